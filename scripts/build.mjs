@@ -1,0 +1,4 @@
+import { ensureBuild, ensurePackages } from './prepare.mjs';
+
+ensurePackages();
+ensureBuild();

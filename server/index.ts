@@ -1,0 +1,32 @@
+import path from 'node:path';
+import { createApp } from './app';
+import { listenOnFreePort } from './listen';
+
+const DEFAULT_PORT = 8740;
+const CLOSE_WITHIN_MS = 3000;
+
+const wanted = Number(process.env.PORT ?? DEFAULT_PORT);
+if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535) {
+  console.error(`PORT ${process.env.PORT}: must be a whole number from 0 to 65535`);
+  process.exit(2);
+}
+
+async function main(): Promise<void> {
+  const app = createApp(path.resolve(__dirname, '../dist'));
+  const { server, port } = await listenOnFreePort(app, wanted, console.log);
+  console.log(`Bright Perch is at http://localhost:${port}`);
+
+  const stop = () => {
+    console.log('Stopping.');
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), CLOSE_WITHIN_MS).unref();
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

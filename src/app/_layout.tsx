@@ -1,0 +1,4 @@
+import '../global.css';
+import { RootLayout } from '@/features/root/RootLayout';
+
+export default RootLayout;

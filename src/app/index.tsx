@@ -1,0 +1,1 @@
+export { ShootsScreen as default } from '@/features/shoots/ShootsScreen';

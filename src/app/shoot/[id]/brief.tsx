@@ -1,0 +1,1 @@
+export { BriefStep as default } from '@/features/brief/BriefStep';

@@ -1,0 +1,1 @@
+export { GroundStep as default } from '@/features/ground/GroundStep';

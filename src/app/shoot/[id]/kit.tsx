@@ -1,0 +1,1 @@
+export { KitStep as default } from '@/features/kit/KitStep';

@@ -1,0 +1,1 @@
+export { LightStep as default } from '@/features/light/LightStep';

@@ -1,0 +1,1 @@
+export { SettingsStep as default } from '@/features/settings/SettingsStep';

@@ -1,0 +1,22 @@
+export {
+  airMass,
+  daylight,
+  GROUND_REFLECTANCE,
+  type Daylight,
+  type GroundSurface,
+  type Sky,
+} from './daylight';
+export { illuminanceOnFace, openSkyView, type FaceLight } from './face';
+export { LAMP_LEVELS_LUX, lamps, type LampLevel } from './lamps';
+export {
+  EMPTY_SERIES,
+  joinSeries,
+  lightAtTimes,
+  lightSeries,
+  seriesTimes,
+  shortfall,
+  type LightSeries,
+  type LightSeriesRequest,
+  type Shortfall,
+} from './series';
+export { lightOnSubject, type EvRange, type LitScene, type SubjectLight } from './subject';

@@ -1,0 +1,92 @@
+import { above } from '../check';
+import { lightOnSubject, type LitScene } from './subject';
+
+export interface LightSeriesRequest {
+  readonly scene: LitScene;
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly stepS: number;
+}
+
+/** One array entry a step, from the first moment to the last. */
+export interface LightSeries {
+  readonly timeMs: readonly number[];
+  readonly ev: readonly number[];
+  readonly sunAltitudeDeg: readonly number[];
+  readonly sunlit: readonly boolean[];
+  /** Whether lamps give more of the light than the day does. */
+  readonly lampsRule: readonly boolean[];
+}
+
+const MOST_STEPS = 24 * 60 * 60;
+
+/** Moments of the series. @throws RangeError if the end is not after the start, or for over 86 400 */
+export function seriesTimes({ fromMs, toMs, stepS }: LightSeriesRequest): readonly number[] {
+  above('stepS', stepS, 0);
+  above('toMs', toMs, fromMs);
+  const count = Math.floor((toMs - fromMs) / (stepS * 1000)) + 1;
+  if (count > MOST_STEPS) {
+    throw new RangeError(`stepS ${stepS}: must make at most ${MOST_STEPS} steps, not ${count}`);
+  }
+  return Array.from({ length: count }, (_, i) => fromMs + i * stepS * 1000);
+}
+
+/** The light of some moments, so that a long series can be computed in pieces. */
+export function lightAtTimes(scene: LitScene, timeMs: readonly number[]): LightSeries {
+  const lights = timeMs.map((time) => lightOnSubject(scene, time));
+  return {
+    timeMs,
+    ev: lights.map((light) => light.ev.expected),
+    sunAltitudeDeg: lights.map((light) => light.sun.altitudeDeg),
+    sunlit: lights.map((light) => light.sunlit),
+    lampsRule: lights.map((light) => light.lampLux > light.daylightLux),
+  };
+}
+
+/** Light on the subject's face through a span of time. @throws RangeError as its parts */
+export function lightSeries(request: LightSeriesRequest): LightSeries {
+  return lightAtTimes(request.scene, seriesTimes(request));
+}
+
+export const EMPTY_SERIES: LightSeries = {
+  timeMs: [],
+  ev: [],
+  sunAltitudeDeg: [],
+  sunlit: [],
+  lampsRule: [],
+};
+
+/** Two pieces of one series, one after the other. */
+export function joinSeries(a: LightSeries, b: LightSeries): LightSeries {
+  return {
+    timeMs: [...a.timeMs, ...b.timeMs],
+    ev: [...a.ev, ...b.ev],
+    sunAltitudeDeg: [...a.sunAltitudeDeg, ...b.sunAltitudeDeg],
+    sunlit: [...a.sunlit, ...b.sunlit],
+    lampsRule: [...a.lampsRule, ...b.lampsRule],
+  };
+}
+
+export interface Shortfall {
+  /** First moment from which the light stays under what is needed. */
+  readonly fromMs: number;
+  /** The greatest lack in the series, in stops. */
+  readonly worstStops: number;
+}
+
+const SHORT_ENOUGH_STOPS = 0.05;
+
+/**
+ * When a series of light falls under the EV that settings need. Only a lack that lasts to the end
+ * counts as a beginning; a passing shade does not.
+ */
+export function shortfall(series: LightSeries, evNeeded: number): Shortfall | undefined {
+  const lack = series.ev.map((ev) => evNeeded - ev);
+  let from = lack.length;
+  while (from > 0 && (lack[from - 1] as number) > SHORT_ENOUGH_STOPS) from -= 1;
+  if (from === lack.length) return undefined;
+  return {
+    fromMs: series.timeMs[from] as number,
+    worstStops: Math.max(...lack.slice(from)),
+  };
+}

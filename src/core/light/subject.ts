@@ -1,0 +1,90 @@
+import { evFromIlluminance } from '../quantity/ev';
+import { skyViewOfFace, sunBlocked, type Obstacle } from '../site/obstacle';
+import type { Point3 } from '../site/vector';
+import { sunPosition, type Instant, type Place, type SunPosition } from '../sun/position';
+import { daylight, type Daylight, type Sky } from './daylight';
+import { illuminanceOnFace } from './face';
+
+/** Everything that lights one subject, but the time. */
+export interface LitScene {
+  readonly place: Place;
+  readonly sky: Sky;
+  readonly groundReflectance: number;
+  readonly obstacles: readonly Obstacle[];
+  /** The lit point of the subject, at its own height. */
+  readonly target: Point3;
+  /** Direction the upright surface looks: from the subject to the camera. */
+  readonly faceAzimuthDeg: number;
+  /** Lamp light on that surface, and from when it burns. */
+  readonly lampLux: number;
+  readonly lampsFromMs?: number;
+}
+
+export interface EvRange {
+  readonly low: number;
+  readonly expected: number;
+  readonly high: number;
+}
+
+export interface SubjectLight {
+  readonly sun: SunPosition;
+  readonly daylight: Daylight;
+  /** Whether the sun's centre is up and nothing stands in its way. */
+  readonly sunlit: boolean;
+  readonly skyView: number;
+  readonly daylightLux: number;
+  readonly lampLux: number;
+  readonly ev: EvRange;
+}
+
+/** How far overcast light strays either side in stops: EV 11.5 to 13 in practice, no source. */
+const OVERCAST_SPREAD_STOPS = 0.75;
+
+const lampsAt = ({ lampLux, lampsFromMs }: LitScene, timeMs: number): number =>
+  lampsFromMs === undefined || timeMs >= lampsFromMs ? lampLux : 0;
+
+/**
+ * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
+ * part of the sky the face sees between obstacles, light off the ground, and lamps. The range is
+ * sun in and out under broken cloud, a spread of practice under overcast, none under a clear sky.
+ * @throws RangeError as the functions it stands on
+ */
+export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
+  const sun = sunPosition({ time, ...scene.place });
+  const skyView = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
+  const sunlit = sun.altitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
+  const lampLux = lampsAt(scene, Number(time));
+  const luxUnder = (sky: Sky, directVisible: boolean) =>
+    illuminanceOnFace({
+      daylight: daylight({ sunAltitudeDeg: sun.altitudeDeg, sky }),
+      sun,
+      faceAzimuthDeg: scene.faceAzimuthDeg,
+      skyView,
+      groundReflectance: scene.groundReflectance,
+      directVisible,
+    });
+  const evUnder = (lux: number) => evFromIlluminance(lux + lampLux);
+  const daylightLux = luxUnder(scene.sky, sunlit);
+  const expected = evUnder(daylightLux);
+  return {
+    sun,
+    daylight: daylight({ sunAltitudeDeg: sun.altitudeDeg, sky: scene.sky }),
+    sunlit: sunlit && scene.sky !== 'overcast',
+    skyView,
+    daylightLux,
+    lampLux,
+    ev: {
+      clear: { low: expected, expected, high: expected },
+      partly: {
+        low: Math.min(expected, evUnder(luxUnder('partly', false))),
+        expected,
+        high: Math.max(expected, evUnder(luxUnder('clear', sunlit))),
+      },
+      overcast: {
+        low: evUnder(daylightLux * 2 ** -OVERCAST_SPREAD_STOPS),
+        expected,
+        high: evUnder(daylightLux * 2 ** OVERCAST_SPREAD_STOPS),
+      },
+    }[scene.sky],
+  };
+}

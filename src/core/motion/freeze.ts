@@ -1,0 +1,78 @@
+import { nonEmpty } from '../check';
+import { projector } from './projection';
+import {
+  deliveredCircleMm,
+  GRADE_LIMIT_CIRCLES,
+  worstStreak,
+  type Motion,
+} from './smear';
+import type { MovingPart, PartRole } from './subject';
+
+export type GradeDemand = Readonly<Record<PartRole, keyof typeof GRADE_LIMIT_CIRCLES>>;
+
+/** What an editor takes without a second look: body crisp, limbs slight. Common practice. */
+export const DEFAULT_GRADE: GradeDemand = { body: 'crisp', limb: 'slight' };
+
+export interface PartFreeze {
+  readonly part: string;
+  readonly role: PartRole;
+  /** Longest time that holds the part to its grade. */
+  readonly shutterS: number;
+}
+
+export interface Freeze {
+  /** Longest time that holds every part. */
+  readonly shutterS: number;
+  /** The part that asks for it. */
+  readonly ruledBy: string;
+  readonly parts: readonly PartFreeze[];
+}
+
+/** Longest and shortest times answered: what a camera without bulb setting can do, and less. */
+export const LONGEST_SHUTTER_S = 30;
+const SHORTEST_SHUTTER_S = 1e-7;
+const FIRST_GUESS_S = 1 / 1000;
+const CLOSE_ENOUGH = 1e-9;
+const MOST_STEPS = 60;
+
+/**
+ * Time at which a streak reaches its limit. A streak grows nearly in proportion to time, so
+ * t ← t·limit/streak(t) settles within a few steps.
+ */
+function timeForStreak(limitMm: number, streakMm: (shutterS: number) => number): number {
+  let shutterS = FIRST_GUESS_S;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const next = Math.min(
+      LONGEST_SHUTTER_S,
+      Math.max(SHORTEST_SHUTTER_S, (shutterS * limitMm) / streakMm(shutterS)),
+    );
+    if (Math.abs(next / shutterS - 1) < CLOSE_ENOUGH) return next;
+    shutterS = next;
+  }
+  return shutterS;
+}
+
+/**
+ * Longest shutter time that holds each part of a moving subject to its grade, and the part that
+ * rules. A part whose image does not move is answered with 30 s.
+ * @throws RangeError as `motionSmear`
+ */
+export function freezeShutter({
+  grade = DEFAULT_GRADE,
+  ...motion
+}: Motion & { readonly grade?: GradeDemand }): Freeze {
+  nonEmpty('parts', motion.parts);
+  const project = projector(motion.camera);
+  const circleMm = deliveredCircleMm(motion.camera, motion.delivery);
+  const freezePart = (part: MovingPart): PartFreeze => ({
+    part: part.name,
+    role: part.role,
+    shutterS: timeForStreak(
+      GRADE_LIMIT_CIRCLES[grade[part.role]] * circleMm,
+      (shutterS) => worstStreak(motion, part, project, shutterS).onSensorMm,
+    ),
+  });
+  const parts = motion.parts.map(freezePart);
+  const ruling = parts.reduce((a, b) => (b.shutterS < a.shutterS ? b : a));
+  return { shutterS: ruling.shutterS, ruledBy: ruling.part, parts };
+}

@@ -1,0 +1,21 @@
+export {
+  DEFAULT_GRADE,
+  freezeShutter,
+  LONGEST_SHUTTER_S,
+  type Freeze,
+  type GradeDemand,
+  type PartFreeze,
+} from './freeze';
+export type { Camera } from './projection';
+export { shakeLimit, SUPPORT_STOPS, type Support } from './shake';
+export {
+  DELIVERED_LONG_SIDE_PX,
+  GRADE_LIMIT_CIRCLES,
+  gradeOf,
+  motionSmear,
+  type Delivery,
+  type Grade,
+  type Motion,
+  type PartSmear,
+} from './smear';
+export type { MovingPart, MovingSubject, PartRole, Path, Swing } from './subject';

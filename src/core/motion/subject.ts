@@ -1,0 +1,77 @@
+import { above, atLeast, finite } from '../check';
+import { cosDeg, sinDeg } from '../quantity/angles';
+import { add, alongBearing, point3, scale, UP, type Point3 } from '../site/vector';
+
+export type PartRole = 'body' | 'limb';
+
+/**
+ * A part of the subject that can be sharp or smeared on its own. Offsets are from the point on the
+ * ground under the body: ahead, to its left and up.
+ */
+export interface MovingPart {
+  readonly name: string;
+  readonly role: PartRole;
+  readonly aheadM: number;
+  readonly leftM: number;
+  readonly upM: number;
+  /** Its greatest speed along the body's path, as a multiple of the body's: 2 for a running foot. */
+  readonly bodyShare: number;
+  /** A circular swing on top of that: a stick, a bat, an arm. */
+  readonly swing?: Swing;
+}
+
+export interface Swing {
+  readonly speedMs: number;
+  readonly radiusM: number;
+  /** Tilt of the swing's plane out of the upright plane along the path: 0 upright, 90 level. */
+  readonly planeTiltDeg: number;
+}
+
+export interface MovingSubject {
+  readonly heightM: number;
+  readonly speedMs: number;
+}
+
+export interface Path {
+  /** The point on the ground under the body at the middle of the exposure. */
+  readonly position: Point3;
+  readonly headingDeg: number;
+  /** Upwards positive. */
+  readonly climbDeg?: number;
+}
+
+/** Where a part is `timeS` after the middle of the exposure. */
+export type PartTrack = (timeS: number) => Point3;
+
+/**
+ * The track of a part, for one phase of its swing (ignored without a swing): phase 0 swings up,
+ * a quarter turn later backwards. The part is at its offset at time 0 in every phase.
+ * @throws RangeError for a subject without height, a negative speed or a swing without radius
+ */
+export function partTrack(
+  subject: MovingSubject,
+  part: MovingPart,
+  { position, headingDeg, climbDeg = 0 }: Path,
+  phaseRad = 0,
+): PartTrack {
+  above('heightM', subject.heightM, 0);
+  atLeast('speedMs', subject.speedMs, 0);
+  finite('headingDeg', headingDeg);
+  const ahead = alongBearing(headingDeg);
+  const left = alongBearing(headingDeg - 90);
+  const offset = add(add(scale(ahead, part.aheadM), scale(left, part.leftM)), point3(0, 0, part.upM));
+  const start = add(position, offset);
+  const velocity = scale(alongBearing(headingDeg, climbDeg), subject.speedMs * part.bodyShare);
+  const straight: PartTrack = (timeS) => add(start, scale(velocity, timeS));
+  if (!part.swing) return straight;
+
+  const { speedMs, radiusM, planeTiltDeg } = part.swing;
+  atLeast('swing.speedMs', speedMs, 0);
+  above('swing.radiusM', radiusM, 0);
+  const rise = add(scale(UP, cosDeg(planeTiltDeg)), scale(left, sinDeg(planeTiltDeg)));
+  const onCircle = (angle: number) =>
+    add(scale(ahead, radiusM * Math.cos(angle)), scale(rise, radiusM * Math.sin(angle)));
+  const centre = scale(onCircle(phaseRad), -1);
+  const turnRate = speedMs / radiusM;
+  return (timeS) => add(straight(timeS), add(centre, onCircle(phaseRad + turnRate * timeS)));
+}

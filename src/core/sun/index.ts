@@ -1,0 +1,3 @@
+export { sunAngleFrom, type SunAngle, type SunSide } from './angle';
+export { sunEvents, type SunEvents } from './events';
+export { sunPosition, type Instant, type Place, type SunPosition } from './position';

@@ -1,0 +1,78 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import { View } from 'react-native';
+import { Button } from '@/ui/Button';
+import { Field } from '@/ui/Field';
+import { Text } from '@/ui/Text';
+import { briefFormSchema, zoneWritten, type BriefForm } from './brief-form';
+
+const FIELDS: readonly {
+  readonly name: keyof BriefForm;
+  readonly label: string;
+  readonly hint?: string;
+  readonly half?: boolean;
+}[] = [
+  { name: 'title', label: 'Title' },
+  { name: 'latitude', label: 'Latitude', hint: 'Degrees, north positive', half: true },
+  { name: 'longitude', label: 'Longitude', hint: 'Degrees, east positive', half: true },
+  { name: 'bearing', label: 'True bearing of the long axis', hint: 'Degrees from north, 0 to 359' },
+  { name: 'date', label: 'Date', hint: 'Year-month-day' },
+  { name: 'start', label: 'Start', hint: 'Local clock', half: true },
+  { name: 'end', label: 'End', hint: 'Local clock', half: true },
+];
+
+function Zone({ control }: { readonly control: Control<BriefForm> }) {
+  const [latitude, longitude] = useWatch({ control, name: ['latitude', 'longitude'] });
+  const zone = zoneWritten(latitude, longitude);
+  return (
+    <Text kind="small" ink="quiet" aria-live="polite">
+      {zone ? `Times are those of ${zone}.` : 'The time zone follows from the coordinates.'}
+    </Text>
+  );
+}
+
+/** The form a shoot begins with, and is changed by. */
+export function BriefFields({
+  initial,
+  saveLabel,
+  onSave,
+}: {
+  readonly initial: BriefForm;
+  readonly saveLabel: string;
+  readonly onSave: (form: BriefForm) => void;
+}) {
+  const { control, handleSubmit } = useForm<BriefForm>({
+    defaultValues: initial,
+    resolver: zodResolver(briefFormSchema),
+    mode: 'onTouched',
+  });
+  const save = handleSubmit(onSave);
+  return (
+    <View role="form" aria-label="Shoot" className="gap-3">
+      <View className="flex-row flex-wrap justify-between gap-y-3">
+        {FIELDS.map(({ name, label, hint, half }) => (
+          <View key={name} className={half ? 'w-[48%]' : 'w-full'}>
+            <Controller
+              control={control}
+              name={name}
+              render={({ field, fieldState }) => (
+                <Field
+                  label={label}
+                  {...(hint && { hint })}
+                  error={fieldState.error?.message}
+                  value={field.value}
+                  onChangeText={field.onChange}
+                  onBlur={field.onBlur}
+                  onSubmitEditing={() => void save()}
+                  ref={field.ref}
+                />
+              )}
+            />
+          </View>
+        ))}
+      </View>
+      <Zone control={control} />
+      <Button label={saveLabel} kind="primary" onPress={() => void save()} />
+    </View>
+  );
+}

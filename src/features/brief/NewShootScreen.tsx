@@ -1,0 +1,59 @@
+import { useRouter } from 'expo-router';
+import Head from 'expo-router/head';
+import { ScrollView, View } from 'react-native';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { DateTime } from 'luxon';
+import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
+import { IconButton } from '@/ui/Button';
+import { Heading, Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { briefOf, type BriefForm } from './brief-form';
+import { BriefFields } from './BriefFields';
+
+const emptyForm = (): BriefForm => ({
+  title: '',
+  latitude: '',
+  longitude: '',
+  bearing: '0',
+  date: DateTime.now().plus({ days: 1 }).toISODate(),
+  start: '18:00',
+  end: '20:00',
+});
+
+/** A new shoot: a place and its hours; the ground comes from its template. */
+export function NewShootScreen() {
+  const router = useRouter();
+  const { create } = useShootTasks();
+  const inks = useInks();
+  return (
+    <View className="flex-1 bg-paper">
+      <Head>
+        <title>New shoot · Bright Perch</title>
+      </Head>
+      <View role="banner" className="flex-row items-center border-b border-ink">
+        <IconButton label="All shoots" onPress={() => router.navigate('/')}>
+          <ArrowLeft color={inks.ink} size={24} />
+        </IconButton>
+        <Heading level={1} kind="figure">
+          New shoot
+        </Heading>
+      </View>
+      <ScrollView role="main" contentContainerClassName="mx-auto w-full max-w-[560px] gap-3 p-4 pb-10">
+        <View className="border-b border-line pb-2">
+          <Text kind="label" ink="quiet">
+            Ground
+          </Text>
+          <Text kind="strong">Field hockey pitch, 91.40 × 55.00 m</Text>
+          <Text kind="small" ink="quiet">
+            With an attack in the circle and a place behind the back line to start from.
+          </Text>
+        </View>
+        <BriefFields
+          initial={emptyForm()}
+          saveLabel="Make the shoot"
+          onSave={(form) => router.replace(`/shoot/${create(briefOf(form)).id}/ground`)}
+        />
+      </ScrollView>
+    </View>
+  );
+}

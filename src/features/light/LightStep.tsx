@@ -1,0 +1,106 @@
+import { View } from 'react-native';
+import { LAMP_LEVELS_LUX, type Sky } from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { lightInWords, sunInWords } from '@/features/plan/words';
+import { localMinuteOf } from '@/records/times';
+import { Choice } from '@/ui/Choice';
+import { Picker } from '@/ui/Picker';
+import { Slider } from '@/ui/Slider';
+import { Heading, Text } from '@/ui/Text';
+
+const SKIES: readonly { readonly value: Sky; readonly label: string }[] = [
+  { value: 'clear', label: 'Clear' },
+  { value: 'partly', label: 'Partly' },
+  { value: 'overcast', label: 'Overcast' },
+];
+
+const LAMPS = [
+  { value: 'none', label: 'No lamps' },
+  { value: 'dimHall', label: 'Dim hall, 175 lx' },
+  { value: 'weakFloodlights', label: 'Weak floodlights, 245 lx' },
+  { value: 'goodHall', label: 'Good hall, 300 lx' },
+  { value: 'nightStadium', label: 'Night stadium, 1300 lx' },
+] as const;
+
+const MINUTE_MS = 60_000;
+
+/** Sky and lamps, and what the sun does during the shoot. */
+export function LightStep() {
+  const { plan, update } = useShootPage();
+  const { shoot, seen, times, clock, ribbon } = plan;
+  const changeLight = (light: Partial<typeof shoot.light>) =>
+    update((current) => ({ ...current, light: { ...current.light, ...light } }));
+  const lampLevel = LAMPS.find(({ value }) => LAMP_LEVELS_LUX[value] === shoot.light.lampLux);
+  const own = { value: 'own', label: `As measured, ${shoot.light.lampLux} lx` };
+  return (
+    <View className="gap-3">
+      <Heading level={2} kind="figure">
+        The light
+      </Heading>
+      <Choice
+        label="Sky"
+        value={shoot.light.sky}
+        options={SKIES}
+        onChange={(sky) => changeLight({ sky })}
+      />
+      <Picker
+        label="Lamps"
+        value={lampLevel?.value ?? 'own'}
+        options={lampLevel ? LAMPS : [...LAMPS, own]}
+        onChange={(level) => {
+          if (level !== 'own') {
+            changeLight({ lampLux: LAMP_LEVELS_LUX[level as keyof typeof LAMP_LEVELS_LUX] });
+          }
+        }}
+      />
+      {shoot.light.lampLux > 0 ? (
+        <>
+          <Slider
+            label="Lamps on the subject"
+            value={shoot.light.lampLux}
+            min={5}
+            max={2000}
+            step={5}
+            bigStep={100}
+            valueText={`${shoot.light.lampLux} lx`}
+            onChange={(lampLux) => changeLight({ lampLux })}
+          />
+          <Slider
+            label="Lamps on from"
+            value={times.lampsFromMs ?? times.startMs}
+            min={times.fromMs}
+            max={times.toMs}
+            step={5 * MINUTE_MS}
+            bigStep={30 * MINUTE_MS}
+            valueText={clock(times.lampsFromMs ?? times.startMs)}
+            onChange={(ms) =>
+              changeLight({ lampsFromLocal: localMinuteOf(ms, shoot.place.timeZone) })
+            }
+          />
+        </>
+      ) : null}
+      {seen.ok ? (
+        <Text>
+          {sunInWords(seen.answer.light.sun)}. {lightInWords(seen.answer)} on {seen.view.mark.name}.
+        </Text>
+      ) : null}
+      <View role="list" aria-label="Sun during the shoot">
+        {ribbon.events.map((event) => (
+          <View
+            key={event.name}
+            role="listitem"
+            className="flex-row justify-between border-b border-line py-2"
+          >
+            <Text ink="quiet">{event.name}</Text>
+            <Text kind="strong">{clock(event.timeMs)}</Text>
+          </View>
+        ))}
+        {ribbon.events.length === 0 ? (
+          <Text ink="quiet" role="listitem">
+            No sunrise, sunset or twilight within these hours.
+          </Text>
+        ) : null}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,134 @@
+import { View as Box } from 'react-native';
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { nearestMark, type Settings } from '@/core';
+import { LitBall } from '@/figures/LitBall';
+import { onFieldOfPlay } from '@/presets/ground-templates';
+import { Exposure } from '@/ui/Exposure';
+import { Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import type { Answer } from './answer';
+import { useShootPage } from './ShootContext';
+import type { View } from './view';
+import { bearingInWords, faceSeen, lightInWords, metres, shutterReason, stops } from './words';
+
+export const engraved = ({ shutterS, aperture, iso }: Settings) => ({
+  shutter: nearestMark('shutter', shutterS).label,
+  aperture: nearestMark('aperture', aperture).label,
+  iso: nearestMark('iso', iso).label,
+});
+
+function Warning({ text }: { readonly text: string }) {
+  const inks = useInks();
+  return (
+    <Box role="alert" className="flex-row items-start gap-2 border-2 border-signal p-2">
+      <TriangleAlert color={inks.signal} size={22} />
+      <Text kind="strong" className="shrink">
+        Caution: {text}
+      </Text>
+    </Box>
+  );
+}
+
+/** A figure with its name over it and its reason under it. */
+export function Fact({
+  name,
+  value,
+  why,
+}: {
+  readonly name: string;
+  readonly value: string;
+  readonly why: string;
+}) {
+  return (
+    <Box className="min-w-0 flex-1">
+      <Text kind="tiny" ink="quiet">
+        {name}
+      </Text>
+      <Text kind="figure">{value}</Text>
+      <Text kind="tiny" ink="quiet">
+        {why}
+      </Text>
+    </Box>
+  );
+}
+
+function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }) {
+  const { light } = answer;
+  return (
+    <LitBall
+      sizePx={68}
+      label={`Ball lit as the camera sees it: ${lightInWords(answer).toLowerCase()}`}
+      light={{
+        daylight: light.daylight,
+        sun: light.sun,
+        sunlit: light.sunlit,
+        groundReflectance: view.scene.groundReflectance,
+        lampLux: light.lampLux,
+        toCameraDeg: view.scene.faceAzimuthDeg,
+      }}
+    />
+  );
+}
+
+/** The answer of the page: settings, why, what it costs; then light and framing. */
+export function AnswerPanel() {
+  const { plan } = useShootPage();
+  const { seen, shoot } = plan;
+  if (!seen.ok) {
+    return (
+      <Box className="gap-1 px-4 py-3" role="alert">
+        <Text kind="title">No answer from here</Text>
+        <Text>{seen.problem}</Text>
+      </Box>
+    );
+  }
+  const { view, answer, sentence } = seen;
+  const { ev } = answer.light;
+  const spread = ev.high - ev.low;
+  const { bearingDeg, template } = shoot.ground;
+  return (
+    <Box className="gap-2 px-4 py-2">
+      <Exposure {...engraved(answer.exposure.settings)} />
+      <Text kind="strong" aria-live="polite">
+        {sentence}
+      </Text>
+      <Text kind="small">
+        {shutterReason(view, answer)}
+        {answer.exposure.settings.liftStops > 0.05
+          ? ` Lift ${stops(answer.exposure.settings.liftStops)} afterwards.`
+          : ''}
+      </Text>
+      {answer.sunNearFrame ? (
+        <Warning text="the sun is within 10° of the frame. Never look at it through the finder or a long lens." />
+      ) : null}
+      {onFieldOfPlay(template, bearingDeg, view.position) ? (
+        <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
+      ) : null}
+      <Box className="flex-row items-center gap-3 border-t border-line pt-2">
+        <Ball view={view} answer={answer} />
+        <Fact
+          name="On the face"
+          value={`EV ${ev.expected.toFixed(1)}`}
+          why={
+            spread > 0.2
+              ? `${lightInWords(answer)}, EV ${ev.low.toFixed(1)} to ${ev.high.toFixed(1)}`
+              : lightInWords(answer)
+          }
+        />
+        <Fact
+          name="Frame fill"
+          value={`${Math.round(view.fill * 100)} %`}
+          why={`${Math.round(view.pixels)} px, ${faceSeen(view.faceOffDeg)}`}
+        />
+        <Fact
+          name="Distance"
+          value={metres(view.sight.distanceM)}
+          why={`looking ${bearingInWords(view.sight.bearingDeg)}`}
+        />
+      </Box>
+      <Text kind="small" ink="quiet">
+        {view.body.name}, {view.lensName} at {Math.round(view.focalMm)} mm. {view.subject.name}.
+      </Text>
+    </Box>
+  );
+}

@@ -1,0 +1,202 @@
+import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
+import Head from 'expo-router/head';
+import { useMemo, type ReactNode } from 'react';
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { DEMO_SHOOTS } from '@/demo';
+import { TimeRibbon } from '@/figures/TimeRibbon';
+import { useSaveTrouble, useShootActions, useShoots } from '@/records/queries';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf } from '@/records/times';
+import { Button, IconButton } from '@/ui/Button';
+import { SchemeButton } from '@/ui/SchemeButton';
+import { Heading, Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { AnswerPanel } from './AnswerPanel';
+import { PlanPicture } from './PlanPicture';
+import { ShootContext, useShootPage } from './ShootContext';
+import { STEPS } from './steps';
+import { usePlan } from './use-plan';
+
+const WIDE_FROM_PX = 1000;
+
+/** One shoot: plan, answer and time, around the step that is open. */
+export function ShootScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const shoots = useShoots(DEMO_SHOOTS);
+  const router = useRouter();
+  const shoot = shoots.data?.find((entry) => entry.id === id);
+  if (shoots.isPending) return <PlanSkeleton />;
+  if (!shoot) {
+    return (
+      <View className="flex-1 items-start justify-center gap-4 bg-paper p-6">
+        <Heading level={1} kind="title">
+          No such shoot here
+        </Heading>
+        <Text>
+          It may have been deleted, or it was made on another device. A shoot travels as a file:
+          export it there and import it here.
+        </Text>
+        <Button label="See all shoots" kind="primary" onPress={() => router.replace('/')} />
+      </View>
+    );
+  }
+  return <OpenShoot shoot={shoot} />;
+}
+
+/** The page's own outline while its record is read. */
+function PlanSkeleton() {
+  return (
+    <View className="flex-1 bg-paper p-4" role="progressbar" aria-label="Opening the shoot">
+      <View className="h-8 w-2/3 bg-line" />
+      <View className="my-6 flex-1 border-2 border-line" />
+      <View className="h-12 w-full bg-line" />
+    </View>
+  );
+}
+
+function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
+  const { update } = useShootActions();
+  const plan = usePlan(shoot);
+  const { width } = useWindowDimensions();
+  const page = useMemo(
+    () => ({ plan, update: (change: (current: Shoot) => Shoot) => void update(shoot.id, change) }),
+    [plan, update, shoot.id],
+  );
+  return (
+    <ShootContext.Provider value={page}>
+      <Head>
+        <title>{`${shoot.title} · Bright Perch`}</title>
+      </Head>
+      {width >= WIDE_FROM_PX ? <WideLayout /> : <PhoneLayout />}
+    </ShootContext.Provider>
+  );
+}
+
+function TopBar() {
+  const { plan } = useShootPage();
+  const router = useRouter();
+  const inks = useInks();
+  const trouble = useSaveTrouble();
+  return (
+    <View role="banner">
+      <View className="flex-row items-center">
+        <IconButton label="All shoots" onPress={() => router.navigate('/')}>
+          <ArrowLeft color={inks.ink} size={24} />
+        </IconButton>
+        <Heading level={1} kind="figure" numberOfLines={1} className="shrink grow">
+          {plan.shoot.title}
+        </Heading>
+        <SchemeButton />
+      </View>
+      {trouble ? (
+        <View role="alert" className="border-2 border-signal px-4 py-2">
+          <Text kind="strong">Not saved: {trouble}. Export this shoot to keep it.</Text>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function StepLinks({ column }: { readonly column: boolean }) {
+  const { plan } = useShootPage();
+  const path = usePathname();
+  return (
+    <View
+      role="navigation"
+      aria-label="Steps"
+      className={column ? 'flex-row flex-wrap border-b border-ink' : 'flex-row border-b border-ink'}
+    >
+      {STEPS.map((step) => {
+        const here = path.endsWith(`/${step.id}`);
+        return (
+          <Link key={step.id} href={`/shoot/${plan.shoot.id}/${step.id}`} asChild>
+            <Pressable
+              role="link"
+              {...(here && { 'aria-current': 'page' as const })}
+              className={`min-h-touch flex-1 items-center justify-center ${here ? 'border-b-4 border-signal pt-1' : ''}`}
+            >
+              <Text kind={here ? 'strong' : 'body'}>{step.name}</Text>
+            </Pressable>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+function Ribbon() {
+  const { plan, update } = useShootPage();
+  const { ribbon, times, clock, shoot, lightTrouble } = plan;
+  return (
+    <View className="border-t border-ink bg-paper px-2 pb-1 pt-1">
+      {lightTrouble ? (
+        <Text kind="small" role="alert">
+          The ribbon is blank: {lightTrouble}. The answer above still holds.
+        </Text>
+      ) : null}
+      <TimeRibbon
+        ribbon={ribbon}
+        atMs={times.atMs}
+        clock={clock}
+        onChange={(ms) =>
+          update((current) => ({ ...current, atLocal: localMinuteOf(ms, shoot.place.timeZone) }))
+        }
+      />
+    </View>
+  );
+}
+
+function Main({ children }: { readonly children: ReactNode }) {
+  return (
+    <View role="main" className="flex-1">
+      {children}
+    </View>
+  );
+}
+
+function PhoneLayout() {
+  return (
+    <View className="flex-1 bg-paper">
+      <TopBar />
+      <StepLinks column={false} />
+      <Main>
+        <View className="h-[42%] border-b border-ink">
+          <PlanPicture />
+        </View>
+        <ScrollView contentContainerClassName="pb-4">
+          <AnswerPanel />
+          <View className="px-4 pt-2">
+            <Slot />
+          </View>
+        </ScrollView>
+      </Main>
+      <Ribbon />
+    </View>
+  );
+}
+
+function WideLayout() {
+  return (
+    <View className="flex-1 bg-paper">
+      <Main>
+        <View className="flex-1 flex-row">
+          <View className="w-[340px] border-r border-ink">
+            <TopBar />
+            <StepLinks column />
+            <ScrollView contentContainerClassName="p-4">
+              <Slot />
+            </ScrollView>
+          </View>
+          <PlanPicture />
+          <View className="w-[370px] border-l border-ink">
+            <ScrollView contentContainerClassName="pt-2">
+              <AnswerPanel />
+            </ScrollView>
+          </View>
+        </View>
+      </Main>
+      <Ribbon />
+    </View>
+  );
+}

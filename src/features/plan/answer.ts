@@ -1,0 +1,59 @@
+import {
+  fieldOfView,
+  lightOnSubject,
+  solveExposure,
+  sunAngleFrom,
+  type EvRange,
+  type Exposure,
+  type ExposureRequest,
+  type SubjectLight,
+  type SunAngle,
+} from '@/core';
+import type { Shoot } from '@/records/shoot';
+import type { View } from './view';
+
+/** What to set at one minute, and the light it stands on. */
+export interface Answer {
+  readonly light: SubjectLight;
+  readonly sunAngle: SunAngle;
+  /** Whether the sun stands within 10° of the frame: never look at it through the finder. */
+  readonly sunNearFrame: boolean;
+  readonly exposure: Exposure;
+}
+
+/** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
+const SUN_WARNING_DEG = 10;
+
+/** What is asked of the exposure at a view, for a light. */
+export function exposureRequest(view: View, choice: Shoot['choice'], ev: EvRange): ExposureRequest {
+  return {
+    ev,
+    demands: {
+      shutterS: view.demand.shutterS,
+      shutterRuledBy: view.demand.ruledBy,
+      aperture: view.apertureForDepth,
+      apertureRuledBy: `${view.subject.depthM} m of depth`,
+      liftStops: choice.liftStops,
+    },
+    camera: view.body,
+    lens: { widestAperture: view.widestAperture, smallestAperture: view.lens.smallestAperture },
+    school: choice.school,
+    motion: view.motion,
+    focus: { focalMm: view.focalMm, distanceM: view.sight.distanceM, cocMm: view.cocMm },
+  };
+}
+
+/** Settings for a view at a moment. */
+export function answerAt(view: View, choice: Shoot['choice'], timeMs: number): Answer {
+  const light = lightOnSubject(view.scene, timeMs);
+  const sunAngle = sunAngleFrom(view.sight.bearingDeg, view.sight.elevationDeg, light.sun);
+  const { diagonalDeg } = fieldOfView({ sensor: view.body.sensor, focalMm: view.focalMm });
+  return {
+    light,
+    sunAngle,
+    sunNearFrame:
+      light.sun.apparentAltitudeDeg > -0.3 &&
+      180 - sunAngle.phaseDeg < diagonalDeg / 2 + SUN_WARNING_DEG,
+    exposure: solveExposure(exposureRequest(view, choice, light.ev)),
+  };
+}

@@ -1,0 +1,147 @@
+import {
+  formatShutter,
+  nearestMark,
+  type ExposurePlan,
+  type Grade,
+  type PartSmear,
+  type Shortfall,
+  type WayOut,
+} from '@/core';
+import type { Answer } from './answer';
+import type { View } from './view';
+
+/** The sentences of the answer. Every number in them is computed; nothing here decides. */
+
+export const stops = (value: number): string =>
+  `${value.toFixed(1)} stop${value.toFixed(1) === '1.0' ? '' : 's'}`;
+
+/** "0.7 stop", as said of what is missing: singular below one. */
+const lack = (value: number): string => `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
+
+const SHORT_STOPS = 0.05;
+
+function wayInWords({ lever, value, stops: closed }: WayOut, missing: number): string {
+  const rest = missing - closed > SHORT_STOPS ? ` (${lack(missing - closed)} still missing)` : '';
+  switch (lever) {
+    case 'aperture':
+      return `open to ${nearestMark('aperture', value).label}${rest}`;
+    case 'iso':
+      return `${nearestMark('iso', value).label}${rest}`;
+    case 'lift':
+      return `lift ${lack(value)} afterwards${rest}`;
+    case 'shutter':
+      return `${formatShutter(value)} with softer motion${rest}`;
+  }
+}
+
+function orList(parts: readonly string[]): string {
+  if (parts.length < 2) return parts.join('');
+  return `${parts.slice(0, -1).join(', ')} or ${parts[parts.length - 1]}`;
+}
+
+/** The EV and way out at the worst of a lasting shortage: the plan solved for that light. */
+export interface Outlook {
+  /** The body's highest usable ISO. */
+  readonly usableIso: number;
+  readonly shortfall?: Shortfall | undefined;
+  /** Ways out at the worst minute of the shortfall. */
+  readonly waysOut: readonly WayOut[];
+  readonly clock: (ms: number) => string;
+  readonly atMs: number;
+}
+
+/**
+ * The stops in one sentence: short now, short later, to spare, or too bright.
+ * "From 20:05 short by 0.7 stop: ISO 10000 or 1/640 with softer motion."
+ */
+export function stopsSentence(plan: ExposurePlan, outlook: Outlook): string {
+  const { shortfall, waysOut, clock, atMs, usableIso } = outlook;
+  const ceiling = nearestMark('iso', usableIso).label;
+  if (plan.stopsDark > SHORT_STOPS) {
+    return `Too dark by ${lack(plan.stopsDark)} with every lever given: more light, a wider lens or a nearer place is needed.`;
+  }
+  if (plan.stopsBright > 1 / 6) {
+    return `Too bright by ${lack(plan.stopsBright)} even at the fastest and smallest: a neutral filter would hold it.`;
+  }
+  if (plan.stopsShort > SHORT_STOPS) {
+    const ways = plan.waysOut.map((way) => wayInWords(way, plan.stopsShort));
+    const since = shortfall && shortfall.fromMs < atMs ? `, since ${clock(shortfall.fromMs)}` : '';
+    return `Short by ${lack(plan.stopsShort)} now${since}: ${orList(ways)}.`;
+  }
+  if (shortfall && shortfall.fromMs > atMs) {
+    const ways = waysOut.map((way) => wayInWords(way, shortfall.worstStops));
+    return `From ${clock(shortfall.fromMs)} short by ${lack(shortfall.worstStops)}: ${orList(ways)}. Now ${stops(plan.stopsSpare)} in hand.`;
+  }
+  return `${stops(plan.stopsSpare)} in hand before ${ceiling}, the highest you would use.`;
+}
+
+const GRADE_WORDS: Readonly<Record<Grade, string>> = {
+  still: 'still',
+  crisp: 'crisp',
+  slight: 'slightly soft',
+  plain: 'plainly blurred',
+};
+export const gradeInWords = (grade: Grade): string => GRADE_WORDS[grade];
+
+/** "Head rules: 3.1 px at 1/1250; the foot moves 4.0 px." */
+export function shutterReason(view: View, answer: Answer): string {
+  const { smear = [], settings } = answer.exposure;
+  const shutter = formatShutter(settings.shutterS);
+  const ruling = smear.find(({ part }) => part === view.demand.ruledBy);
+  const px = ({ deliveredPx }: PartSmear) => `${deliveredPx.toFixed(1)} px`;
+  const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
+  if (!ruling) {
+    const next = most ? `; the ${most.part} moves ${px(most)}` : '';
+    return `Your own hands rule: steady to ${formatShutter(view.shakeS)}${next}.`;
+  }
+  const name = `${ruling.part[0]?.toUpperCase()}${ruling.part.slice(1)}`;
+  const first = `${name} rules: ${px(ruling)} at ${shutter}`;
+  return most && most.part !== ruling.part
+    ? `${first}; the ${most.part} moves ${px(most)}.`
+    : `${first}.`;
+}
+
+/** Front, side or back light, or none to speak of. */
+export function lightInWords({ light, sunAngle }: Answer): string {
+  if (light.lampLux > light.daylightLux) return 'Lamplight';
+  if (light.sun.altitudeDeg <= 0) return 'Twilight';
+  if (!light.sunlit) return light.daylight.directNormalLux > 0 ? 'In shade' : 'Overcast';
+  const { phaseDeg, side } = sunAngle;
+  const from = side === 'centre' ? '' : ` from the ${side}`;
+  if (phaseDeg < 45) return `Front light${from}`;
+  if (phaseDeg < 75) return `Front-side light${from}`;
+  if (phaseDeg <= 105) return `Side light${from}`;
+  return phaseDeg <= 135 ? `Back-side light${from}` : `Back light${from}`;
+}
+
+/** How much of the subject's face the camera sees. */
+export function faceSeen(faceOffDeg: number): string {
+  if (faceOffDeg <= 20) return 'faces you';
+  if (faceOffDeg <= 60) return 'three-quarter face';
+  if (faceOffDeg <= 110) return 'in profile';
+  return 'turned away';
+}
+
+const COMPASS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'];
+/** "074° E": a true bearing as written on a chart. */
+export function bearingInWords(bearing: number): string {
+  const whole = Math.round(bearing) % 360;
+  return `${String(whole).padStart(3, '0')}° ${COMPASS[Math.round(whole / 45) % 8]}`;
+}
+
+/** "Sun 271° W, 11° high". */
+export function sunInWords(sun: {
+  readonly azimuthDeg: number;
+  readonly altitudeDeg: number;
+}): string {
+  const height = Math.abs(sun.altitudeDeg).toFixed(0);
+  const side = sun.altitudeDeg > 0 ? 'high' : 'below the horizon';
+  return `Sun ${bearingInWords(sun.azimuthDeg)}, ${height}° ${side}`;
+}
+
+/** "21.4 m" near, "214 m" far. */
+export const metres = (m: number): string => `${m < 100 ? m.toFixed(1) : Math.round(m)} m`;
+
+/** "1.2 m", "14 cm". */
+export const smallLength = (m: number): string =>
+  m === Infinity ? 'endless' : m < 1 ? `${Math.round(m * 100)} cm` : metres(m);

@@ -1,0 +1,32 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Slot } from 'expo-router';
+import { useState } from 'react';
+import { GestureHandlerRootView } from 'react-native-gesture-handler';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { useFlushOnLeave } from '@/records/queries';
+import { useRememberedScheme } from '@/ui/theme';
+import { ToastProvider } from '@/ui/Toast';
+
+function Page() {
+  useRememberedScheme();
+  useFlushOnLeave();
+  return <Slot />;
+}
+
+/** What every page stands in. Records live in this browser, so queries never wait for a network. */
+export function RootLayout() {
+  const [client] = useState(
+    () => new QueryClient({ defaultOptions: { queries: { networkMode: 'always', retry: false } } }),
+  );
+  return (
+    <QueryClientProvider client={client}>
+      <GestureHandlerRootView style={{ flex: 1 }}>
+        <SafeAreaProvider>
+          <ToastProvider>
+            <Page />
+          </ToastProvider>
+        </SafeAreaProvider>
+      </GestureHandlerRootView>
+    </QueryClientProvider>
+  );
+}

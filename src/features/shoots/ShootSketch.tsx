@@ -1,0 +1,38 @@
+import { Circle, Path, Svg } from 'react-native-svg';
+import { planDrawing, planExtent } from '@/features/plan/drawing';
+import { pathThrough, planScale } from '@/figures/plan-scale';
+import type { Shoot } from '@/records/shoot';
+import { useInks } from '@/ui/theme';
+
+const PADDING_PX = 4;
+
+/** A shoot's ground at the size of a stamp, to know it by. */
+export function ShootSketch({ shoot, sizePx }: { readonly shoot: Shoot; readonly sizePx: number }) {
+  const inks = useInks();
+  const drawing = planDrawing(shoot);
+  const scale = planScale(planExtent(shoot), sizePx, sizePx, PADDING_PX);
+  const lines = [
+    ...drawing.lines.map(({ points }) => points),
+    ...drawing.features.map(({ points }) => points),
+  ];
+  return (
+    <Svg width={sizePx} height={sizePx} style={{ flexShrink: 0 }} aria-hidden>
+      <Path
+        d={lines.map((points) => pathThrough(points, scale)).join('')}
+        fill="none"
+        stroke={inks.ink}
+        strokeWidth={0.8}
+      />
+      <Path
+        d={drawing.obstacles.map(({ footprint }) => pathThrough(footprint, scale, true)).join('')}
+        fill={inks.line}
+        stroke={inks.ink}
+        strokeWidth={0.8}
+      />
+      {drawing.positions.map((position) => {
+        const { x, y } = scale.toPx(position);
+        return <Circle key={position.id} cx={x} cy={y} r={2.4} fill={inks.signal} />;
+      })}
+    </Svg>
+  );
+}

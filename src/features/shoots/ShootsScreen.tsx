@@ -1,0 +1,168 @@
+import { Link, useRouter } from 'expo-router';
+import Head from 'expo-router/head';
+import { useState } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import Ellipsis from 'lucide-react-native/icons/ellipsis';
+import { DEMO_SHOOTS } from '@/demo';
+import { LARGEST_FILE_BYTES } from '@/formats/shoot-json';
+import { useShootActions, useShoots, useSaveTrouble } from '@/records/queries';
+import type { Shoot } from '@/records/shoot';
+import { dayOf } from '@/records/times';
+import { Button, IconButton } from '@/ui/Button';
+import { Field } from '@/ui/Field';
+import { chooseFile } from '@/ui/files';
+import { SchemeButton } from '@/ui/SchemeButton';
+import { Sheet } from '@/ui/Sheet';
+import { Heading, Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { SetAsideNotice } from './SetAsideNotice';
+import { ShootSketch } from './ShootSketch';
+import { useShootTasks } from './use-shoot-tasks';
+
+/** All shoots; where the day begins. */
+export function ShootsScreen() {
+  const { data: shoots, error } = useShoots(DEMO_SHOOTS);
+  const { importFile } = useShootTasks();
+  const router = useRouter();
+  const [refused, setRefused] = useState<string>();
+  const [open, setOpen] = useState<Shoot>();
+  const saveTrouble = useSaveTrouble();
+
+  const takeFile = async () => {
+    const file = await chooseFile('.json,application/json');
+    if (!file) return;
+    if (file.size > LARGEST_FILE_BYTES) {
+      setRefused('the file is over 2 MB; no shoot is so large');
+      return;
+    }
+    setRefused(importFile(await file.text()).refused);
+  };
+
+  return (
+    <View className="flex-1 bg-paper">
+      <Head>
+        <title>Shoots · Bright Perch</title>
+      </Head>
+      <View role="banner" className="flex-row items-center justify-between border-b-2 border-ink pl-4">
+        <Heading level={1} kind="title">
+          Bright Perch
+        </Heading>
+        <SchemeButton />
+      </View>
+      <ScrollView role="main" contentContainerClassName="mx-auto w-full max-w-[760px] p-4 gap-4">
+        <Text ink="quiet">
+          Where do I stand, with what lens, at what time, at what settings, and what am I giving up?
+        </Text>
+        {saveTrouble ? (
+          <Text role="alert" kind="strong" ink="signal">
+            Not saved: {saveTrouble}
+          </Text>
+        ) : null}
+        {error ? (
+          <Text role="alert" kind="strong" ink="signal">
+            The shoots could not be read: {error.message}
+          </Text>
+        ) : null}
+        <SetAsideNotice />
+        {refused ? (
+          <View role="alert" className="gap-2 border-2 border-signal p-3">
+            <Text kind="strong">File refused. {refused}</Text>
+            <Text kind="small">Nothing was changed. Mend the file, or export it again.</Text>
+            <Button label="Close this note" kind="quiet" onPress={() => setRefused(undefined)} />
+          </View>
+        ) : null}
+        {shoots && shoots.length === 0 ? <NoShoots /> : null}
+        <View role="list" aria-label="Shoots">
+          {(shoots ?? []).map((shoot) => (
+            <ShootRow key={shoot.id} shoot={shoot} onMore={() => setOpen(shoot)} />
+          ))}
+        </View>
+      </ScrollView>
+      <View className="mx-auto w-full max-w-[760px] flex-row gap-3 border-t border-ink p-3">
+        <View className="flex-1">
+          <Button label="Import a file" onPress={() => void takeFile()} />
+        </View>
+        <View className="flex-1">
+          <Button label="New shoot" kind="primary" onPress={() => router.navigate('/new')} />
+        </View>
+      </View>
+      {open ? <MoreSheet shoot={open} onClose={() => setOpen(undefined)} /> : null}
+    </View>
+  );
+}
+
+function NoShoots() {
+  const { add } = useShootActions();
+  return (
+    <View className="gap-3 border-2 border-line p-4">
+      <Heading level={2} kind="figure">
+        No shoots yet
+      </Heading>
+      <Text>
+        Begin one with a place and a time, or bring back the three invented scenarios and see how a
+        planned one looks.
+      </Text>
+      <Button label="Bring back the demo" onPress={() => DEMO_SHOOTS.forEach(add)} />
+    </View>
+  );
+}
+
+function ShootRow({ shoot, onMore }: { readonly shoot: Shoot; readonly onMore: () => void }) {
+  const inks = useInks();
+  return (
+    <View role="listitem" className="flex-row items-center border-b border-line">
+      <Link href={`/shoot/${shoot.id}/ground`} asChild>
+        <Pressable
+          role="link"
+          aria-label={`Open ${shoot.title}`}
+          className="min-h-touch flex-1 flex-row items-center gap-4 py-3 active:opacity-60"
+        >
+          <ShootSketch shoot={shoot} sizePx={76} />
+          <View className="shrink">
+            <Text kind="figure">{shoot.title}</Text>
+            <Text ink="quiet">{dayOf(shoot.startLocal)}</Text>
+            <Text ink="quiet">
+              {shoot.startLocal.slice(11)} to {shoot.endLocal.slice(11)}
+            </Text>
+          </View>
+        </Pressable>
+      </Link>
+      <IconButton label={`More for ${shoot.title}`} onPress={onMore}>
+        <Ellipsis color={inks.ink} size={24} />
+      </IconButton>
+    </View>
+  );
+}
+
+/** Rename, duplicate, export, delete. */
+function MoreSheet({ shoot, onClose }: { readonly shoot: Shoot; readonly onClose: () => void }) {
+  const { update } = useShootActions();
+  const { duplicate, remove, exportFile } = useShootTasks();
+  const [title, setTitle] = useState(shoot.title);
+  const wrong =
+    title.trim() === ''
+      ? 'the title is empty; give the shoot a name'
+      : title.trim().length > 120
+        ? 'the title is over 120 letters; make it shorter'
+        : undefined;
+  const done = (task: () => void) => () => {
+    task();
+    onClose();
+  };
+  return (
+    <Sheet title={shoot.title} open onClose={onClose}>
+      <Field label="Title" value={title} onChangeText={setTitle} error={wrong} />
+      <Button
+        label="Rename"
+        kind="primary"
+        disabled={wrong !== undefined || title.trim() === shoot.title}
+        onPress={done(() =>
+          update(shoot.id, (current) => ({ ...current, title: title.trim() })),
+        )}
+      />
+      <Button label="Duplicate" onPress={done(() => duplicate(shoot))} />
+      <Button label="Export as a file" onPress={done(() => exportFile(shoot))} />
+      <Button label="Delete" onPress={done(() => remove(shoot))} />
+    </Sheet>
+  );
+}

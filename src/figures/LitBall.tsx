@@ -1,0 +1,42 @@
+import Svg, { Circle, Path } from 'react-native-svg';
+import { useInks } from '@/ui/theme';
+import { ballStrokes, type BallLight, type Stroke } from './ball-shading';
+
+function strokePath({ points }: Stroke, centre: number, radius: number): string {
+  const at = (x: number, y: number) =>
+    `${(centre + x * radius).toFixed(1)} ${(centre + y * radius).toFixed(1)}`;
+  const upper = points.map(({ x, y, half }) => at(x, y - half));
+  const lower = [...points].reverse().map(({ x, y, half }) => at(x, y + half));
+  return `M${upper.join('L')}L${lower.join('L')}Z`;
+}
+
+/**
+ * A small sphere as the camera would see it, lit from the true sun direction: engraved strokes
+ * that swell where it is dark. In the dark scheme too, strokes are shade.
+ */
+export function LitBall({
+  light,
+  sizePx,
+  label,
+}: {
+  readonly light: BallLight;
+  readonly sizePx: number;
+  readonly label: string;
+}) {
+  const inks = useInks();
+  const dark = inks.paper < '#888888';
+  const centre = sizePx / 2;
+  const radius = centre - 2;
+  return (
+    <Svg width={sizePx} height={sizePx} style={{ flexShrink: 0 }} role="img" aria-label={label}>
+      <Circle cx={centre} cy={centre} r={radius} fill={dark ? inks.ink : inks.sheet} />
+      <Path
+        d={ballStrokes(light)
+          .map((stroke) => strokePath(stroke, centre, radius))
+          .join('')}
+        fill={dark ? inks.paper : inks.ink}
+      />
+      <Circle cx={centre} cy={centre} r={radius} fill="none" stroke={inks.ink} strokeWidth={2} />
+    </Svg>
+  );
+}

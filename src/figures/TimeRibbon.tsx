@@ -1,0 +1,161 @@
+import { memo, useMemo } from 'react';
+import { View } from 'react-native';
+import { G, Line, Path, Rect, Svg } from 'react-native-svg';
+import type { LightSeries } from '@/core';
+import { SlideArea } from '@/ui/Slider';
+import { useInks, type Inks } from '@/ui/theme';
+import { HaloText } from './HaloText';
+import { toneOfEv } from './tone';
+
+export interface RibbonEvent {
+  readonly timeMs: number;
+  readonly name: string;
+}
+
+/** Hours as a strip whose tone is the light on the subject, with what happens written on it. */
+export interface Ribbon {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly series: LightSeries;
+  readonly events: readonly RibbonEvent[];
+  /** From when the light no longer does. */
+  readonly shortFromMs?: number | undefined;
+  readonly lampsFromMs?: number | undefined;
+}
+
+const HEIGHT_PX = 76;
+const STRIP_TOP_PX = 22;
+const STRIP_PX = 30;
+const COLUMN_PX = 3;
+const MINUTE_MS = 60_000;
+
+interface Span {
+  readonly x: number;
+  readonly width: number;
+  readonly tone: string;
+}
+
+/** Columns of one tone each across the strip. */
+function toneSpans(ribbon: Ribbon, widthPx: number, inks: Inks): Span[] {
+  const { series, fromMs, toMs } = ribbon;
+  if (series.ev.length === 0) return [];
+  const count = Math.ceil(widthPx / COLUMN_PX);
+  const stepMs = (series.timeMs[1] ?? toMs) - (series.timeMs[0] ?? fromMs);
+  return Array.from({ length: count }, (_, i) => {
+    const timeMs = fromMs + ((i + 0.5) / count) * (toMs - fromMs);
+    const at = Math.round((timeMs - (series.timeMs[0] as number)) / stepMs);
+    const ev = series.ev[Math.max(0, Math.min(series.ev.length - 1, at))] as number;
+    return { x: i * COLUMN_PX, width: COLUMN_PX + 0.5, tone: toneOfEv(ev, inks) };
+  });
+}
+
+const LABEL_WIDTH_PX = 66;
+
+const RibbonDrawing = memo(function RibbonDrawing({
+  ribbon,
+  widthPx,
+}: {
+  readonly ribbon: Ribbon;
+  readonly widthPx: number;
+}) {
+  const inks = useInks();
+  const xOf = (ms: number) => ((ms - ribbon.fromMs) / (ribbon.toMs - ribbon.fromMs)) * widthPx;
+  const spans = useMemo(() => toneSpans(ribbon, widthPx, inks), [ribbon, widthPx, inks]);
+  const bottom = STRIP_TOP_PX + STRIP_PX;
+  let lastLabelX = -LABEL_WIDTH_PX;
+  return (
+    <Svg width={widthPx} height={HEIGHT_PX} aria-hidden>
+      {spans.map((span) => (
+        <Rect key={span.x} x={span.x} y={STRIP_TOP_PX} width={span.width} height={STRIP_PX} fill={span.tone} />
+      ))}
+      <Rect x={0.5} y={STRIP_TOP_PX} width={widthPx - 1} height={STRIP_PX} fill="none" stroke={inks.ink} />
+      {[ribbon.startMs, ribbon.endMs].map((ms) => (
+        <Line key={ms} x1={xOf(ms)} x2={xOf(ms)} y1={STRIP_TOP_PX - 6} y2={bottom + 6} stroke={inks.ink} strokeWidth={2.5} />
+      ))}
+      {ribbon.shortFromMs !== undefined ? (
+        <Line
+          x1={xOf(ribbon.shortFromMs)}
+          x2={widthPx}
+          y1={bottom + 3}
+          y2={bottom + 3}
+          stroke={inks.signal}
+          strokeWidth={4}
+          strokeDasharray="5 3"
+        />
+      ) : null}
+      {ribbon.lampsFromMs !== undefined ? <LampDiamond x={xOf(ribbon.lampsFromMs)} inks={inks} /> : null}
+      {ribbon.events.map((event) => {
+        const x = xOf(event.timeMs);
+        const free = x - lastLabelX >= LABEL_WIDTH_PX;
+        if (free) lastLabelX = x;
+        return (
+          <G key={event.name}>
+            <Line x1={x} x2={x} y1={STRIP_TOP_PX - 3} y2={bottom} stroke={inks.ink} strokeDasharray="2 2" />
+            {free ? <HaloText x={x} y={HEIGHT_PX - 4} text={event.name} inks={inks} withinPx={widthPx} /> : null}
+          </G>
+        );
+      })}
+    </Svg>
+  );
+});
+
+function LampDiamond({ x, inks }: { readonly x: number; readonly inks: Inks }) {
+  const y = STRIP_TOP_PX + STRIP_PX / 2;
+  return (
+    <Path
+      d={`M${x} ${y - 6}L${x + 6} ${y}L${x} ${y + 6}L${x - 6} ${y}Z`}
+      fill={inks.paper}
+      stroke={inks.ink}
+      strokeWidth={1.5}
+    />
+  );
+}
+
+/** The time ribbon: one handle, by finger, mouse or keys, that moves the whole page's minute. */
+export function TimeRibbon({
+  ribbon,
+  atMs,
+  clock,
+  onChange,
+}: {
+  readonly ribbon: Ribbon;
+  readonly atMs: number;
+  readonly clock: (ms: number) => string;
+  readonly onChange: (ms: number) => void;
+}) {
+  const inks = useInks();
+  return (
+    <SlideArea
+      label="Time"
+      value={atMs}
+      min={ribbon.fromMs}
+      max={ribbon.toMs}
+      step={MINUTE_MS}
+      bigStep={15 * MINUTE_MS}
+      valueText={clock(atMs)}
+      onChange={onChange}
+      heightPx={HEIGHT_PX}
+    >
+      {(widthPx) => {
+        const x = ((atMs - ribbon.fromMs) / (ribbon.toMs - ribbon.fromMs)) * widthPx;
+        const labelX = Math.max(24, Math.min(widthPx - 24, x));
+        return (
+          <View style={{ width: widthPx, height: HEIGHT_PX }}>
+            <RibbonDrawing ribbon={ribbon} widthPx={widthPx} />
+            <Svg width={widthPx} height={HEIGHT_PX} style={{ position: 'absolute' }} aria-hidden>
+              <Rect x={x - 3} y={STRIP_TOP_PX - 4} width={6} height={STRIP_PX + 8} fill={inks.signal} stroke={inks.paper} strokeWidth={1.5} />
+              <Rect x={labelX - 24} y={0} width={48} height={20} fill={inks.signal} />
+              <HandleTime x={labelX} text={clock(atMs)} inks={inks} />
+            </Svg>
+          </View>
+        );
+      }}
+    </SlideArea>
+  );
+}
+
+function HandleTime({ x, text, inks }: { readonly x: number; readonly text: string; readonly inks: Inks }) {
+  return <HaloText x={x} y={15} text={text} inks={{ ...inks, paper: inks.signal, ink: inks.paper }} strong withinPx={1e6} />;
+}

@@ -1,0 +1,77 @@
+import { illuminanceOnFace, type Daylight } from '@/core';
+
+/** The light that falls on a ball, and where it is seen from. */
+export interface BallLight {
+  readonly daylight: Daylight;
+  readonly sun: { readonly azimuthDeg: number; readonly altitudeDeg: number };
+  readonly sunlit: boolean;
+  readonly groundReflectance: number;
+  readonly lampLux: number;
+  /** Direction from the ball to the camera. */
+  readonly toCameraDeg: number;
+}
+
+const DEGREES = 180 / Math.PI;
+/** Stops from the brightest point at which a stroke is as heavy as it gets. */
+const DARKEST_STOPS = 3.5;
+
+/**
+ * Tone of a point on the ball as the camera sees it: 0 as bright as the ball gets, 1 dark.
+ * @param right −1 to 1 across the ball, @param up −1 to 1, within the unit circle
+ */
+export function ballTone(light: BallLight, right: number, up: number, brightestLux: number): number {
+  const lux = ballLux(light, right, up);
+  return Math.min(1, Math.max(0, Math.log2(brightestLux / lux) / DARKEST_STOPS));
+}
+
+/** Illuminance of a point of the ball, by the same rules as a subject's face. */
+export function ballLux(light: BallLight, right: number, up: number): number {
+  const toward = Math.sqrt(Math.max(0, 1 - right * right - up * up));
+  // Seen from the camera, "right" on the ball is 90° anticlockwise of the direction to the camera.
+  const faceAzimuthDeg = light.toCameraDeg + Math.atan2(-right, toward) * DEGREES;
+  const faceTiltDeg = Math.acos(Math.min(1, Math.max(-1, up))) * DEGREES;
+  return (
+    illuminanceOnFace({
+      daylight: light.daylight,
+      sun: light.sun,
+      faceAzimuthDeg,
+      faceTiltDeg,
+      groundReflectance: light.groundReflectance,
+      directVisible: light.sunlit,
+    }) + light.lampLux
+  );
+}
+
+export interface Stroke {
+  /** Points along the stroke with its half-width there, in ball radii. */
+  readonly points: readonly { readonly x: number; readonly y: number; readonly half: number }[];
+}
+
+const STROKES = 11;
+const POINTS_A_STROKE = 22;
+
+/**
+ * The ball as an engraver would: level strokes bowed over the sphere, swelling where it is dark.
+ * @returns strokes in ball radii, x right and y down
+ */
+export function ballStrokes(light: BallLight): readonly Stroke[] {
+  const rows = Array.from({ length: STROKES }, (_, row) => -1 + (2 * (row + 0.5)) / STROKES);
+  const places = rows.map((up) => {
+    const halfWidth = Math.sqrt(1 - up * up) * 0.995;
+    return Array.from({ length: POINTS_A_STROKE + 1 }, (_, i) => ({
+      right: halfWidth * (-1 + (2 * i) / POINTS_A_STROKE),
+      up,
+    }));
+  });
+  const brightest = Math.max(
+    ...places.flat().map(({ right, up }) => ballLux(light, right, up)),
+  );
+  const fullest = (1 / STROKES) * 0.92;
+  return places.map((row) => ({
+    points: row.map(({ right, up }) => ({
+      x: right,
+      y: -up,
+      half: Math.max(0.012, fullest * ballTone(light, right, up, brightest)),
+    })),
+  }));
+}

@@ -1,0 +1,46 @@
+import { parseRecord, type Parsed } from '@/records/parse';
+import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from '@/records/shoot';
+
+/** One shoot as one JSON file. Described in docs/shoot-file.md. */
+export const SHOOT_FILE_FORMAT = 'bright-perch/shoot';
+export const LARGEST_FILE_BYTES = 2_000_000;
+
+export function writeShootFile(shoot: Shoot): string {
+  return `${JSON.stringify({ format: SHOOT_FILE_FORMAT, shoot }, null, 2)}\n`;
+}
+
+/** A name for the file from the shoot's title: "larkmoor-evening-hockey.shoot.json". */
+export function shootFileName({ title }: Shoot): string {
+  const stem = title
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60);
+  return `${stem || 'shoot'}.shoot.json`;
+}
+
+const refuse = (reason: string): Parsed<Shoot> => ({ ok: false, reason });
+
+/** Reads a file whole or refuses it with the field that is wrong; changes nothing. */
+export function readShootFile(text: string): Parsed<Shoot> {
+  if (text.length > LARGEST_FILE_BYTES) return refuse('the file is over 2 MB; no shoot is so large');
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return refuse('the file is not JSON, or it is cut off');
+  }
+  if (typeof raw !== 'object' || raw === null || !('format' in raw) || !('shoot' in raw)) {
+    return refuse(`format: must be "${SHOOT_FILE_FORMAT}"; this is no Bright Perch shoot`);
+  }
+  if (raw.format !== SHOOT_FILE_FORMAT) {
+    return refuse(`format: must be "${SHOOT_FILE_FORMAT}", not ${JSON.stringify(raw.format).slice(0, 60)}`);
+  }
+  const parsed = parseRecord(raw.shoot, {
+    schema: shootSchema,
+    version: SHOOT_VERSION,
+    migrations: SHOOT_MIGRATIONS,
+  });
+  return parsed.ok ? parsed : refuse(`shoot.${parsed.reason}`);
+}

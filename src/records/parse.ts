@@ -1,0 +1,60 @@
+import type { z } from 'zod';
+
+/** A record read, or the reason it can't be, with the field named. */
+export type Parsed<T> = { readonly ok: true; readonly record: T } | { readonly ok: false; readonly reason: string };
+
+type Migration = (older: Record<string, unknown>) => unknown;
+
+/** "marks[0].headingDeg: must be ..." for the first thing that is wrong. */
+export function firstProblem(error: z.ZodError): string {
+  const [issue] = error.issues;
+  if (!issue) return 'unreadable';
+  const path = issue.path.reduce<string>(
+    (soFar, key) =>
+      typeof key === 'number' ? `${soFar}[${key}]` : soFar ? `${soFar}.${String(key)}` : String(key),
+    '',
+  );
+  return path ? `${path}: ${issue.message}` : issue.message;
+}
+
+/** Lifts an older record through its migrations and checks it whole. */
+export function parseRecord<T>(
+  raw: unknown,
+  { schema, version, migrations }: { schema: z.ZodType<T>; version: number; migrations: readonly Migration[] },
+): Parsed<T> {
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
+    return { ok: false, reason: 'not a record' };
+  }
+  const from = (raw as { version?: unknown }).version;
+  if (typeof from !== 'number' || !Number.isInteger(from) || from < 1) {
+    return { ok: false, reason: 'version: must be a whole number from 1' };
+  }
+  if (from > version) {
+    return {
+      ok: false,
+      reason: `version: ${from} was written by a newer Bright Perch; this one reads up to ${version}`,
+    };
+  }
+  try {
+    const lifted = migrations
+      .slice(from - 1, version - 1)
+      .reduce<unknown>((record, lift) => lift(record as Record<string, unknown>), raw);
+    const checked = schema.safeParse(lifted);
+    return checked.success
+      ? { ok: true, record: checked.data }
+      : { ok: false, reason: firstProblem(checked.error) };
+  } catch (error) {
+    return { ok: false, reason: `version ${from}: could not be brought up to date (${String(error)})` };
+  }
+}
+
+/** As {@link parseRecord}, from text. */
+export function parseRecordText<T>(text: string, kind: Parameters<typeof parseRecord<T>>[1]): Parsed<T> {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return { ok: false, reason: 'not valid JSON: the text is cut off or damaged' };
+  }
+  return parseRecord(raw, kind);
+}

@@ -1,0 +1,38 @@
+import { writeShoot } from './storage';
+import type { Shoot } from './shoot';
+
+/**
+ * Writes that wait a moment, so that a drag writes once; the last state of each record wins.
+ * `flush` writes all now: before the page goes away.
+ */
+const WAIT_MS = 250;
+
+export interface PendingWrites {
+  put: (shoot: Shoot) => void;
+  forget: (id: string) => void;
+  flush: () => Promise<void>;
+}
+
+export function pendingWrites(
+  onError: (error: unknown) => void,
+  write: (shoot: Shoot) => Promise<void> = writeShoot,
+): PendingWrites {
+  const waiting = new Map<string, Shoot>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const flush = async () => {
+    clearTimeout(timer);
+    timer = undefined;
+    const shoots = [...waiting.values()];
+    waiting.clear();
+    const results = await Promise.allSettled(shoots.map((shoot) => write(shoot)));
+    results.forEach((result) => result.status === 'rejected' && onError(result.reason));
+  };
+  return {
+    put: (shoot) => {
+      waiting.set(shoot.id, shoot);
+      timer ??= setTimeout(() => void flush(), WAIT_MS);
+    },
+    forget: (id) => void waiting.delete(id),
+    flush,
+  };
+}

@@ -1,0 +1,107 @@
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
+import { pendingWrites, type PendingWrites } from './pending-writes';
+import type { Shoot } from './shoot';
+import {
+  discardSetAside,
+  readSetAside,
+  readShoots,
+  removeShoot,
+  seedOnce,
+  writeShoot,
+} from './storage';
+
+const SHOOTS_KEY = ['shoots'] as const;
+const SET_ASIDE_KEY = ['set-aside'] as const;
+const SAVE_TROUBLE_KEY = ['save-trouble'] as const;
+
+/** The records shown when this storage is opened for the first time. */
+export type Seed = readonly Shoot[];
+
+const writersByClient = new WeakMap<QueryClient, PendingWrites>();
+
+function writerOf(client: QueryClient): PendingWrites {
+  const known = writersByClient.get(client);
+  if (known) return known;
+  const writer = pendingWrites((error) => client.setQueryData(SAVE_TROUBLE_KEY, String(error)));
+  writersByClient.set(client, writer);
+  return writer;
+}
+
+/** All shoots, in the order of their start. Damaged ones are set aside while reading. */
+export function useShoots(seed: Seed) {
+  const client = useQueryClient();
+  return useQuery({
+    queryKey: SHOOTS_KEY,
+    queryFn: async () => {
+      await seedOnce(async () => {
+        await Promise.all(seed.map(writeShoot));
+      });
+      const shoots = await readShoots();
+      await client.invalidateQueries({ queryKey: SET_ASIDE_KEY });
+      return shoots;
+    },
+    staleTime: Infinity,
+  });
+}
+
+export const useSetAside = () =>
+  useQuery({ queryKey: SET_ASIDE_KEY, queryFn: readSetAside, staleTime: Infinity });
+
+/** Why the last save failed, if it did. */
+export const useSaveTrouble = () =>
+  useQuery<string | null>({
+    queryKey: SAVE_TROUBLE_KEY,
+    queryFn: () => null,
+    staleTime: Infinity,
+  }).data;
+
+/** What can be done to shoots. Every change is seen at once and written a moment later. */
+export function useShootActions() {
+  const client = useQueryClient();
+  return useMemo(() => {
+    const writer = writerOf(client);
+    const setShoots = (change: (shoots: Shoot[]) => Shoot[]) =>
+      client.setQueryData<Shoot[]>(SHOOTS_KEY, (shoots = []) => change(shoots));
+    return {
+      add: (shoot: Shoot) => {
+        setShoots((shoots) =>
+          [...shoots, shoot].sort((a, b) => (a.startLocal < b.startLocal ? -1 : 1)),
+        );
+        writer.put(shoot);
+      },
+      update: (id: string, change: (shoot: Shoot) => Shoot) =>
+        setShoots((shoots) =>
+          shoots.map((shoot) => {
+            if (shoot.id !== id) return shoot;
+            const next = { ...change(shoot), updatedAt: new Date().toISOString() };
+            writer.put(next);
+            return next;
+          }),
+        ),
+      remove: (id: string) => {
+        writer.forget(id);
+        setShoots((shoots) => shoots.filter((shoot) => shoot.id !== id));
+        void removeShoot(id);
+      },
+      discardSetAside: async (asideKey: string) => {
+        await discardSetAside(asideKey);
+        await client.invalidateQueries({ queryKey: SET_ASIDE_KEY });
+      },
+    };
+  }, [client]);
+}
+
+/** Writes what waits when the page is hidden or left. */
+export function useFlushOnLeave() {
+  const client = useQueryClient();
+  useEffect(() => {
+    const flush = () => void writerOf(client).flush();
+    window.addEventListener('pagehide', flush);
+    document.addEventListener('visibilitychange', flush);
+    return () => {
+      window.removeEventListener('pagehide', flush);
+      document.removeEventListener('visibilitychange', flush);
+    };
+  }, [client]);
+}

@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import { DateTime } from 'luxon';
+import { BODIES } from '@/presets/bodies';
+import { CONVERTERS, LENSES } from '@/presets/lenses';
+import { SUBJECTS } from '@/presets/subjects';
+
+/**
+ * A shoot: one job at one place, from its first minute to its last. Ground coordinates are metres
+ * east (x) and north (y) of the site's origin; times are the place's own wall clock.
+ * @example
+ * const shoot = shootSchema.parse(JSON.parse(text));
+ */
+
+const text = (max: number) => z.string().trim().min(1, 'must not be empty').max(max);
+const id = z.string().regex(/^[\w-]{1,40}$/, 'must be 1 to 40 letters, digits, - or _');
+const REACH_M = 5000;
+const metres = z.number().min(-REACH_M).max(REACH_M);
+const bearing = z.number().min(0).lt(360);
+const point = z.strictObject({ x: metres, y: metres });
+const presetId = (list: readonly { readonly id: string }[]) =>
+  z.enum(list.map((entry) => entry.id) as [string, ...string[]]);
+
+/** Wall-clock minute, "2027-04-16T18:30". */
+const localMinute = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'must be a minute such as 2027-04-16T18:30')
+  .refine((value) => DateTime.fromISO(value).isValid, 'must be a real date and time');
+
+export const placeSchema = z.strictObject({
+  latitudeDeg: z.number().min(-90, 'must be from -90 to 90').max(90, 'must be from -90 to 90'),
+  longitudeDeg: z
+    .number()
+    .min(-180, 'must be from -180 to 180')
+    .max(180, 'must be from -180 to 180'),
+  timeZone: z
+    .string()
+    .refine((zone) => DateTime.local({ zone }).isValid, 'must be a zone such as Europe/London'),
+});
+
+export const markSchema = z.strictObject({
+  id,
+  name: text(60),
+  ...point.shape,
+  /** The way the subject moves, and the way its face looks. */
+  headingDeg: bearing,
+  facingDeg: bearing,
+  subjectId: presetId(SUBJECTS),
+});
+
+export const positionSchema = z.strictObject({
+  id,
+  name: text(60),
+  ...point.shape,
+  cameraHeightM: z.number().min(0.05).max(60),
+});
+
+export const obstacleSchema = z.strictObject({
+  id,
+  name: text(60),
+  kind: z.enum(['stand', 'trees', 'hide']),
+  footprint: z.array(point).min(3).max(60),
+  heightM: z.number().gt(0).max(200),
+});
+
+export const featureSchema = z.strictObject({
+  id,
+  name: text(60),
+  kind: z.enum(['fence', 'path', 'water', 'perch', 'lane', 'lamp']),
+  line: z.array(point).min(1).max(200),
+});
+
+const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
+  z.array(entry).min(atLeast).max(400);
+
+export const SHOOT_VERSION = 1;
+
+export const shootSchema = z
+  .strictObject({
+    version: z.literal(SHOOT_VERSION),
+    id,
+    title: text(120),
+    createdAt: z.iso.datetime(),
+    updatedAt: z.iso.datetime(),
+    place: placeSchema,
+    startLocal: localMinute,
+    endLocal: localMinute,
+    /** The minute being looked at. */
+    atLocal: localMinute,
+    ground: z.strictObject({
+      template: z.enum(['field-hockey', 'river-hide', 'sprint-course']),
+      /** True bearing of the ground's long axis. */
+      bearingDeg: bearing,
+      surface: z.enum(['grass', 'snow', 'drySand', 'water', 'clayTrack', 'hallWood', 'ice']),
+    }),
+    obstacles: list(obstacleSchema, 0),
+    features: list(featureSchema, 0),
+    marks: list(markSchema, 1),
+    positions: list(positionSchema, 1),
+    light: z.strictObject({
+      sky: z.enum(['clear', 'partly', 'overcast']),
+      lampLux: z.number().min(0).max(20_000),
+      /** When the lamps come on; from the start when absent. */
+      lampsFromLocal: localMinute.optional(),
+    }),
+    kit: z.strictObject({
+      bodyId: presetId(BODIES),
+      lensId: presetId(LENSES),
+      focalMm: z.number().gt(0).max(2000),
+      converter: z.literal([...CONVERTERS]),
+      support: z.enum(['hand', 'monopod', 'beanBag', 'tripod']),
+    }),
+    choice: z.strictObject({
+      markId: id,
+      positionId: id,
+      orientation: z.enum(['level', 'upright']),
+      school: z.enum(['motion', 'balanced', 'quality']),
+      liftStops: z.number().min(0).max(3),
+    }),
+  })
+  .superRefine((shoot, context) => {
+    const refuse = (path: (string | number)[], message: string) =>
+      context.addIssue({ code: 'custom', path, message });
+    if (shoot.endLocal <= shoot.startLocal) refuse(['endLocal'], 'must be after startLocal');
+    if (!shoot.marks.some((mark) => mark.id === shoot.choice.markId)) {
+      refuse(['choice', 'markId'], 'must be the id of a mark');
+    }
+    if (!shoot.positions.some((position) => position.id === shoot.choice.positionId)) {
+      refuse(['choice', 'positionId'], 'must be the id of a position');
+    }
+    const lens = LENSES.find((entry) => entry.id === shoot.kit.lensId);
+    const focals = lens?.focals.map((stop) => stop.focalMm) ?? [];
+    if (shoot.kit.focalMm < Math.min(...focals) || shoot.kit.focalMm > Math.max(...focals)) {
+      refuse(['kit', 'focalMm'], `must be within the lens, ${focals[0]} to ${focals.at(-1)} mm`);
+    }
+    if (shoot.kit.converter > 1 && lens && !lens.takesConverter) {
+      refuse(['kit', 'converter'], `must be 1: the ${lens.name} takes no converter`);
+    }
+    for (const kind of ['marks', 'positions', 'obstacles', 'features'] as const) {
+      const ids = shoot[kind].map((entry) => entry.id);
+      const twice = ids.findIndex((entry, i) => ids.indexOf(entry) !== i);
+      if (twice >= 0) refuse([kind, twice, 'id'], 'must not stand twice');
+    }
+  });
+
+export type Shoot = z.infer<typeof shootSchema>;
+export type Mark = z.infer<typeof markSchema>;
+export type Position = z.infer<typeof positionSchema>;
+export type GroundTemplate = Shoot['ground']['template'];
+
+/** What lifts a record of version n to n + 1, at index n − 1. None yet: 1 is the first that shipped. */
+export const SHOOT_MIGRATIONS: readonly ((older: Record<string, unknown>) => unknown)[] = [];

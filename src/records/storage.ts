@@ -1,0 +1,82 @@
+import AsyncStorage from '@react-native-async-storage/async-storage';
+import { z } from 'zod';
+import { parseRecordText, type Parsed } from './parse';
+import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
+
+/**
+ * Where records are kept: one AsyncStorage key a record, so that damage to one touches no other.
+ * A record that can't be read is moved aside with its text whole and the reason, and reported.
+ */
+
+const ROOT = 'bright-perch';
+const SHOOT_PREFIX = `${ROOT}/shoot/`;
+const ASIDE_PREFIX = `${ROOT}/set-aside/`;
+const SEEDED_KEY = `${ROOT}/seeded`;
+
+const setAsideSchema = z.object({
+  key: z.string(),
+  reason: z.string(),
+  text: z.string(),
+  setAsideAt: z.string(),
+});
+/** A record that could not be read, kept whole. */
+export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: string };
+
+const SHOOT_KIND = { schema: shootSchema, version: SHOOT_VERSION, migrations: SHOOT_MIGRATIONS };
+
+export const parseShoot = (text: string): Parsed<Shoot> => parseRecordText(text, SHOOT_KIND);
+
+async function setAside(key: string, text: string, reason: string): Promise<void> {
+  const entry = { key, reason, text, setAsideAt: new Date().toISOString() };
+  await AsyncStorage.setItem(`${ASIDE_PREFIX}${key}/${Date.now()}`, JSON.stringify(entry));
+  await AsyncStorage.removeItem(key);
+}
+
+async function textsUnder(prefix: string): Promise<readonly (readonly [string, string])[]> {
+  const keys = (await AsyncStorage.getAllKeys()).filter((key) => key.startsWith(prefix));
+  const pairs = await AsyncStorage.multiGet(keys);
+  return pairs.filter((pair): pair is [string, string] => pair[1] !== null);
+}
+
+/** All shoots that can be read; those that can't are set aside on the way. */
+export async function readShoots(): Promise<Shoot[]> {
+  const shoots: Shoot[] = [];
+  for (const [key, text] of await textsUnder(SHOOT_PREFIX)) {
+    const parsed = parseShoot(text);
+    const misfiled = parsed.ok && key !== SHOOT_PREFIX + parsed.record.id;
+    if (parsed.ok && !misfiled) shoots.push(parsed.record);
+    else await setAside(key, text, parsed.ok ? 'id: must match where it is kept' : parsed.reason);
+  }
+  return shoots.sort((a, b) => (a.startLocal < b.startLocal ? -1 : 1));
+}
+
+export async function writeShoot(shoot: Shoot): Promise<void> {
+  await AsyncStorage.setItem(SHOOT_PREFIX + shoot.id, JSON.stringify(shoot));
+}
+
+export async function removeShoot(id: string): Promise<void> {
+  await AsyncStorage.removeItem(SHOOT_PREFIX + id);
+}
+
+/** What was set aside, newest first. An entry damaged in turn is shown with its text as it is. */
+export async function readSetAside(): Promise<SetAside[]> {
+  const entries = (await textsUnder(ASIDE_PREFIX)).map(([asideKey, text]): SetAside => {
+    try {
+      return { ...setAsideSchema.parse(JSON.parse(text)), asideKey };
+    } catch {
+      return { asideKey, key: asideKey, reason: 'unreadable', text, setAsideAt: '' };
+    }
+  });
+  return entries.sort((a, b) => (a.setAsideAt < b.setAsideAt ? 1 : -1));
+}
+
+export async function discardSetAside(asideKey: string): Promise<void> {
+  await AsyncStorage.removeItem(asideKey);
+}
+
+/** Runs `seed` once in the life of this storage. */
+export async function seedOnce(seed: () => Promise<void>): Promise<void> {
+  if ((await AsyncStorage.getItem(SEEDED_KEY)) !== null) return;
+  await seed();
+  await AsyncStorage.setItem(SEEDED_KEY, new Date().toISOString());
+}

@@ -1,0 +1,62 @@
+import type { ReactNode } from 'react';
+import { Pressable } from 'react-native';
+import { Text } from './Text';
+
+const KINDS = {
+  primary: { box: 'bg-ink border-ink', text: 'text-paper' },
+  plain: { box: 'border-ink', text: 'text-ink' },
+  quiet: { box: 'border-transparent', text: 'text-ink underline' },
+} as const;
+
+/** A button with words; its name is what it does. */
+export function Button({
+  label,
+  onPress,
+  kind = 'plain',
+  icon,
+  disabled = false,
+}: {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly kind?: keyof typeof KINDS;
+  readonly icon?: ReactNode;
+  readonly disabled?: boolean;
+}) {
+  const { box, text } = KINDS[kind];
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      disabled={disabled}
+      onPress={onPress}
+      className={`min-h-touch flex-row items-center justify-center gap-2 border px-4 active:opacity-60 ${box} ${disabled ? 'opacity-40' : ''}`}
+    >
+      {icon}
+      <Text kind="strong" className={text}>
+        {label}
+      </Text>
+    </Pressable>
+  );
+}
+
+/** A button that shows only a drawing; its label is spoken. */
+export function IconButton({
+  label,
+  onPress,
+  children,
+}: {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      className="min-h-touch min-w-touch items-center justify-center active:opacity-60"
+    >
+      {children}
+    </Pressable>
+  );
+}

@@ -1,0 +1,44 @@
+import { useId, type Ref } from 'react';
+import { TextInput, View, type TextInputProps } from 'react-native';
+import { Text } from './Text';
+
+/** A labelled line to write on, with what to change under it when it is wrong. */
+export function Field({
+  label,
+  hint,
+  error,
+  ...input
+}: TextInputProps & {
+  readonly label: string;
+  readonly hint?: string;
+  readonly error?: string | undefined;
+  readonly ref?: Ref<TextInput>;
+}) {
+  const labelId = useId();
+  const noteId = useId();
+  const note = error ?? hint;
+  return (
+    <View className="gap-1">
+      <Text kind="label" ink="quiet" nativeID={labelId}>
+        {label}
+      </Text>
+      <TextInput
+        aria-labelledby={labelId}
+        {...(note && { 'aria-describedby': noteId })}
+        {...{ 'aria-invalid': error !== undefined }}
+        className={`min-h-touch w-full border bg-sheet px-3 font-body text-body text-ink ${error ? 'border-2 border-signal' : 'border-ink'}`}
+        {...input}
+      />
+      {note ? (
+        <Text
+          kind="small"
+          ink={error ? 'signal' : 'quiet'}
+          nativeID={noteId}
+          {...(error && { role: 'alert' })}
+        >
+          {error ? `Change this: ${error}` : note}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import type { Option } from './Choice';
+import { Sheet } from './Sheet';
+import { Text } from './Text';
+import { useInks } from './theme';
+
+/** One of many: shows what is taken and opens the list in a sheet. */
+export function Picker<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly options: readonly Option<T>[];
+  readonly value: T;
+  readonly onChange: (value: T) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const inks = useInks();
+  const taken = options.find((option) => option.value === value);
+  return (
+    <View>
+      <Pressable
+        role="button"
+        aria-label={`${label}: ${taken?.label ?? 'none'}. Change`}
+        onPress={() => setOpen(true)}
+        className="min-h-touch flex-row items-center justify-between border-b border-line py-1 active:opacity-60"
+      >
+        <View className="shrink">
+          <Text kind="label" ink="quiet">
+            {label}
+          </Text>
+          <Text kind="strong">{taken?.label ?? 'None'}</Text>
+        </View>
+        <ChevronRight color={inks.quiet} size={22} />
+      </Pressable>
+      <Sheet title={label} open={open} onClose={() => setOpen(false)}>
+        <View role="radiogroup" aria-label={label}>
+          {options.map((option) => (
+            <Pressable
+              key={option.value}
+              role="radio"
+              aria-checked={option.value === value}
+              onPress={() => {
+                onChange(option.value);
+                setOpen(false);
+              }}
+              className="min-h-touch flex-row items-center gap-3 border-b border-line active:opacity-60"
+            >
+              <View
+                className={`h-4 w-4 rounded-full border-2 border-ink ${option.value === value ? 'bg-ink' : ''}`}
+              />
+              <Text kind={option.value === value ? 'strong' : 'body'}>{option.label}</Text>
+            </Pressable>
+          ))}
+        </View>
+      </Sheet>
+    </View>
+  );
+}

@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react';
+import { Modal, Pressable, ScrollView, View } from 'react-native';
+import X from 'lucide-react-native/icons/x';
+import { IconButton } from './Button';
+import { Heading } from './Text';
+import { useInks } from './theme';
+
+/** A sheet over the page for one question. Escape, the cross and a press outside close it. */
+export function Sheet({
+  title,
+  open,
+  onClose,
+  children,
+}: {
+  readonly title: string;
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}) {
+  const inks = useInks();
+  return (
+    <Modal visible={open} transparent onRequestClose={onClose} aria-label={title}>
+      <View className="flex-1 justify-end sm:items-center sm:justify-center">
+        <Pressable
+          aria-label="Close"
+          tabIndex={-1}
+          onPress={onClose}
+          className="absolute inset-0 bg-black/50"
+        />
+        <View className="max-h-[85%] w-full border-t-2 border-ink bg-paper sm:w-[440px] sm:border-2">
+          <View className="flex-row items-center justify-between border-b border-line pl-4">
+            <Heading level={2} kind="figure">
+              {title}
+            </Heading>
+            <IconButton label="Close" onPress={onClose}>
+              <X color={inks.ink} size={24} />
+            </IconButton>
+          </View>
+          <ScrollView contentContainerClassName="p-4 gap-3">{children}</ScrollView>
+        </View>
+      </View>
+    </Modal>
+  );
+}

@@ -1,0 +1,118 @@
+import { useRef, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import { onKeys } from './keys';
+import { Text } from './Text';
+
+interface SliderTrack {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  /** A longer step, for Page Up and Page Down. */
+  readonly bigStep: number;
+  /** The value in words, for those who don't see the handle. */
+  readonly valueText: string;
+  readonly onChange: (value: number) => void;
+}
+
+/**
+ * A track to drag along, by finger, mouse or keys; what it looks like is up to `children`, which
+ * are told its width.
+ */
+export function SlideArea({
+  label,
+  value,
+  min,
+  max,
+  step,
+  bigStep,
+  valueText,
+  onChange,
+  heightPx,
+  verticalScroll = false,
+  children,
+}: SliderTrack & {
+  readonly heightPx: number;
+  /** Whether the page scrolls up and down under this track: then a drag must start sideways. */
+  readonly verticalScroll?: boolean;
+  readonly children: (widthPx: number) => ReactNode;
+}) {
+  const [widthPx, setWidthPx] = useState(0);
+  const last = useRef(value);
+  last.current = value;
+  const put = (wanted: number) => {
+    const stepped = Math.min(max, Math.max(min, min + Math.round((wanted - min) / step) * step));
+    if (stepped !== last.current) {
+      last.current = stepped;
+      onChange(stepped);
+    }
+  };
+  const putAt = (x: number) => {
+    if (widthPx > 0) put(min + (x / widthPx) * (max - min));
+  };
+  const pan = Gesture.Pan()
+    .runOnJS(true)
+    .minDistance(verticalScroll ? 4 : 0)
+    .onBegin(({ x }) => (verticalScroll ? undefined : putAt(x)))
+    .onUpdate(({ x }) => putAt(x));
+  const tap = Gesture.Tap()
+    .runOnJS(true)
+    .onEnd(({ x }) => putAt(x));
+  const gesture = Gesture.Race(verticalScroll ? pan.failOffsetY([-12, 12]) : pan, tap);
+  return (
+    <GestureDetector gesture={gesture} touchAction={verticalScroll ? 'pan-y' : 'none'}>
+      <View
+        role="slider"
+        tabIndex={0}
+        aria-label={label}
+        aria-valuemin={min}
+        aria-valuemax={max}
+        aria-valuenow={value}
+        aria-valuetext={valueText}
+        onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
+        style={{ height: heightPx, width: '100%', cursor: 'pointer' }}
+        {...onKeys({
+          ArrowRight: () => put(value + step),
+          ArrowUp: () => put(value + step),
+          ArrowLeft: () => put(value - step),
+          ArrowDown: () => put(value - step),
+          PageUp: () => put(value + bigStep),
+          PageDown: () => put(value - bigStep),
+          Home: () => put(min),
+          End: () => put(max),
+        })}
+      >
+        {widthPx > 0 ? children(widthPx) : null}
+      </View>
+    </GestureDetector>
+  );
+}
+
+/** A labelled slider with its value beside the label. */
+export function Slider(track: SliderTrack) {
+  const { label, value, min, max, valueText } = track;
+  const share = (value - min) / (max - min);
+  return (
+    <View>
+      <View className="flex-row items-baseline justify-between">
+        <Text kind="label" ink="quiet">
+          {label}
+        </Text>
+        <Text kind="strong">{valueText}</Text>
+      </View>
+      <SlideArea {...track} heightPx={48} verticalScroll>
+        {(widthPx) => (
+          <View className="h-full justify-center">
+            <View className="h-[2px] w-full bg-quiet" />
+            <View
+              className="absolute h-8 w-3 border-2 border-ink bg-paper"
+              style={{ left: share * (widthPx - 12) }}
+            />
+          </View>
+        )}
+      </SlideArea>
+    </View>
+  );
+}

@@ -1,0 +1,59 @@
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { Text } from './Text';
+
+interface ToastMessage {
+  readonly text: string;
+  readonly action?: { readonly label: string; readonly onPress: () => void };
+}
+
+const STAYS_MS = 10_000;
+const ToastContext = createContext<(message: ToastMessage) => void>(() => undefined);
+
+/** Says a short word at the foot of the page, with at most one thing to do about it. */
+export const useToast = () => useContext(ToastContext);
+
+export function ToastProvider({ children }: { readonly children: ReactNode }) {
+  const [message, setMessage] = useState<ToastMessage>();
+  useEffect(() => {
+    if (!message) return undefined;
+    const timer = setTimeout(() => setMessage(undefined), STAYS_MS);
+    return () => clearTimeout(timer);
+  }, [message]);
+  const say = useCallback((next: ToastMessage) => setMessage(next), []);
+  const bar = useMemo(
+    () =>
+      message ? (
+        <View className="flex-row items-center justify-between gap-3 bg-ink pl-4">
+          <Text className="shrink py-2 text-paper">{message.text}</Text>
+          {message.action ? (
+            <Pressable
+              role="button"
+              onPress={() => {
+                message.action?.onPress();
+                setMessage(undefined);
+              }}
+              className="min-h-touch min-w-touch items-center justify-center px-4 active:opacity-60"
+            >
+              <Text kind="strong" className="text-paper underline">
+                {message.action.label}
+              </Text>
+            </Pressable>
+          ) : null}
+        </View>
+      ) : null,
+    [message],
+  );
+  return (
+    <ToastContext.Provider value={say}>
+      {children}
+      <View
+        role="status"
+        aria-live="polite"
+        className="absolute bottom-24 left-3 right-3 sm:left-auto sm:w-[420px]"
+      >
+        {bar}
+      </View>
+    </ToastContext.Provider>
+  );
+}

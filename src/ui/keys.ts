@@ -1,0 +1,17 @@
+interface KeyPress {
+  readonly key: string;
+  readonly shiftKey: boolean;
+  preventDefault: () => void;
+}
+
+/** Key handlers as props of a web view: `<View {...onKeys({ ArrowUp: north })} />`. */
+export function onKeys(handlers: Readonly<Record<string, (press: KeyPress) => void>>): object {
+  return {
+    onKeyDown: (press: KeyPress) => {
+      const handle = handlers[press.key];
+      if (!handle) return;
+      press.preventDefault();
+      handle(press);
+    },
+  };
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { lightService } from './light-series-job';
+
+expose(lightService(() => new Promise((resolve) => setTimeout(resolve))));
