@@ -16,7 +16,9 @@ export function above(field: string, value: number, limit: number): number {
 }
 
 export function atLeast(field: string, value: number, limit: number): number {
-  return Number.isFinite(value) && value >= limit ? value : refuse(field, value, `at least ${limit}`);
+  return Number.isFinite(value) && value >= limit
+    ? value
+    : refuse(field, value, `at least ${limit}`);
 }
 
 export function within(field: string, value: number, low: number, high: number): number {

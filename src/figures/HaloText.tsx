@@ -34,7 +34,13 @@ export function HaloText({
   };
   return (
     <>
-      <Text {...common} stroke={inks.paper} strokeWidth={4} strokeLinejoin="round" fill={inks.paper}>
+      <Text
+        {...common}
+        stroke={inks.paper}
+        strokeWidth={4}
+        strokeLinejoin="round"
+        fill={inks.paper}
+      >
         {text}
       </Text>
       <Text {...common} fill={inks.ink}>

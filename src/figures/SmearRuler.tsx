@@ -33,7 +33,14 @@ export function SmearRuler({
           <Svg width={widthPx} height={ROW_PX} aria-hidden>
             <Rect x={0} y={4} width={x(part.circles)} height={6} fill={inks.ink} />
             {Object.values(GRADE_LIMIT_CIRCLES).map((limit) => (
-              <Line key={limit} x1={x(limit)} x2={x(limit)} y1={0} y2={ROW_PX} stroke={inks.quiet} />
+              <Line
+                key={limit}
+                x1={x(limit)}
+                x2={x(limit)}
+                y1={0}
+                y2={ROW_PX}
+                stroke={inks.quiet}
+              />
             ))}
           </Svg>
         </View>

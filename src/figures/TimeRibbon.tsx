@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import { View } from 'react-native';
-import { G, Line, Path, Rect, Svg } from 'react-native-svg';
+import { Line, Path, Rect, Svg } from 'react-native-svg';
 import type { LightSeries } from '@/core';
 import { SlideArea } from '@/ui/Slider';
 import { useInks, type Inks } from '@/ui/theme';
@@ -10,6 +10,8 @@ import { toneOfEv } from './tone';
 export interface RibbonEvent {
   readonly timeMs: number;
   readonly name: string;
+  /** Sunrise, sunset and noon, which are named before the twilights. */
+  readonly main: boolean;
 }
 
 /** Hours as a strip whose tone is the light on the subject, with what happens written on it. */
@@ -51,7 +53,21 @@ function toneSpans(ribbon: Ribbon, widthPx: number, inks: Inks): Span[] {
   });
 }
 
-const LABEL_WIDTH_PX = 66;
+const LETTER_PX = 6.6;
+
+/** Names of events that fit beside each other; rise and set before the twilights. */
+function labelled(events: readonly RibbonEvent[], widthPx: number, xOf: (ms: number) => number) {
+  const placed: { readonly text: string; readonly x: number; readonly half: number }[] = [];
+  const byWeight = [...events].sort((a, b) => Number(b.main) - Number(a.main));
+  for (const { name, timeMs } of byWeight) {
+    const half = (name.length * LETTER_PX) / 2 + 4;
+    const x = Math.max(half, Math.min(widthPx - half, xOf(timeMs)));
+    if (placed.every((other) => Math.abs(other.x - x) > other.half + half)) {
+      placed.push({ text: name, x, half });
+    }
+  }
+  return placed;
+}
 
 const RibbonDrawing = memo(function RibbonDrawing({
   ribbon,
@@ -64,15 +80,37 @@ const RibbonDrawing = memo(function RibbonDrawing({
   const xOf = (ms: number) => ((ms - ribbon.fromMs) / (ribbon.toMs - ribbon.fromMs)) * widthPx;
   const spans = useMemo(() => toneSpans(ribbon, widthPx, inks), [ribbon, widthPx, inks]);
   const bottom = STRIP_TOP_PX + STRIP_PX;
-  let lastLabelX = -LABEL_WIDTH_PX;
+  const labels = labelled(ribbon.events, widthPx, xOf);
   return (
     <Svg width={widthPx} height={HEIGHT_PX} aria-hidden>
       {spans.map((span) => (
-        <Rect key={span.x} x={span.x} y={STRIP_TOP_PX} width={span.width} height={STRIP_PX} fill={span.tone} />
+        <Rect
+          key={span.x}
+          x={span.x}
+          y={STRIP_TOP_PX}
+          width={span.width}
+          height={STRIP_PX}
+          fill={span.tone}
+        />
       ))}
-      <Rect x={0.5} y={STRIP_TOP_PX} width={widthPx - 1} height={STRIP_PX} fill="none" stroke={inks.ink} />
+      <Rect
+        x={0.5}
+        y={STRIP_TOP_PX}
+        width={widthPx - 1}
+        height={STRIP_PX}
+        fill="none"
+        stroke={inks.ink}
+      />
       {[ribbon.startMs, ribbon.endMs].map((ms) => (
-        <Line key={ms} x1={xOf(ms)} x2={xOf(ms)} y1={STRIP_TOP_PX - 6} y2={bottom + 6} stroke={inks.ink} strokeWidth={2.5} />
+        <Line
+          key={ms}
+          x1={xOf(ms)}
+          x2={xOf(ms)}
+          y1={STRIP_TOP_PX - 6}
+          y2={bottom + 6}
+          stroke={inks.ink}
+          strokeWidth={2.5}
+        />
       ))}
       {ribbon.shortFromMs !== undefined ? (
         <Line
@@ -85,18 +123,26 @@ const RibbonDrawing = memo(function RibbonDrawing({
           strokeDasharray="5 3"
         />
       ) : null}
-      {ribbon.lampsFromMs !== undefined ? <LampDiamond x={xOf(ribbon.lampsFromMs)} inks={inks} /> : null}
+      {ribbon.lampsFromMs !== undefined ? (
+        <LampDiamond x={xOf(ribbon.lampsFromMs)} inks={inks} />
+      ) : null}
       {ribbon.events.map((event) => {
         const x = xOf(event.timeMs);
-        const free = x - lastLabelX >= LABEL_WIDTH_PX;
-        if (free) lastLabelX = x;
         return (
-          <G key={event.name}>
-            <Line x1={x} x2={x} y1={STRIP_TOP_PX - 3} y2={bottom} stroke={inks.ink} strokeDasharray="2 2" />
-            {free ? <HaloText x={x} y={HEIGHT_PX - 4} text={event.name} inks={inks} withinPx={widthPx} /> : null}
-          </G>
+          <Line
+            key={event.name}
+            x1={x}
+            x2={x}
+            y1={STRIP_TOP_PX - 3}
+            y2={bottom}
+            stroke={inks.ink}
+            strokeDasharray="2 2"
+          />
         );
       })}
+      {labels.map(({ text, x }) => (
+        <HaloText key={text} x={x} y={HEIGHT_PX - 4} text={text} inks={inks} withinPx={widthPx} />
+      ))}
     </Svg>
   );
 });
@@ -145,7 +191,15 @@ export function TimeRibbon({
           <View style={{ width: widthPx, height: HEIGHT_PX }}>
             <RibbonDrawing ribbon={ribbon} widthPx={widthPx} />
             <Svg width={widthPx} height={HEIGHT_PX} style={{ position: 'absolute' }} aria-hidden>
-              <Rect x={x - 3} y={STRIP_TOP_PX - 4} width={6} height={STRIP_PX + 8} fill={inks.signal} stroke={inks.paper} strokeWidth={1.5} />
+              <Rect
+                x={x - 3}
+                y={STRIP_TOP_PX - 4}
+                width={6}
+                height={STRIP_PX + 8}
+                fill={inks.signal}
+                stroke={inks.paper}
+                strokeWidth={1.5}
+              />
               <Rect x={labelX - 24} y={0} width={48} height={20} fill={inks.signal} />
               <HandleTime x={labelX} text={clock(atMs)} inks={inks} />
             </Svg>
@@ -156,6 +210,23 @@ export function TimeRibbon({
   );
 }
 
-function HandleTime({ x, text, inks }: { readonly x: number; readonly text: string; readonly inks: Inks }) {
-  return <HaloText x={x} y={15} text={text} inks={{ ...inks, paper: inks.signal, ink: inks.paper }} strong withinPx={1e6} />;
+function HandleTime({
+  x,
+  text,
+  inks,
+}: {
+  readonly x: number;
+  readonly text: string;
+  readonly inks: Inks;
+}) {
+  return (
+    <HaloText
+      x={x}
+      y={15}
+      text={text}
+      inks={{ ...inks, paper: inks.signal, ink: inks.paper }}
+      strong
+      withinPx={1e6}
+    />
+  );
 }

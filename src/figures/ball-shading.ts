@@ -19,7 +19,12 @@ const DARKEST_STOPS = 3.5;
  * Tone of a point on the ball as the camera sees it: 0 as bright as the ball gets, 1 dark.
  * @param right −1 to 1 across the ball, @param up −1 to 1, within the unit circle
  */
-export function ballTone(light: BallLight, right: number, up: number, brightestLux: number): number {
+export function ballTone(
+  light: BallLight,
+  right: number,
+  up: number,
+  brightestLux: number,
+): number {
   const lux = ballLux(light, right, up);
   return Math.min(1, Math.max(0, Math.log2(brightestLux / lux) / DARKEST_STOPS));
 }
@@ -63,9 +68,7 @@ export function ballStrokes(light: BallLight): readonly Stroke[] {
       up,
     }));
   });
-  const brightest = Math.max(
-    ...places.flat().map(({ right, up }) => ballLux(light, right, up)),
-  );
+  const brightest = Math.max(...places.flat().map(({ right, up }) => ballLux(light, right, up)));
   const fullest = (1 / STROKES) * 0.92;
   return places.map((row) => ({
     points: row.map(({ right, up }) => ({

@@ -40,7 +40,11 @@ export function planScale(
 }
 
 /** "M1 2L3 4" through points in metres. */
-export function pathThrough(points: readonly Point2[], { toPx }: PlanScale, closed = false): string {
+export function pathThrough(
+  points: readonly Point2[],
+  { toPx }: PlanScale,
+  closed = false,
+): string {
   const steps = points.map((point) => {
     const { x, y } = toPx(point);
     return `${x.toFixed(1)} ${y.toFixed(1)}`;

@@ -24,7 +24,8 @@ const refuse = (reason: string): Parsed<Shoot> => ({ ok: false, reason });
 
 /** Reads a file whole or refuses it with the field that is wrong; changes nothing. */
 export function readShootFile(text: string): Parsed<Shoot> {
-  if (text.length > LARGEST_FILE_BYTES) return refuse('the file is over 2 MB; no shoot is so large');
+  if (text.length > LARGEST_FILE_BYTES)
+    return refuse('the file is over 2 MB; no shoot is so large');
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -35,7 +36,9 @@ export function readShootFile(text: string): Parsed<Shoot> {
     return refuse(`format: must be "${SHOOT_FILE_FORMAT}"; this is no Bright Perch shoot`);
   }
   if (raw.format !== SHOOT_FILE_FORMAT) {
-    return refuse(`format: must be "${SHOOT_FILE_FORMAT}", not ${JSON.stringify(raw.format).slice(0, 60)}`);
+    return refuse(
+      `format: must be "${SHOOT_FILE_FORMAT}", not ${JSON.stringify(raw.format).slice(0, 60)}`,
+    );
   }
   const parsed = parseRecord(raw.shoot, {
     schema: shootSchema,

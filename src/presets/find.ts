@@ -4,7 +4,8 @@ import { SUBJECTS, type SubjectPreset } from './subjects';
 
 function find<T extends { readonly id: string }>(list: readonly T[], what: string, id: string): T {
   const found = list.find((entry) => entry.id === id);
-  if (!found) throw new RangeError(`${what} ${id}: must be one of ${list.map((e) => e.id).join(', ')}`);
+  if (!found)
+    throw new RangeError(`${what} ${id}: must be one of ${list.map((e) => e.id).join(', ')}`);
   return found;
 }
 

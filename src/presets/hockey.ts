@@ -83,7 +83,11 @@ function endLines(end: 1 | -1): GroundLine[] {
 }
 
 export const HOCKEY_LINES: readonly GroundLine[] = [
-  { name: 'boundary', points: [...HOCKEY_BOUNDARY, HOCKEY_BOUNDARY[0] as Point2], weight: 'boundary' },
+  {
+    name: 'boundary',
+    points: [...HOCKEY_BOUNDARY, HOCKEY_BOUNDARY[0] as Point2],
+    weight: 'boundary',
+  },
   { name: 'centre line', points: across(0), weight: 'marking' },
   ...endLines(1),
   ...endLines(-1),

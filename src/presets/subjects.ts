@@ -77,11 +77,8 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     name: 'Kingfisher on the perch',
     heightM: 0.17,
     depthM: 0.08,
-    speedMs: 0.05,
-    parts: [
-      torso(0.07),
-      { ...torso(0.14), name: 'head', aheadM: 0.02, bodyShare: 3 },
-    ],
+    speedMs: 0.1,
+    parts: [torso(0.07), { ...torso(0.14), name: 'head', aheadM: 0.02, bodyShare: 4 }],
   },
   {
     id: 'kingfisher-dive',

@@ -76,7 +76,13 @@ export function newHockeyShoot(brief: ShootBrief, id: string, now: string): Shoo
 
 /** The same shoot with a new name and pace of its own. */
 export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
-  return { ...shoot, id, title: `${shoot.title} (copy)`.slice(0, 120), createdAt: now, updatedAt: now };
+  return {
+    ...shoot,
+    id,
+    title: `${shoot.title} (copy)`.slice(0, 120),
+    createdAt: now,
+    updatedAt: now,
+  };
 }
 
 /** The shoot with its whole ground turned about the origin to another true bearing. */

@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 
 /** A record read, or the reason it can't be, with the field named. */
-export type Parsed<T> = { readonly ok: true; readonly record: T } | { readonly ok: false; readonly reason: string };
+export type Parsed<T> =
+  { readonly ok: true; readonly record: T } | { readonly ok: false; readonly reason: string };
 
 type Migration = (older: Record<string, unknown>) => unknown;
 
@@ -11,7 +12,11 @@ export function firstProblem(error: z.ZodError): string {
   if (!issue) return 'unreadable';
   const path = issue.path.reduce<string>(
     (soFar, key) =>
-      typeof key === 'number' ? `${soFar}[${key}]` : soFar ? `${soFar}.${String(key)}` : String(key),
+      typeof key === 'number'
+        ? `${soFar}[${key}]`
+        : soFar
+          ? `${soFar}.${String(key)}`
+          : String(key),
     '',
   );
   return path ? `${path}: ${issue.message}` : issue.message;
@@ -20,7 +25,11 @@ export function firstProblem(error: z.ZodError): string {
 /** Lifts an older record through its migrations and checks it whole. */
 export function parseRecord<T>(
   raw: unknown,
-  { schema, version, migrations }: { schema: z.ZodType<T>; version: number; migrations: readonly Migration[] },
+  {
+    schema,
+    version,
+    migrations,
+  }: { schema: z.ZodType<T>; version: number; migrations: readonly Migration[] },
 ): Parsed<T> {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
     return { ok: false, reason: 'not a record' };
@@ -44,12 +53,18 @@ export function parseRecord<T>(
       ? { ok: true, record: checked.data }
       : { ok: false, reason: firstProblem(checked.error) };
   } catch (error) {
-    return { ok: false, reason: `version ${from}: could not be brought up to date (${String(error)})` };
+    return {
+      ok: false,
+      reason: `version ${from}: could not be brought up to date (${String(error)})`,
+    };
   }
 }
 
 /** As {@link parseRecord}, from text. */
-export function parseRecordText<T>(text: string, kind: Parameters<typeof parseRecord<T>>[1]): Parsed<T> {
+export function parseRecordText<T>(
+  text: string,
+  kind: Parameters<typeof parseRecord<T>>[1],
+): Parsed<T> {
   let raw: unknown;
   try {
     raw = JSON.parse(text);

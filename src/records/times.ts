@@ -21,29 +21,34 @@ export const clockOf = (ms: number, timeZone: string): string =>
 export const dayOf = (localMinute: string): string =>
   DateTime.fromISO(localMinute).setLocale('en-GB').toFormat('cccc d LLLL yyyy');
 
-export interface ShootTimes {
+/** A shoot's hours as moments. */
+export interface ShootHours {
   readonly startMs: number;
   readonly endMs: number;
   /** The ends of the time ribbon: start and end with a margin. */
   readonly fromMs: number;
   readonly toMs: number;
-  readonly atMs: number;
   readonly lampsFromMs?: number;
 }
 
-export function timesOf(shoot: Shoot): ShootTimes {
-  const { timeZone } = shoot.place;
-  const startMs = msOf(shoot.startLocal, timeZone);
-  const endMs = msOf(shoot.endLocal, timeZone);
-  const fromMs = startMs - MARGIN_MINUTES * 60_000;
-  const toMs = endMs + MARGIN_MINUTES * 60_000;
-  const { lampsFromLocal } = shoot.light;
+export function hoursOf({
+  startLocal,
+  endLocal,
+  place: { timeZone },
+  light: { lampsFromLocal },
+}: Pick<Shoot, 'startLocal' | 'endLocal' | 'place' | 'light'>): ShootHours {
+  const startMs = msOf(startLocal, timeZone);
+  const endMs = msOf(endLocal, timeZone);
   return {
     startMs,
     endMs,
-    fromMs,
-    toMs,
-    atMs: Math.min(toMs, Math.max(fromMs, msOf(shoot.atLocal, timeZone))),
+    fromMs: startMs - MARGIN_MINUTES * 60_000,
+    toMs: endMs + MARGIN_MINUTES * 60_000,
     ...(lampsFromLocal && { lampsFromMs: msOf(lampsFromLocal, timeZone) }),
   };
+}
+
+/** The moment being looked at, kept within the ribbon. */
+export function atMsOf({ atLocal, place }: Shoot, { fromMs, toMs }: ShootHours): number {
+  return Math.min(toMs, Math.max(fromMs, msOf(atLocal, place.timeZone)));
 }

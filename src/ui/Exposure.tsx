@@ -1,32 +1,34 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from './Text';
 
-const SIZES = {
-  large: { main: '', numerator: 'text-[26px] leading-[34px]', word: 'text-[15px]' },
-  small: {
-    main: 'text-[24px] leading-[28px]',
-    numerator: 'text-[15px] leading-[19px]',
-    word: 'text-[12px]',
-  },
-} as const;
+/** Mean width of a figure, the raised 1, the word ISO and the gaps, in ems of the headline. */
+const FIGURE_EM = 0.56;
+const BESIDE_FIGURES_EM = 2.3;
+
+/** The largest size at which shutter, aperture and ISO stand on one line. */
+export function headlinePx(labels: readonly string[], widthPx: number, largestPx: number): number {
+  const figures = labels.join('').replace(/^1\/|f|ISO |\s/g, '').length;
+  return Math.min(largestPx, Math.floor(widthPx / (figures * FIGURE_EM + BESIDE_FIGURES_EM)));
+}
 
 /** "1/1250" with a small raised numerator, so that the figure that matters is the largest. */
-function Shutter({ label, size }: { readonly label: string; readonly size: keyof typeof SIZES }) {
-  const { main, numerator } = SIZES[size];
+function Shutter({ label, px }: { readonly label: string; readonly px: number }) {
+  const size = { fontSize: px, lineHeight: px * 1.1 };
   const fraction = /^1\/(\d+)$/.exec(label);
   if (!fraction) {
     return (
-      <Text kind="headline" className={main}>
+      <Text kind="headline" style={size}>
         {label}
       </Text>
     );
   }
   return (
     <View className="flex-row items-start">
-      <Text kind="headline" className={numerator}>
+      <Text kind="headline" style={{ fontSize: px * 0.58, lineHeight: px * 0.72 }}>
         1
       </Text>
-      <Text kind="headline" className={main}>
+      <Text kind="headline" style={size}>
         /{fraction[1]}
       </Text>
     </View>
@@ -38,30 +40,33 @@ export function Exposure({
   shutter,
   aperture,
   iso,
-  size = 'large',
+  largestPx = 46,
 }: {
   /** As engraved: "1/1250", "f/2.8", "ISO 3200". */
   readonly shutter: string;
   readonly aperture: string;
   readonly iso: string;
-  readonly size?: keyof typeof SIZES;
+  readonly largestPx?: number;
 }) {
-  const { main, word } = SIZES[size];
+  const [widthPx, setWidthPx] = useState(340);
+  const px = headlinePx([shutter, aperture, iso], widthPx, largestPx);
+  const size = { fontSize: px, lineHeight: px * 1.1 };
   return (
     <View
       role="img"
       aria-label={`${shutter}, ${aperture}, ${iso}`}
+      onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
       className="flex-row items-end justify-between"
     >
-      <Shutter label={shutter} size={size} />
-      <Text kind="headline" className={main}>
-        <Text kind="headline" className={`${main} font-normal italic`}>
+      <Shutter label={shutter} px={px} />
+      <Text kind="headline" style={size} numberOfLines={1}>
+        <Text kind="headline" className="font-normal italic" style={size}>
           f
         </Text>
         /{aperture.replace('f/', '')}
       </Text>
-      <Text kind="headline" className={main}>
-        <Text kind="label" className={word}>
+      <Text kind="headline" style={size} numberOfLines={1}>
+        <Text kind="label" style={{ fontSize: Math.max(11, px * 0.33) }}>
           ISO{' '}
         </Text>
         {iso.replace('ISO ', '')}

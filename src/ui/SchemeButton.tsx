@@ -9,7 +9,10 @@ export function SchemeButton() {
   const inks = useInks();
   const Icon = scheme === 'dark' ? Sun : Moon;
   return (
-    <IconButton label={scheme === 'dark' ? 'Show by day' : 'Show dark, for the hide'} onPress={toggle}>
+    <IconButton
+      label={scheme === 'dark' ? 'Show by day' : 'Show dark, for the hide'}
+      onPress={toggle}
+    >
       <Icon color={inks.ink} size={22} />
     </IconButton>
   );

@@ -1,4 +1,4 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { onKeys } from './keys';
@@ -40,14 +40,9 @@ export function SlideArea({
   readonly children: (widthPx: number) => ReactNode;
 }) {
   const [widthPx, setWidthPx] = useState(0);
-  const last = useRef(value);
-  last.current = value;
   const put = (wanted: number) => {
     const stepped = Math.min(max, Math.max(min, min + Math.round((wanted - min) / step) * step));
-    if (stepped !== last.current) {
-      last.current = stepped;
-      onChange(stepped);
-    }
+    if (stepped !== value) onChange(stepped);
   };
   const putAt = (x: number) => {
     if (widthPx > 0) put(min + (x / widthPx) * (max - min));

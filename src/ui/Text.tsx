@@ -4,6 +4,7 @@ const KINDS = {
   headline: 'font-figures text-headline font-semibold',
   title: 'font-figures text-title font-semibold',
   figure: 'font-figures text-figure font-semibold',
+  place: 'font-figures text-[19px] leading-[22px] font-semibold',
   body: 'font-body text-body',
   strong: 'font-body text-body font-semibold',
   small: 'font-body text-small',

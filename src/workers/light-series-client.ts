@@ -34,7 +34,10 @@ export async function requestLightSeries(
   const cancel = () => void running.service.cancel(id);
   signal.addEventListener('abort', cancel, { once: true });
   try {
-    const reply = await Promise.race([running.service.lightSeries({ ...request, id }), running.broken]);
+    const reply = await Promise.race([
+      running.service.lightSeries({ ...request, id }),
+      running.broken,
+    ]);
     if (reply.kind === 'done') return reply.series;
     if (reply.kind === 'cancelled') throw new DOMException('cancelled', 'AbortError');
     throw new Error(reply.reason);

@@ -1,4 +1,5 @@
 export {
+  evNeededFor,
   SCHOOLS,
   solveExposure,
   type BudgetLine,

@@ -76,7 +76,10 @@ export interface ExposurePlan {
   readonly stopsBright: number;
   /** Stops from the settings to the light's two ends: dark end negative, bright end positive. */
   readonly ends: { readonly dark: number; readonly bright: number };
-  readonly noise: { readonly stopsAboveBase: number; readonly level: keyof IsoLandmarks | 'beyond' };
+  readonly noise: {
+    readonly stopsAboveBase: number;
+    readonly level: keyof IsoLandmarks | 'beyond';
+  };
   readonly smear?: readonly PartSmear[];
   readonly depth?: DepthOfField;
   readonly budget: readonly BudgetLine[];
@@ -176,13 +179,18 @@ function waysOut(
 ): WayOut[] {
   if (stopsShort <= 0) return [];
   const { camera, lens, demands } = request;
-  const openRoom = 2 * Math.log2(start.aperture / nearestMark('aperture', lens.widestAperture).value);
+  const openRoom =
+    2 * Math.log2(start.aperture / nearestMark('aperture', lens.widestAperture).value);
   const isoRoom = isoStops(camera.iso.last) - isoStops(camera.iso.usable);
   const ways: WayOut[] = [
     { lever: 'aperture', room: openRoom, at: (s: number) => start.aperture * 2 ** (-s / 2) },
     { lever: 'lift', room: demands.liftStops, at: (s: number) => s },
     { lever: 'iso', room: isoRoom, at: (s: number) => camera.iso.usable * 2 ** s },
-    { lever: 'shutter', room: Math.log2(LONGEST_SHUTTER_S / start.shutterS), at: (s: number) => start.shutterS * 2 ** s },
+    {
+      lever: 'shutter',
+      room: Math.log2(LONGEST_SHUTTER_S / start.shutterS),
+      at: (s: number) => start.shutterS * 2 ** s,
+    },
   ].map(({ lever, room, at }) => {
     const stops = Math.min(Math.max(0, room), stopsShort);
     return { lever: lever as Lever, stops, value: at(stops) };
@@ -208,7 +216,7 @@ function checkRequest({ ev, demands, camera, lens, school }: ExposureRequest): v
 }
 
 /** Shutter and aperture on the dials that meet the demands, light or no light. */
-function demanded({ demands, camera, lens }: ExposureRequest) {
+function demanded({ demands, camera, lens }: Omit<ExposureRequest, 'ev'>) {
   const wanted = Math.max(demands.shutterS, camera.fastestShutterS);
   const widest = nearestMark('aperture', lens.widestAperture).value;
   const forDepth =
@@ -221,10 +229,15 @@ function demanded({ demands, camera, lens }: ExposureRequest) {
   };
 }
 
+/** Light that the demanded shutter and aperture need at the body's highest usable ISO, as EV. */
+export function evNeededFor(request: Omit<ExposureRequest, 'ev'>): number {
+  return evOf({ ...demanded(request), iso: request.camera.iso.usable });
+}
+
 function solveFor(request: ExposureRequest): ExposurePlan {
   const { ev, demands, camera, lens, school, motion, focus } = request;
   const start = demanded(request);
-  const evNeeded = evOf({ ...start, iso: camera.iso.usable });
+  const evNeeded = evNeededFor(request);
   const balance = ev.expected - evNeeded;
   const need = evOf({ ...start, iso: 100 }) - ev.expected;
   const given = give(request, start.shutterS, need);
@@ -265,7 +278,11 @@ function solveFor(request: ExposureRequest): ExposurePlan {
             : 'widest of the lens',
       },
       { lever: 'iso', stops: isoStops(iso), ruledBy: noiseLevel(iso, camera.iso) },
-      { lever: 'lift', stops: ev.expected < exposed ? Math.min(given.lift, exposed - ev.expected) : 0, ruledBy: 'allowed lift' },
+      {
+        lever: 'lift',
+        stops: ev.expected < exposed ? Math.min(given.lift, exposed - ev.expected) : 0,
+        ruledBy: 'allowed lift',
+      },
     ],
     waysOut: waysOut(request, start, stopsShort),
   };

@@ -113,7 +113,10 @@ export function daylight({
     return daylightUnder(sunAltitudeDeg, oneOf('sky', sky, ['clear', 'partly', 'overcast']));
   }
   within('sky', sky, 0, 1);
-  const [from, to] = sky <= CLOUD_FRACTION.partly ? (['clear', 'partly'] as const) : (['partly', 'overcast'] as const);
+  const [from, to] =
+    sky <= CLOUD_FRACTION.partly
+      ? (['clear', 'partly'] as const)
+      : (['partly', 'overcast'] as const);
   const share = (sky - CLOUD_FRACTION[from]) / (CLOUD_FRACTION[to] - CLOUD_FRACTION[from]);
   return mix(daylightUnder(sunAltitudeDeg, from), daylightUnder(sunAltitudeDeg, to), share);
 }

@@ -1,11 +1,6 @@
 import { nonEmpty } from '../check';
 import { projector } from './projection';
-import {
-  deliveredCircleMm,
-  GRADE_LIMIT_CIRCLES,
-  worstStreak,
-  type Motion,
-} from './smear';
+import { deliveredCircleMm, GRADE_LIMIT_CIRCLES, worstStreak, type Motion } from './smear';
 import type { MovingPart, PartRole } from './subject';
 
 export type GradeDemand = Readonly<Record<PartRole, keyof typeof GRADE_LIMIT_CIRCLES>>;

@@ -2,7 +2,13 @@ import { above, nonEmpty } from '../check';
 import { pixelPitchMm, sensorDiagonalMm } from '../optics/sensor';
 import { length, subtract, type Point2, type Point3 } from '../site/vector';
 import { projector, type Camera, type Project } from './projection';
-import { partTrack, type MovingPart, type MovingSubject, type PartTrack, type Path } from './subject';
+import {
+  partTrack,
+  type MovingPart,
+  type MovingSubject,
+  type PartTrack,
+  type Path,
+} from './subject';
 
 /** Blur in the delivered picture: still ≤ 1, crisp ≤ 2, slight ≤ 5 circles, plain above. */
 export type Grade = 'still' | 'crisp' | 'slight' | 'plain';

@@ -59,7 +59,10 @@ export function partTrack(
   finite('headingDeg', headingDeg);
   const ahead = alongBearing(headingDeg);
   const left = alongBearing(headingDeg - 90);
-  const offset = add(add(scale(ahead, part.aheadM), scale(left, part.leftM)), point3(0, 0, part.upM));
+  const offset = add(
+    add(scale(ahead, part.aheadM), scale(left, part.leftM)),
+    point3(0, 0, part.upM),
+  );
   const start = add(position, offset);
   const velocity = scale(alongBearing(headingDeg, climbDeg), subject.speedMs * part.bodyShare);
   const straight: PartTrack = (timeS) => add(start, scale(velocity, timeS));

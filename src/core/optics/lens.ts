@@ -35,7 +35,8 @@ export function widestApertureAt(lens: Lens, focalMm: number): number {
 }
 
 /** Light a converter costs in stops, 2·log2(factor); marked 1 for 1.4× and 2 for 2×. */
-export const converterLossStops = (factor: number): number => 2 * Math.log2(within('factor', factor, 1, 3));
+export const converterLossStops = (factor: number): number =>
+  2 * Math.log2(within('factor', factor, 1, 3));
 
 /**
  * The lens with a converter behind it: focal lengths and aperture numbers times the factor,

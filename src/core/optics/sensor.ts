@@ -25,6 +25,9 @@ export const frameHeightMm = (sensor: Sensor, orientation: FrameOrientation): nu
 /**
  * Circle of confusion in mm: the sensor's diagonal/1500 (common practice), or two pixel pitches.
  */
-export function circleOfConfusionMm(sensor: Sensor, rule: 'diagonal' | 'pixel' = 'diagonal'): number {
+export function circleOfConfusionMm(
+  sensor: Sensor,
+  rule: 'diagonal' | 'pixel' = 'diagonal',
+): number {
   return rule === 'pixel' ? 2 * pixelPitchMm(sensor) : sensorDiagonalMm(sensor) / 1500;
 }

@@ -170,7 +170,9 @@ export function parseShutter(text: string): number {
   const engravings = (['third', 'half', 'whole'] as const).map((dial) =>
     nearestMark('shutter', said, 'nearest', dial),
   );
-  return engravings.find((mark) => Math.abs(secondsSaid(mark.label) / said - 1) < 1e-6)?.value ?? said;
+  return (
+    engravings.find((mark) => Math.abs(secondsSaid(mark.label) / said - 1) < 1e-6)?.value ?? said
+  );
 }
 
 /** The engraved time nearest to `shutterS`: "1/1600", "2 s". */

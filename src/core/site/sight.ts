@@ -13,7 +13,9 @@ export interface SightLine {
 export function sightLine(camera: Point3, subject: Point3): SightLine {
   const distanceM = length(subtract(subject, camera));
   if (!(distanceM > 0)) {
-    throw new RangeError(`distanceM ${distanceM}: must be above 0, camera and subject are one point`);
+    throw new RangeError(
+      `distanceM ${distanceM}: must be above 0, camera and subject are one point`,
+    );
   }
   return {
     distanceM,

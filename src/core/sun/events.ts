@@ -1,4 +1,10 @@
-import { Body, SearchAltitude, SearchHourAngle, SearchRiseSet, type Observer } from 'astronomy-engine';
+import {
+  Body,
+  SearchAltitude,
+  SearchHourAngle,
+  SearchRiseSet,
+  type Observer,
+} from 'astronomy-engine';
 import { DateTime } from 'luxon';
 import { observerAt, type Place } from './position';
 

@@ -38,7 +38,10 @@ export function NewShootScreen() {
           New shoot
         </Heading>
       </View>
-      <ScrollView role="main" contentContainerClassName="mx-auto w-full max-w-[560px] gap-3 p-4 pb-10">
+      <ScrollView
+        role="main"
+        contentContainerClassName="mx-auto w-full max-w-[560px] gap-3 p-4 pb-10"
+      >
         <View className="border-b border-line pb-2">
           <Text kind="label" ink="quiet">
             Ground

@@ -106,9 +106,7 @@ export function GroundStep() {
             name="Sharp in depth"
             value={
               seen.answer.exposure.depth
-                ? smallLength(
-                    seen.answer.exposure.depth.farM - seen.answer.exposure.depth.nearM,
-                  )
+                ? smallLength(seen.answer.exposure.depth.farM - seen.answer.exposure.depth.nearM)
                 : ''
             }
           />

@@ -27,7 +27,7 @@ const MINUTE_MS = 60_000;
 /** Sky and lamps, and what the sun does during the shoot. */
 export function LightStep() {
   const { plan, update } = useShootPage();
-  const { shoot, seen, times, clock, ribbon } = plan;
+  const { shoot, seen, hours, clock, ribbon } = plan;
   const changeLight = (light: Partial<typeof shoot.light>) =>
     update((current) => ({ ...current, light: { ...current.light, ...light } }));
   const lampLevel = LAMPS.find(({ value }) => LAMP_LEVELS_LUX[value] === shoot.light.lampLux);
@@ -67,12 +67,12 @@ export function LightStep() {
           />
           <Slider
             label="Lamps on from"
-            value={times.lampsFromMs ?? times.startMs}
-            min={times.fromMs}
-            max={times.toMs}
+            value={hours.lampsFromMs ?? hours.startMs}
+            min={hours.fromMs}
+            max={hours.toMs}
             step={5 * MINUTE_MS}
             bigStep={30 * MINUTE_MS}
-            valueText={clock(times.lampsFromMs ?? times.startMs)}
+            valueText={clock(hours.lampsFromMs ?? hours.startMs)}
             onChange={(ms) =>
               changeLight({ lampsFromLocal: localMinuteOf(ms, shoot.place.timeZone) })
             }

@@ -104,7 +104,7 @@ export function AnswerPanel() {
       {onFieldOfPlay(template, bearingDeg, view.position) ? (
         <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
       ) : null}
-      <Box className="flex-row items-center gap-3 border-t border-line pt-2">
+      <Box className="flex-row items-start gap-3 border-t border-line pt-2">
         <Ball view={view} answer={answer} />
         <Fact
           name="On the face"

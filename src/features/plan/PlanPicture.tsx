@@ -1,10 +1,11 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import ZoomIn from 'lucide-react-native/icons/zoom-in';
 import ZoomOut from 'lucide-react-native/icons/zoom-out';
 import type { Point2 } from '@/core';
-import { GroundPlan, type PlanLight } from '@/figures/GroundPlan';
+import { GroundPlan } from '@/figures/GroundPlan';
+import type { PlanLight } from '@/figures/plan-types';
 import { planScale, type PlanScale } from '@/figures/plan-scale';
 import type { Position } from '@/records/shoot';
 import { IconButton } from '@/ui/Button';
@@ -46,12 +47,12 @@ export function PlanPicture() {
   const Icon = close ? ZoomOut : ZoomIn;
   const position = drawing.positions.find((entry) => entry.chosen);
 
-  const place = (point: Point2) =>
+  const shift = (eastM: number, northM: number) =>
     update((current) => ({
       ...current,
       positions: current.positions.map((entry: Position) =>
         entry.id === current.choice.positionId
-          ? { ...entry, x: clamp(point.x), y: clamp(point.y) }
+          ? { ...entry, x: clamp(entry.x + eastM), y: clamp(entry.y + northM) }
           : entry,
       ),
     }));
@@ -66,11 +67,7 @@ export function PlanPicture() {
       {size.width > 0 ? (
         <GroundPlan
           drawing={drawing}
-          light={
-            seen.ok
-              ? planLight(shoot, seen.answer.light)
-              : NO_LIGHT
-          }
+          light={seen.ok ? planLight(shoot, seen.answer.light) : NO_LIGHT}
           sight={seen.ok ? planSight(seen.view) : undefined}
           scale={scale}
           widthPx={size.width}
@@ -88,7 +85,7 @@ export function PlanPicture() {
           }
           point={position}
           scale={scale}
-          onMove={place}
+          onShift={shift}
           onHold={(held) => setHeldScale(held ? scale : undefined)}
         />
       ) : null}
@@ -109,35 +106,26 @@ function PositionHandle({
   about,
   point,
   scale,
-  onMove,
+  onShift,
   onHold,
 }: {
   readonly name: string;
   readonly about: string;
   readonly point: Point2;
   readonly scale: PlanScale;
-  readonly onMove: (point: Point2) => void;
+  readonly onShift: (eastM: number, northM: number) => void;
   readonly onHold: (held: boolean) => void;
 }) {
-  const start = useRef<Point2>(point);
   const { x, y } = scale.toPx(point);
   const drag = Gesture.Pan()
     .runOnJS(true)
     .minDistance(0)
-    .onBegin(() => {
-      start.current = { x: point.x, y: point.y };
-      onHold(true);
-    })
-    .onUpdate(({ translationX, translationY }) =>
-      onMove({
-        x: start.current.x + translationX / scale.pxPerM,
-        y: start.current.y - translationY / scale.pxPerM,
-      }),
-    )
+    .onBegin(() => onHold(true))
+    .onChange(({ changeX, changeY }) => onShift(changeX / scale.pxPerM, -changeY / scale.pxPerM))
     .onFinalize(() => onHold(false));
   const step = (east: number, north: number) => (press: { shiftKey: boolean }) => {
     const by = press.shiftKey ? BIG_STEP_M : STEP_M;
-    onMove({ x: point.x + east * by, y: point.y + north * by });
+    onShift(east * by, north * by);
   };
   return (
     <GestureDetector gesture={drag} touchAction="none">

@@ -1,7 +1,7 @@
 import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { useMemo, type ReactNode } from 'react';
-import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import { Pressable, ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { DEMO_SHOOTS } from '@/demo';
 import { TimeRibbon } from '@/figures/TimeRibbon';
@@ -11,14 +11,14 @@ import { localMinuteOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
+import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useInks } from '@/ui/theme';
+import { useIsWide } from '@/ui/use-is-wide';
 import { AnswerPanel } from './AnswerPanel';
 import { PlanPicture } from './PlanPicture';
 import { ShootContext, useShootPage } from './ShootContext';
 import { STEPS } from './steps';
 import { usePlan } from './use-plan';
-
-const WIDE_FROM_PX = 1000;
 
 /** One shoot: plan, answer and time, around the step that is open. */
 export function ShootScreen() {
@@ -58,7 +58,7 @@ function PlanSkeleton() {
 function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const { update } = useShootActions();
   const plan = usePlan(shoot);
-  const { width } = useWindowDimensions();
+  const wide = useIsWide();
   const page = useMemo(
     () => ({ plan, update: (change: (current: Shoot) => Shoot) => void update(shoot.id, change) }),
     [plan, update, shoot.id],
@@ -68,7 +68,7 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
       <Head>
         <title>{`${shoot.title} · Bright Perch`}</title>
       </Head>
-      {width >= WIDE_FROM_PX ? <WideLayout /> : <PhoneLayout />}
+      {wide ? <WideLayout /> : <PhoneLayout />}
     </ShootContext.Provider>
   );
 }
@@ -84,7 +84,7 @@ function TopBar() {
         <IconButton label="All shoots" onPress={() => router.navigate('/')}>
           <ArrowLeft color={inks.ink} size={24} />
         </IconButton>
-        <Heading level={1} kind="figure" numberOfLines={1} className="shrink grow">
+        <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
           {plan.shoot.title}
         </Heading>
         <SchemeButton />
@@ -127,7 +127,7 @@ function StepLinks({ column }: { readonly column: boolean }) {
 
 function Ribbon() {
   const { plan, update } = useShootPage();
-  const { ribbon, times, clock, shoot, lightTrouble } = plan;
+  const { ribbon, atMs, clock, shoot, lightTrouble } = plan;
   return (
     <View className="border-t border-ink bg-paper px-2 pb-1 pt-1">
       {lightTrouble ? (
@@ -137,7 +137,7 @@ function Ribbon() {
       ) : null}
       <TimeRibbon
         ribbon={ribbon}
-        atMs={times.atMs}
+        atMs={atMs}
         clock={clock}
         onChange={(ms) =>
           update((current) => ({ ...current, atLocal: localMinuteOf(ms, shoot.place.timeZone) }))
@@ -192,6 +192,9 @@ function WideLayout() {
           <View className="w-[370px] border-l border-ink">
             <ScrollView contentContainerClassName="pt-2">
               <AnswerPanel />
+              <View className="border-t border-line p-4">
+                <MotionAndBudget />
+              </View>
             </ScrollView>
           </View>
         </View>

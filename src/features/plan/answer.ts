@@ -3,7 +3,6 @@ import {
   lightOnSubject,
   solveExposure,
   sunAngleFrom,
-  type EvRange,
   type Exposure,
   type ExposureRequest,
   type SubjectLight,
@@ -24,10 +23,9 @@ export interface Answer {
 /** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
 const SUN_WARNING_DEG = 10;
 
-/** What is asked of the exposure at a view, for a light. */
-export function exposureRequest(view: View, choice: Shoot['choice'], ev: EvRange): ExposureRequest {
+/** What is asked of the exposure at a view, whatever the light. */
+export function exposureDemands(view: View, choice: Shoot['choice']): Omit<ExposureRequest, 'ev'> {
   return {
-    ev,
     demands: {
       shutterS: view.demand.shutterS,
       shutterRuledBy: view.demand.ruledBy,
@@ -54,6 +52,6 @@ export function answerAt(view: View, choice: Shoot['choice'], timeMs: number): A
     sunNearFrame:
       light.sun.apparentAltitudeDeg > -0.3 &&
       180 - sunAngle.phaseDeg < diagonalDeg / 2 + SUN_WARNING_DEG,
-    exposure: solveExposure(exposureRequest(view, choice, light.ev)),
+    exposure: solveExposure({ ...exposureDemands(view, choice), ev: light.ev }),
   };
 }

@@ -1,10 +1,5 @@
-import {
-  fieldOfView,
-  shadowOnGround,
-  type Point2,
-  type SubjectLight,
-} from '@/core';
-import type { PlanDrawing, PlanLight, PlanSight } from '@/figures/GroundPlan';
+import { fieldOfView, shadowOnGround, type Point2, type SubjectLight } from '@/core';
+import type { PlanDrawing, PlanLight, PlanSight } from '@/figures/plan-types';
 import { groundLines } from '@/presets/ground-templates';
 import { chosenMark, chosenPosition, type View } from './view';
 import type { Shoot } from '@/records/shoot';

@@ -1,17 +1,18 @@
 import { useMemo } from 'react';
-import { shortfall, solveExposure, sunEvents, type Shortfall, type WayOut } from '@/core';
+import { evNeededFor, shortfall, solveExposure, sunEvents, type LightSeries } from '@/core';
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
 import type { Shoot } from '@/records/shoot';
-import { clockOf, timesOf, type ShootTimes } from '@/records/times';
-import { answerAt, exposureRequest, type Answer } from './answer';
+import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
+import { answerAt, exposureDemands, type Answer } from './answer';
 import { useLightSeries } from './use-light-series';
 import { viewOf, type Setup, type View } from './view';
-import { stopsSentence } from './words';
+import { stopsSentence, type Outlook } from './words';
 
 /** A shoot with everything computed for the minute being looked at. */
 export interface Plan {
   readonly shoot: Shoot;
-  readonly times: ShootTimes;
+  readonly hours: ShootHours;
+  readonly atMs: number;
   readonly clock: (ms: number) => string;
   readonly ribbon: Ribbon;
   /** Why the light series could not be computed, if it could not. */
@@ -33,28 +34,34 @@ const EVENT_NAMES = {
   astronomicalDusk: 'night',
 } as const;
 
+const NO_OUTLOOK: Outlook = { waysOut: [] };
+const MAIN_EVENTS = new Set(['rise', 'set', 'culmination']);
+
 /** Sun events that fall within the ribbon, over all the local days it touches, in order. */
-export function eventsWithin(place: Shoot['place'], days: readonly string[], { fromMs, toMs }: ShootTimes): RibbonEvent[] {
+export function eventsWithin(
+  place: Shoot['place'],
+  { fromMs, toMs }: Pick<ShootHours, 'fromMs' | 'toMs'>,
+): RibbonEvent[] {
+  const days = [fromMs, toMs].map((ms) => localMinuteOf(ms, place.timeZone).slice(0, 10));
   return [...new Set(days)]
     .flatMap((date) => Object.entries(sunEvents({ date, ...place })))
     .map(([key, when]) => ({
       timeMs: (when as Date).getTime(),
       name: EVENT_NAMES[key as keyof typeof EVENT_NAMES],
+      main: MAIN_EVENTS.has(key),
     }))
     .filter(({ timeMs }) => timeMs >= fromMs && timeMs <= toMs)
     .sort((a, b) => a.timeMs - b.timeMs);
 }
 
-/** The single levers that would close the gap at the worst of a shortage. */
-function waysOutAtWorst(
-  view: View,
-  choice: Shoot['choice'],
-  lack: Shortfall | undefined,
-  evNeeded: number,
-): readonly WayOut[] {
-  if (!lack) return [];
-  const ev = evNeeded - lack.worstStops;
-  return solveExposure(exposureRequest(view, choice, { low: ev, expected: ev, high: ev })).waysOut;
+/** When the light no longer does for the rest of the series, and what would close the gap then. */
+export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeries): Outlook {
+  const demands = exposureDemands(view, choice);
+  const lack = shortfall(series, evNeededFor(demands));
+  if (!lack) return { waysOut: [] };
+  const ev = evNeededFor(demands) - lack.worstStops;
+  const { waysOut } = solveExposure({ ...demands, ev: { low: ev, expected: ev, high: ev } });
+  return { shortfall: lack, waysOut };
 }
 
 /** The parts of a shoot that a view depends on: one object until one of them changes. */
@@ -68,54 +75,36 @@ function useSetup(shoot: Shoot): Setup {
 
 export function usePlan(shoot: Shoot): Plan {
   const { place, startLocal, endLocal, light } = shoot;
-  const times = timesOf(shoot);
-  const { fromMs, toMs, startMs, endMs, atMs, lampsFromMs } = times;
-  const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place.timeZone]);
-
+  const hours = useMemo(
+    () => hoursOf({ startLocal, endLocal, place, light }),
+    [startLocal, endLocal, place, light],
+  );
+  const atMs = atMsOf(shoot, hours);
+  const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
   const viewed = useMemo(() => viewOf(setup), [setup]);
   const scene = viewed.ok ? viewed.view.scene : undefined;
-  const { series, trouble } = useLightSeries(scene, fromMs, toMs);
-  const events = useMemo(
-    () =>
-      eventsWithin(place, [startLocal.slice(0, 10), endLocal.slice(0, 10)], {
-        startMs,
-        endMs,
-        fromMs,
-        toMs,
-        atMs: startMs,
-      }),
-    [place, startLocal, endLocal, startMs, endMs, fromMs, toMs],
-  );
-  const answer = viewed.ok ? answerAt(viewed.view, shoot.choice, atMs) : undefined;
-  const evNeeded = answer?.exposure.evNeeded;
-  const lack = useMemo(
-    () => (evNeeded === undefined ? undefined : shortfall(series, evNeeded)),
-    [series, evNeeded],
+  const { series, trouble } = useLightSeries(scene, hours.fromMs, hours.toMs);
+  const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
+  const outlook = useMemo(
+    () => (viewed.ok ? outlookOf(viewed.view, setup.choice, series) : NO_OUTLOOK),
+    [viewed, setup, series],
   );
   const ribbon = useMemo(
     (): Ribbon => ({
-      fromMs,
-      toMs,
-      startMs,
-      endMs,
+      ...hours,
       series,
       events,
-      shortFromMs: lack?.fromMs,
-      lampsFromMs: light.lampLux > 0 ? (lampsFromMs ?? startMs) : undefined,
+      shortFromMs: outlook.shortfall?.fromMs,
+      lampsFromMs: light.lampLux > 0 ? (hours.lampsFromMs ?? hours.startMs) : undefined,
     }),
-    [fromMs, toMs, startMs, endMs, series, events, lack, light.lampLux, lampsFromMs],
+    [hours, series, events, outlook, light],
   );
-  const waysOut = useMemo(
-    () =>
-      viewed.ok && evNeeded !== undefined
-        ? waysOutAtWorst(viewed.view, setup.choice, lack, evNeeded)
-        : [],
-    [viewed, setup, lack, evNeeded],
-  );
+  const answer = viewed.ok ? answerAt(viewed.view, shoot.choice, atMs) : undefined;
   return {
     shoot,
-    times,
+    hours,
+    atMs,
     clock,
     ribbon,
     lightTrouble: trouble,
@@ -125,9 +114,7 @@ export function usePlan(shoot: Shoot): Plan {
             ok: true,
             view: viewed.view,
             answer,
-            sentence: stopsSentence(answer.exposure, {
-              shortfall: lack,
-              waysOut,
+            sentence: stopsSentence(answer.exposure, outlook, {
               clock,
               atMs,
               usableIso: viewed.view.body.iso.usable,

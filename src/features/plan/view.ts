@@ -66,14 +66,14 @@ const LIT_AT_HEIGHT = 0.85;
 
 /** A view, or what stands in its way and what to change. */
 export type ViewResult =
-  | { readonly ok: true; readonly view: View }
-  | { readonly ok: false; readonly problem: string };
+  { readonly ok: true; readonly view: View } | { readonly ok: false; readonly problem: string };
 
 function byId<T extends { readonly id: string }>(list: readonly T[], id: string): T {
   return list.find((entry) => entry.id === id) ?? (list[0] as T);
 }
 
-export const chosenMark = (shoot: Pick<Shoot, 'marks' | 'choice'>): Mark => byId(shoot.marks, shoot.choice.markId);
+export const chosenMark = (shoot: Pick<Shoot, 'marks' | 'choice'>): Mark =>
+  byId(shoot.marks, shoot.choice.markId);
 export const chosenPosition = (shoot: Pick<Shoot, 'positions' | 'choice'>): Position =>
   byId(shoot.positions, shoot.choice.positionId);
 

@@ -12,23 +12,21 @@ import type { View } from './view';
 
 /** The sentences of the answer. Every number in them is computed; nothing here decides. */
 
+/** "0.7 stop", "1.0 stop", "1.3 stops". */
 export const stops = (value: number): string =>
-  `${value.toFixed(1)} stop${value.toFixed(1) === '1.0' ? '' : 's'}`;
-
-/** "0.7 stop", as said of what is missing: singular below one. */
-const lack = (value: number): string => `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
+  `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
 
 const SHORT_STOPS = 0.05;
 
 function wayInWords({ lever, value, stops: closed }: WayOut, missing: number): string {
-  const rest = missing - closed > SHORT_STOPS ? ` (${lack(missing - closed)} still missing)` : '';
+  const rest = missing - closed > SHORT_STOPS ? ` (${stops(missing - closed)} still missing)` : '';
   switch (lever) {
     case 'aperture':
       return `open to ${nearestMark('aperture', value).label}${rest}`;
     case 'iso':
       return `${nearestMark('iso', value).label}${rest}`;
     case 'lift':
-      return `lift ${lack(value)} afterwards${rest}`;
+      return `lift ${stops(value)} afterwards${rest}`;
     case 'shutter':
       return `${formatShutter(value)} with softer motion${rest}`;
   }
@@ -39,38 +37,42 @@ function orList(parts: readonly string[]): string {
   return `${parts.slice(0, -1).join(', ')} or ${parts[parts.length - 1]}`;
 }
 
-/** The EV and way out at the worst of a lasting shortage: the plan solved for that light. */
+/** A shortage that lasts to the end of the ribbon, and the single levers that would close it. */
 export interface Outlook {
-  /** The body's highest usable ISO. */
-  readonly usableIso: number;
-  readonly shortfall?: Shortfall | undefined;
-  /** Ways out at the worst minute of the shortfall. */
+  readonly shortfall?: Shortfall;
   readonly waysOut: readonly WayOut[];
-  readonly clock: (ms: number) => string;
-  readonly atMs: number;
 }
 
 /**
- * The stops in one sentence: short now, short later, to spare, or too bright.
+ * The stops in one sentence: short now, short later, in hand, or too bright.
  * "From 20:05 short by 0.7 stop: ISO 10000 or 1/640 with softer motion."
  */
-export function stopsSentence(plan: ExposurePlan, outlook: Outlook): string {
-  const { shortfall, waysOut, clock, atMs, usableIso } = outlook;
-  const ceiling = nearestMark('iso', usableIso).label;
+export function stopsSentence(
+  plan: ExposurePlan,
+  { shortfall, waysOut }: Outlook,
+  now: {
+    readonly clock: (ms: number) => string;
+    readonly atMs: number;
+    /** The body's highest usable ISO. */
+    readonly usableIso: number;
+  },
+): string {
+  const { clock, atMs } = now;
+  const ceiling = nearestMark('iso', now.usableIso).label;
   if (plan.stopsDark > SHORT_STOPS) {
-    return `Too dark by ${lack(plan.stopsDark)} with every lever given: more light, a wider lens or a nearer place is needed.`;
+    return `Too dark by ${stops(plan.stopsDark)} with every lever given: more light, a wider lens or a nearer place is needed.`;
   }
   if (plan.stopsBright > 1 / 6) {
-    return `Too bright by ${lack(plan.stopsBright)} even at the fastest and smallest: a neutral filter would hold it.`;
+    return `Too bright by ${stops(plan.stopsBright)} even at the fastest and smallest: a neutral filter would hold it.`;
   }
   if (plan.stopsShort > SHORT_STOPS) {
     const ways = plan.waysOut.map((way) => wayInWords(way, plan.stopsShort));
     const since = shortfall && shortfall.fromMs < atMs ? `, since ${clock(shortfall.fromMs)}` : '';
-    return `Short by ${lack(plan.stopsShort)} now${since}: ${orList(ways)}.`;
+    return `Short by ${stops(plan.stopsShort)} now${since}: ${orList(ways)}.`;
   }
   if (shortfall && shortfall.fromMs > atMs) {
     const ways = waysOut.map((way) => wayInWords(way, shortfall.worstStops));
-    return `From ${clock(shortfall.fromMs)} short by ${lack(shortfall.worstStops)}: ${orList(ways)}. Now ${stops(plan.stopsSpare)} in hand.`;
+    return `From ${clock(shortfall.fromMs)} short by ${stops(shortfall.worstStops)}: ${orList(ways)}. Now ${stops(plan.stopsSpare)} in hand.`;
   }
   return `${stops(plan.stopsSpare)} in hand before ${ceiling}, the highest you would use.`;
 }

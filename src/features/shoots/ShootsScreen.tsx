@@ -43,7 +43,10 @@ export function ShootsScreen() {
       <Head>
         <title>Shoots · Bright Perch</title>
       </Head>
-      <View role="banner" className="flex-row items-center justify-between border-b-2 border-ink pl-4">
+      <View
+        role="banner"
+        className="flex-row items-center justify-between border-b-2 border-ink pl-4"
+      >
         <Heading level={1} kind="title">
           Bright Perch
         </Heading>
@@ -156,9 +159,7 @@ function MoreSheet({ shoot, onClose }: { readonly shoot: Shoot; readonly onClose
         label="Rename"
         kind="primary"
         disabled={wrong !== undefined || title.trim() === shoot.title}
-        onPress={done(() =>
-          update(shoot.id, (current) => ({ ...current, title: title.trim() })),
-        )}
+        onPress={done(() => update(shoot.id, (current) => ({ ...current, title: title.trim() })))}
       />
       <Button label="Duplicate" onPress={done(() => duplicate(shoot))} />
       <Button label="Export as a file" onPress={done(() => exportFile(shoot))} />

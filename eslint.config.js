@@ -1,0 +1,105 @@
+const { defineConfig } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+
+/** The one way through the house: a folder may use only what stands below it (docs/decisions.md). */
+const FOLDERS = [
+  'app',
+  'core',
+  'presets',
+  'records',
+  'formats',
+  'workers',
+  'figures',
+  'ui',
+  'features',
+  'demo',
+];
+const MAY_USE = {
+  app: ['features'],
+  core: [],
+  presets: ['core'],
+  records: ['core', 'presets'],
+  formats: ['core', 'presets', 'records'],
+  workers: ['core'],
+  ui: [],
+  figures: ['core', 'ui'],
+  demo: ['core', 'presets', 'records'],
+  features: ['core', 'presets', 'records', 'formats', 'workers', 'figures', 'ui', 'demo'],
+};
+const INTERFACE_CODE =
+  '^(react|react-.*|expo|expo-.*|expo/.*|@tanstack/.*|@react-native.*|nativewind|lucide-.*)$';
+
+/** Every way a forbidden folder can be written, from inside the folder it is forbidden to. */
+const direction = (folder) => {
+  const forbidden = FOLDERS.filter((other) => other !== folder && !MAY_USE[folder].includes(other));
+  return {
+    files: [`src/${folder}/**/*.{ts,tsx}`],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            { name: 'lucide-react-native', message: 'Import icons deep: the barrel is 2 MB.' },
+          ],
+          patterns: [
+            {
+              group: forbidden.flatMap((other) => [
+                `@/${other}`,
+                `@/${other}/**`,
+                `**/../${other}`,
+                `**/../${other}/**`,
+              ]),
+              message: `${folder} may use only: ${MAY_USE[folder].join(', ') || 'nothing of ours'}.`,
+            },
+            ...(folder === 'core'
+              ? [{ regex: INTERFACE_CODE, message: 'core holds no interface code.' }]
+              : []),
+          ],
+        },
+      ],
+    },
+  };
+};
+
+module.exports = defineConfig([
+  { ignores: ['dist/**', '.expo/**', '.cache/**', 'test-results/**', 'playwright-report/**'] },
+  expo,
+  {
+    rules: {
+      eqeqeq: 'error',
+      'no-console': 'error',
+      'max-lines': ['error', { max: 400 }],
+    },
+  },
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/ban-ts-comment': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+    },
+  },
+  { files: ['server/**', 'scripts/**'], rules: { 'no-console': 'off' } },
+  ...FOLDERS.map(direction),
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "MemberExpression[object.name='Date'][property.name='now']",
+          message: 'core reads no clock.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core reads no clock.',
+        },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'core takes no chance.',
+        },
+      ],
+    },
+  },
+]);

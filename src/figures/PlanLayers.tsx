@@ -1,0 +1,247 @@
+import { Circle, Defs, G, Line, Path, Pattern, Rect } from 'react-native-svg';
+import { alongBearing, type Point2 } from '@/core';
+import type { Inks } from '@/ui/theme';
+import { pathThrough } from './plan-scale';
+import type {
+  Canvas,
+  PlanDrawing,
+  PlanLight,
+  PlanMark,
+  PlanPosition,
+  PlanSight,
+} from './plan-types';
+
+/**
+ * Sunlight as fine strokes along the way it travels: longer and further apart as the sun drops.
+ * Shade lies over them as a cool flat tint.
+ */
+export function LightField({
+  light,
+  canvas,
+}: {
+  readonly light: PlanLight;
+  readonly canvas: Canvas;
+}) {
+  const { inks, widthPx, heightPx, scale } = canvas;
+  if (light.sunStrength <= 0) return null;
+  const low = 1 - Math.min(1, Math.max(0, light.sunAltitudeDeg / 50));
+  const across = 9 + 8 * low;
+  const strokePx = 4 + 27 * low;
+  const along = strokePx * 2 + 4;
+  return (
+    <G>
+      <Defs>
+        <Pattern
+          id="light-strokes"
+          patternUnits="userSpaceOnUse"
+          width={across * 2}
+          height={along}
+          patternTransform={`rotate(${light.sunAzimuthDeg.toFixed(2)})`}
+        >
+          {[0, 1].map((column) => (
+            <Line
+              key={column}
+              x1={across * (column + 0.5)}
+              x2={across * (column + 0.5)}
+              y1={(column * along) / 2}
+              y2={(column * along) / 2 + strokePx}
+              stroke={inks.ink}
+              strokeOpacity={0.34 * light.sunStrength}
+              strokeWidth={0.9}
+            />
+          ))}
+        </Pattern>
+      </Defs>
+      <Rect width={widthPx} height={heightPx} fill="url(#light-strokes)" />
+      {light.shadows.map((shadow, i) => (
+        <G key={i}>
+          <Path d={pathThrough(shadow, scale, true)} fill={inks.paper} />
+          <Path
+            d={pathThrough(shadow, scale, true)}
+            fill={inks.shade}
+            fillOpacity={0.12 + 0.28 * light.sunStrength}
+          />
+        </G>
+      ))}
+    </G>
+  );
+}
+
+const LINE_STYLE = {
+  boundary: { strokeWidth: 2 },
+  marking: { strokeWidth: 1 },
+  broken: { strokeWidth: 1, strokeDasharray: '3 4' },
+} as const;
+
+const FEATURE_STYLE: Readonly<Record<string, object>> = {
+  fence: { strokeWidth: 1.2, strokeDasharray: '1.5 3.5' },
+  path: { strokeWidth: 3, strokeOpacity: 0.4, strokeDasharray: '6 5' },
+  water: { strokeWidth: 1.6 },
+  lane: { strokeWidth: 0.7 },
+};
+
+function LampMast({
+  at,
+  lit,
+  inks,
+}: {
+  readonly at: Point2;
+  readonly lit: boolean;
+  readonly inks: Inks;
+}) {
+  const { x, y } = at;
+  return (
+    <G>
+      {lit ? (
+        <Circle
+          cx={x}
+          cy={y}
+          r={11}
+          fill="none"
+          stroke={inks.ink}
+          strokeWidth={0.8}
+          strokeDasharray="2 3"
+        />
+      ) : null}
+      <Path
+        d={`M${x} ${y - 5}L${x + 5} ${y}L${x} ${y + 5}L${x - 5} ${y}Z`}
+        fill={lit ? inks.ink : inks.paper}
+        stroke={inks.ink}
+        strokeWidth={1.2}
+      />
+    </G>
+  );
+}
+
+export function Features({
+  drawing,
+  light,
+  canvas,
+}: {
+  readonly drawing: PlanDrawing;
+  readonly light: PlanLight;
+  readonly canvas: Canvas;
+}) {
+  const { inks, scale } = canvas;
+  return (
+    <G>
+      {drawing.features.map((feature, i) =>
+        feature.kind === 'lamp' ? (
+          <LampMast
+            key={i}
+            at={scale.toPx(feature.points[0] as Point2)}
+            lit={light.lampsOn}
+            inks={inks}
+          />
+        ) : (
+          <Path
+            key={i}
+            d={pathThrough(feature.points, scale)}
+            fill="none"
+            stroke={inks.ink}
+            {...FEATURE_STYLE[feature.kind]}
+          />
+        ),
+      )}
+      {drawing.lines.map((line, i) => (
+        <Path
+          key={i}
+          d={pathThrough(line.points, scale)}
+          fill="none"
+          stroke={inks.ink}
+          {...LINE_STYLE[line.weight]}
+        />
+      ))}
+      {drawing.obstacles.map((obstacle, i) => (
+        <Path
+          key={i}
+          d={pathThrough(obstacle.footprint, scale, true)}
+          fill={inks.line}
+          stroke={inks.ink}
+          strokeWidth={1.5}
+        />
+      ))}
+    </G>
+  );
+}
+
+const ARROW_PX = 26;
+
+export function MarkSign({ mark, canvas }: { readonly mark: PlanMark; readonly canvas: Canvas }) {
+  const { inks, scale } = canvas;
+  const { x, y } = scale.toPx(mark);
+  const run = alongBearing(mark.headingDeg);
+  const tip = { x: x + run.x * ARROW_PX, y: y - run.y * ARROW_PX };
+  const barb = (turnDeg: number) => {
+    const back = alongBearing(mark.headingDeg + turnDeg);
+    return `${tip.x + back.x * 7} ${tip.y - back.y * 7}`;
+  };
+  return (
+    <G>
+      <Path
+        d={`M${x} ${y}L${tip.x} ${tip.y}M${barb(150)}L${tip.x} ${tip.y}L${barb(210)}`}
+        fill="none"
+        stroke={inks.ink}
+        strokeWidth={1.8}
+      />
+      <Circle
+        cx={x}
+        cy={y}
+        r={mark.chosen ? 6 : 4.5}
+        fill={mark.chosen ? inks.ink : inks.paper}
+        stroke={inks.ink}
+        strokeWidth={2}
+      />
+    </G>
+  );
+}
+
+export function Sight({ sight, canvas }: { readonly sight: PlanSight; readonly canvas: Canvas }) {
+  const { inks, scale } = canvas;
+  const from = scale.toPx(sight.from);
+  const to = scale.toPx(sight.to);
+  const reach = { x: to.x - from.x, y: to.y - from.y };
+  const edge = (turnDeg: number) => {
+    const turn = (turnDeg * Math.PI) / 180;
+    const longer = 1.25;
+    return `${from.x + longer * (reach.x * Math.cos(turn) - reach.y * Math.sin(turn))} ${from.y + longer * (reach.x * Math.sin(turn) + reach.y * Math.cos(turn))}`;
+  };
+  const half = sight.horizontalDeg / 2;
+  return (
+    <G>
+      <Path
+        d={`M${from.x} ${from.y}L${edge(-half)}M${from.x} ${from.y}L${edge(half)}`}
+        stroke={inks.signal}
+        strokeWidth={1}
+      />
+      <Line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke={inks.signal}
+        strokeWidth={2}
+        strokeDasharray="7 4"
+      />
+    </G>
+  );
+}
+
+export function PositionSign({
+  position,
+  canvas,
+}: {
+  readonly position: PlanPosition;
+  readonly canvas: Canvas;
+}) {
+  const { inks, scale } = canvas;
+  const { x, y } = scale.toPx(position);
+  return (
+    <Path
+      d={`M${x} ${y - 9}L${x + 9} ${y + 7}L${x - 9} ${y + 7}Z`}
+      fill={position.chosen ? inks.signal : inks.paper}
+      stroke={position.chosen ? inks.paper : inks.ink}
+      strokeWidth={1.5}
+    />
+  );
+}

@@ -1,0 +1,58 @@
+import type { Point2 } from '@/core';
+import type { Inks } from '@/ui/theme';
+import type { PlanScale } from './plan-scale';
+
+/** A ground plan in metres east and north; what each thing is decides how it is drawn. */
+export interface PlanDrawing {
+  readonly lines: readonly {
+    readonly points: readonly Point2[];
+    readonly weight: 'boundary' | 'marking' | 'broken';
+  }[];
+  readonly features: readonly {
+    readonly kind: string;
+    readonly name: string;
+    readonly points: readonly Point2[];
+  }[];
+  readonly obstacles: readonly { readonly name: string; readonly footprint: readonly Point2[] }[];
+  readonly marks: readonly PlanMark[];
+  readonly positions: readonly PlanPosition[];
+}
+export interface PlanMark extends Point2 {
+  readonly id: string;
+  readonly name: string;
+  readonly headingDeg: number;
+  readonly chosen: boolean;
+}
+export interface PlanPosition extends Point2 {
+  readonly id: string;
+  readonly name: string;
+  readonly chosen: boolean;
+}
+
+/** What changes with the minute. */
+export interface PlanLight {
+  readonly sunAzimuthDeg: number;
+  readonly sunAltitudeDeg: number;
+  /** 1 under a clear sky, less through cloud, 0 when no sunlight reaches the ground. */
+  readonly sunStrength: number;
+  readonly shadows: readonly (readonly Point2[])[];
+  readonly lampsOn: boolean;
+  /** Where the sun stands, in words. */
+  readonly label: string;
+}
+
+/** The line from position to mark and how wide the frame is there. */
+export interface PlanSight {
+  readonly from: Point2;
+  readonly to: Point2;
+  readonly label: string;
+  readonly horizontalDeg: number;
+}
+
+/** The sheet that a layer draws on. */
+export interface Canvas {
+  readonly scale: PlanScale;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly inks: Inks;
+}
