@@ -39,6 +39,7 @@ const TWILIGHT_AND_DAY: readonly {
   { fromDeg: -18, cubic: [13.84, 262.72, 1447.42, 2797.93] },
 ];
 const NIGHT_BELOW_DEG = -18;
+const RATIO_HELD_BELOW_DEG = 5;
 
 /**
  * Optical air mass. Source: Kasten & Young 1989, Applied Optics 28, 4735.
@@ -68,17 +69,32 @@ function iesHorizontalLux(sky: Sky, altitudeDeg: number): { direct: number; diff
   };
 }
 
-function daylightUnder(sunAltitudeDeg: number, sky: Sky): Daylight {
-  const altitudeDeg = Math.max(0, sunAltitudeDeg);
+/**
+ * Share of the clear-sky total that a sky leaves. The handbook's curves were fitted to a sun well
+ * up; taken to the horizon they would darken an overcast sunrise by half a stop within a minute.
+ * So their ratio is held at its 5° value below that.
+ */
+function cloudShare(sky: Sky, sunAltitudeDeg: number): number {
+  const altitudeDeg = Math.max(RATIO_HELD_BELOW_DEG, sunAltitudeDeg);
   const clear = iesHorizontalLux('clear', altitudeDeg);
   const here = iesHorizontalLux(sky, altitudeDeg);
-  const scale = clearTotalLux(sunAltitudeDeg) / (clear.direct + clear.diffuse);
-  const directHorizontal = here.direct * scale;
-  const diffuseHorizontalLux = here.diffuse * scale;
+  return (here.direct + here.diffuse) / (clear.direct + clear.diffuse);
+}
+
+/** Part of a sky's light on level ground that comes straight from the sun. */
+function directShare(sky: Sky, sunAltitudeDeg: number): number {
+  if (sunAltitudeDeg <= 0) return 0;
+  const { direct, diffuse } = iesHorizontalLux(sky, sunAltitudeDeg);
+  return direct / (direct + diffuse);
+}
+
+function daylightUnder(sunAltitudeDeg: number, sky: Sky): Daylight {
+  const globalHorizontalLux = clearTotalLux(sunAltitudeDeg) * cloudShare(sky, sunAltitudeDeg);
+  const direct = globalHorizontalLux * directShare(sky, sunAltitudeDeg);
   return {
-    directNormalLux: sunAltitudeDeg > 0 ? directHorizontal / sinDeg(sunAltitudeDeg) : 0,
-    diffuseHorizontalLux,
-    globalHorizontalLux: directHorizontal + diffuseHorizontalLux,
+    directNormalLux: sunAltitudeDeg > 0 ? direct / sinDeg(sunAltitudeDeg) : 0,
+    diffuseHorizontalLux: globalHorizontalLux - direct,
+    globalHorizontalLux,
   };
 }
 

@@ -31,20 +31,24 @@ const CLOSE_ENOUGH = 1e-9;
 const MOST_STEPS = 60;
 
 /**
- * Time at which a streak reaches its limit. A streak grows nearly in proportion to time, so
- * t ← t·limit/streak(t) settles within a few steps.
+ * Longest time whose streak stays within a limit. A streak grows nearly in proportion to time, so
+ * t ← t·limit/streak(t) settles within a few steps; where that leaves the bracket found so far (a
+ * subject that passes the camera), the bracket is halved instead.
  */
 function timeForStreak(limitMm: number, streakMm: (shutterS: number) => number): number {
+  if (streakMm(LONGEST_SHUTTER_S) <= limitMm) return LONGEST_SHUTTER_S;
+  let held = SHORTEST_SHUTTER_S;
+  let tooLong = LONGEST_SHUTTER_S;
   let shutterS = FIRST_GUESS_S;
-  for (let step = 0; step < MOST_STEPS; step += 1) {
-    const next = Math.min(
-      LONGEST_SHUTTER_S,
-      Math.max(SHORTEST_SHUTTER_S, (shutterS * limitMm) / streakMm(shutterS)),
-    );
-    if (Math.abs(next / shutterS - 1) < CLOSE_ENOUGH) return next;
-    shutterS = next;
+  for (let step = 0; step < MOST_STEPS && tooLong / held > 1 + CLOSE_ENOUGH; step += 1) {
+    const streak = streakMm(shutterS);
+    if (Math.abs(streak / limitMm - 1) < CLOSE_ENOUGH) return shutterS;
+    if (streak > limitMm) tooLong = shutterS;
+    else held = shutterS;
+    const next = (shutterS * limitMm) / streak;
+    shutterS = next > held && next < tooLong ? next : Math.sqrt(held * tooLong);
   }
-  return shutterS;
+  return held;
 }
 
 /**

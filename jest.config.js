@@ -1,0 +1,44 @@
+const path = require('node:path');
+
+const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
+/** Packages that ship ES modules only. */
+const ESM = ['nanoid', 'd3-[a-z]+', 'internmap', 'lucide-react-native', '@tanstack', 'comlink', 'nrel-spa'];
+
+/** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */
+module.exports = {
+  projects: [
+    {
+      displayName: 'node',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{src,server,checks}/**/*.test.ts'],
+      transform: {
+        '\\.m?[jt]sx?$': [
+          'babel-jest',
+          { configFile: false, babelrc: false, presets: [path.resolve('node_modules/babel-preset-expo')] },
+        ],
+      },
+      transformIgnorePatterns: [`node_modules/(?!(${ESM.join('|')})/)`],
+      moduleNameMapper: {
+        ...alias,
+        '^@react-native-async-storage/async-storage$':
+          '@react-native-async-storage/async-storage/jest/async-storage-mock',
+      },
+    },
+    {
+      displayName: 'components',
+      preset: 'jest-expo',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      resolver: 'react-native-worklets/jest/resolver.js',
+      setupFiles: ['react-native-gesture-handler/jestSetup.js'],
+      transformIgnorePatterns: [
+        `node_modules/(?!(${ESM.join('|')}|(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg)/?)`,
+      ],
+      moduleNameMapper: {
+        ...alias,
+        '\\.css$': '<rootDir>/scripts/empty-module.js',
+        '^@react-native-async-storage/async-storage$':
+          '@react-native-async-storage/async-storage/jest/async-storage-mock',
+      },
+    },
+  ],
+};

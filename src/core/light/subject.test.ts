@@ -1,0 +1,85 @@
+import { lightOnSubject, lightSeries, shortfall, type LitScene } from '.';
+
+const PLACE = { latitudeDeg: 53.12, longitudeDeg: -1.87 };
+const WEST_WALL = {
+  footprint: [
+    { x: -20, y: -500 },
+    { x: -19, y: -500 },
+    { x: -19, y: 500 },
+    { x: -20, y: 500 },
+  ],
+  heightM: 10,
+};
+const scene: LitScene = {
+  place: PLACE,
+  sky: 'clear',
+  groundReflectance: 0.2,
+  obstacles: [],
+  target: { x: 0, y: 0, z: 1.5 },
+  faceAzimuthDeg: 270,
+  lampLux: 0,
+};
+const at = (clock: string) => Date.parse(`2027-04-16T${clock}:00+01:00`);
+
+test('an evening face to the west is front lit; to the east it is 2 stops or more darker', () => {
+  const west = lightOnSubject(scene, at('18:30')).ev.expected;
+  const east = lightOnSubject({ ...scene, faceAzimuthDeg: 90 }, at('18:30')).ev.expected;
+  expect(west - east).toBeGreaterThan(2);
+});
+
+test('a stand to the west takes the sun when it sinks behind it, and some sky with it', () => {
+  const shaded = { ...scene, obstacles: [WEST_WALL] };
+  // Top at 8.5 m over the face, 19 m away: 24.1°. The sun is at 29° at 16:55, at 15° at 18:30.
+  expect(lightOnSubject(shaded, at('16:55')).sunlit).toBe(true);
+  const evening = lightOnSubject(shaded, at('18:30'));
+  expect(evening.sunlit).toBe(false);
+  expect(evening.skyView).toBeLessThan(0.4);
+  expect(evening.ev.expected).toBeLessThan(lightOnSubject(scene, at('18:30')).ev.expected - 2);
+});
+
+test('lamps add to the day and then rule: 245 lx is EV 6.6 in the dark', () => {
+  const lit = { ...scene, lampLux: 245, lampsFromMs: at('20:00') };
+  expect(lightOnSubject(lit, at('19:59')).lampLux).toBe(0);
+  expect(lightOnSubject(lit, at('23:30')).ev.expected).toBeCloseTo(6.61, 2);
+});
+
+test('the range: none when clear, sun in and out when broken, a spread when overcast', () => {
+  const spread = (sky: LitScene['sky']) => {
+    const { ev } = lightOnSubject({ ...scene, sky }, at('17:00'));
+    return { under: ev.expected - ev.low, over: ev.high - ev.expected };
+  };
+  expect(spread('clear')).toEqual({ under: 0, over: 0 });
+  expect(spread('partly').under).toBeGreaterThan(0);
+  expect(spread('partly').over).toBeGreaterThan(0.5);
+  expect(spread('overcast').under).toBeCloseTo(0.75, 9);
+});
+
+test('polar night has light to compute and no events to invent', () => {
+  const polar = { ...scene, place: { latitudeDeg: 78.2, longitudeDeg: 15.6 } };
+  const { ev, sunlit } = lightOnSubject(polar, Date.parse('2027-12-21T12:00:00Z'));
+  expect(Number.isFinite(ev.expected)).toBe(true);
+  expect(sunlit).toBe(false);
+});
+
+describe('a series', () => {
+  const series = lightSeries({ scene, fromMs: at('18:00'), toMs: at('21:00'), stepS: 60 });
+  test('has a value a minute, both ends included, none far from its neighbour', () => {
+    expect(series.timeMs).toHaveLength(181);
+    expect(series.timeMs[180]).toBe(at('21:00'));
+    const steps = series.ev.slice(1).map((value, i) => Math.abs(value - (series.ev[i] ?? NaN)));
+    expect(Math.max(...steps)).toBeLessThan(0.5);
+  });
+  test('falls short where it crosses the need for good, and says by how much at worst', () => {
+    const lack = shortfall(series, 8);
+    const first = series.timeMs.indexOf(lack?.fromMs ?? NaN);
+    expect(series.ev[first]).toBeLessThan(8);
+    expect(series.ev[first - 1]).toBeGreaterThanOrEqual(7.95);
+    expect(lack?.worstStops).toBeCloseTo(8 - Math.min(...series.ev), 9);
+  });
+  test('a passing shade is no beginning of a shortage', () => {
+    const dip = { ...series, timeMs: [1, 2, 3, 4], ev: [10, 5, 10, 10] };
+    expect(shortfall(dip, 8)).toBeUndefined();
+    expect(shortfall({ ...dip, ev: [10, 5, 10, 7] }, 8)).toEqual({ fromMs: 4, worstStops: 1 });
+    expect(shortfall({ ...dip, ev: [] }, 8)).toBeUndefined();
+  });
+});
