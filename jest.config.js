@@ -2,7 +2,7 @@ const path = require('node:path');
 
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
 /** Packages that ship ES modules only. */
-const ESM = ['nanoid', 'd3-[a-z]+', 'internmap', 'lucide-react-native', '@tanstack', 'comlink', 'nrel-spa'];
+const ESM = ['nanoid', 'd3-[a-z-]+', 'internmap', 'lucide-react-native', '@tanstack', 'comlink', 'nrel-spa'];
 
 /** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */
 module.exports = {

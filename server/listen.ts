@@ -13,7 +13,7 @@ function listenOn(app: Express, port: number): Promise<Server> {
 }
 
 const isTaken = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
+  typeof error === 'object' && error !== null && 'code' in error && error.code === 'EADDRINUSE';
 
 /**
  * Listens on a port, or on the next free one after it; `say` is told of each that is taken.

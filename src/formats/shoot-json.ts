@@ -13,6 +13,7 @@ export function writeShootFile(shoot: Shoot): string {
 export function shootFileName({ title }: Shoot): string {
   const stem = title
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '')

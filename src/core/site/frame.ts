@@ -10,8 +10,9 @@ export function turned<P extends Point2>(point: P, bearingDeg: number): P {
   const { x, y } = point;
   return {
     ...point,
-    x: x * cosDeg(bearingDeg) + y * sinDeg(bearingDeg),
-    y: y * cosDeg(bearingDeg) - x * sinDeg(bearingDeg),
+    // Plus 0 turns −0 into 0, which a JSON file keeps.
+    x: x * cosDeg(bearingDeg) + y * sinDeg(bearingDeg) + 0,
+    y: y * cosDeg(bearingDeg) - x * sinDeg(bearingDeg) + 0,
   };
 }
 

@@ -29,7 +29,10 @@ export const briefFormSchema = z
     bearing: numberBetween(0, 359.99, 'bearing'),
     date: z
       .string()
-      .regex(/^\d{4}-\d{2}-\d{2}$/, 'write the date as year-month-day, such as 2027-04-16')
+      .regex(/^\d{4}-\d{2}-\d{2}$/, {
+        error: 'write the date as year-month-day, such as 2027-04-16',
+        abort: true,
+      })
       .refine((date) => DateTime.fromISO(date).isValid, 'there is no such day'),
     start: z.string(),
     end: z.string(),

@@ -1,0 +1,89 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { createApp } from './app';
+import { listenOnFreePort } from './listen';
+
+const HASHED = '_expo/static/js/web/entry-0123456789abcdef0123456789abcdef.js';
+
+function fakeBuild(): string {
+  const dir = mkdtempSync(path.join(tmpdir(), 'bright-perch-'));
+  mkdirSync(path.join(dir, path.dirname(HASHED)), { recursive: true });
+  writeFileSync(path.join(dir, 'index.html'), '<!doctype html><title>page</title>');
+  writeFileSync(path.join(dir, HASHED), `/* ${'x'.repeat(4000)} */`);
+  writeFileSync(path.join(dir, 'manifest.webmanifest'), '{}');
+  return dir;
+}
+
+let server: Server;
+let base: string;
+beforeAll(async () => {
+  ({ server } = await listenOnFreePort(createApp(fakeBuild()), 0, jest.fn()));
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(() => new Promise((resolve) => server.close(resolve)));
+
+const get = (where: string, headers: Record<string, string> = {}) =>
+  fetch(base + where, { headers });
+
+test('answers that it is well', async () => {
+  const response = await get('/healthz');
+  expect(response.status).toBe(200);
+  expect(await response.json()).toEqual({ status: 'ok' });
+});
+
+test('gives the page for any address of the app, to be asked again each time', async () => {
+  for (const where of ['/', '/shoot/demo-larkmoor/light', '/new?x=1']) {
+    const response = await get(where);
+    expect(await response.text()).toContain('<title>page</title>');
+    expect(response.headers.get('cache-control')).toBe('no-cache');
+  }
+});
+
+test('hashed files are kept for ever, others an hour, all compressed', async () => {
+  const hashed = await get(`/${HASHED}`, { 'accept-encoding': 'gzip' });
+  expect(hashed.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
+  expect(hashed.headers.get('content-encoding')).toBe('gzip');
+  expect((await get('/manifest.webmanifest')).headers.get('cache-control')).toBe(
+    'public, max-age=3600',
+  );
+});
+
+test.each([
+  '/_expo/static/js/web/gone.js',
+  '/assets/gone.png',
+  '/fonts/gone.woff2',
+  '/_expo/..%2f..%2fpackage.json',
+])('%s is not found rather than the page', async (where) => {
+  expect((await get(where)).status).toBeGreaterThanOrEqual(400);
+});
+
+test('a path out of the build leads to the page or nowhere', async () => {
+  const response = await get('/..%2f..%2f..%2fetc/passwd');
+  expect(await response.text()).not.toContain('root:');
+});
+
+test('headers: no script but its own, no eval, no frame, no guessing of types', async () => {
+  const { headers } = await get('/');
+  const policy = headers.get('content-security-policy') ?? '';
+  expect(policy).toContain("script-src 'self';");
+  expect(policy).not.toContain('unsafe-eval');
+  expect(policy).toContain("frame-ancestors 'none'");
+  expect(headers.get('x-content-type-options')).toBe('nosniff');
+  expect(headers.get('x-powered-by')).toBeNull();
+});
+
+test('a taken port is said, and the next free one used', async () => {
+  const taken = (server.address() as AddressInfo).port;
+  const say = jest.fn();
+  const second = await listenOnFreePort(createApp(fakeBuild()), taken, say);
+  expect(second.port).toBeGreaterThan(taken);
+  expect(say).toHaveBeenCalledWith(expect.stringContaining(`Port ${taken} is taken`));
+  await new Promise((resolve) => second.server.close(resolve));
+});
+
+test('without a build it says what to run', () => {
+  expect(() => createApp('/nowhere')).toThrow('npm run build');
+});

@@ -1,0 +1,166 @@
+import { DEMO_SHOOTS } from '@/demo';
+import { lightSeries } from '@/core';
+import type { Shoot } from '@/records/shoot';
+import { clockOf, hoursOf, msOf } from '@/records/times';
+import { answerAt } from './answer';
+import { planLight, planSight } from './drawing';
+import { eventsWithin, outlookOf } from './use-plan';
+import { viewOf, type View } from './view';
+import { bearingInWords, faceSeen, lightInWords, shutterReason, stopsSentence } from './words';
+
+const [larkmoor, alder, tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
+
+function seen(shoot: Shoot): View {
+  const result = viewOf(shoot);
+  if (!result.ok) throw new Error(result.problem);
+  return result.view;
+}
+const at = (shoot: Shoot, clock: string) =>
+  msOf(`${shoot.startLocal.slice(0, 10)}T${clock}`, shoot.place.timeZone);
+const answer = (shoot: Shoot, clock: string) =>
+  answerAt(seen(shoot), shoot.choice, at(shoot, clock));
+const moved = (shoot: Shoot, x: number, y: number): Shoot => ({
+  ...shoot,
+  positions: shoot.positions.map((p) => (p.id === shoot.choice.positionId ? { ...p, x, y } : p)),
+});
+
+test('later in the evening asks for a higher ISO', () => {
+  const isos = ['18:45', '19:30', '20:00', '20:30'].map(
+    (clock) => answer(larkmoor, clock).exposure.settings.iso,
+  );
+  expect([...isos].sort((a, b) => a - b)).toEqual(isos);
+  expect(new Set(isos).size).toBeGreaterThan(2);
+});
+
+test('closer fills the frame more and asks for a faster shutter', () => {
+  const view = seen(larkmoor);
+  const half = moved(larkmoor, (view.camera.x + view.aim.x) / 2, (view.camera.y + view.aim.y) / 2);
+  expect(seen(half).fill).toBeGreaterThan(view.fill * 1.8);
+  expect(seen(half).demand.shutterS).toBeLessThan(view.demand.shutterS / 1.5);
+});
+
+test('a position on the mark, or nearer than the lens focuses, is a problem with its remedy', () => {
+  const { aim } = seen(larkmoor);
+  for (const x of [aim.x, aim.x + 1]) {
+    const result = viewOf(moved(larkmoor, x, aim.y));
+    expect(result.ok).toBe(false);
+    if (!result.ok) expect(result.problem).toMatch(/focuses from 1.2 m\. Move the position back/);
+  }
+});
+
+test('a converter multiplies focal length and costs its stops', () => {
+  const view = seen({ ...larkmoor, kit: { ...larkmoor.kit, converter: 2 } });
+  expect(view.focalMm).toBe(400);
+  expect(view.widestAperture).toBeCloseTo(5.6, 9);
+  expect(view.fill).toBeGreaterThan(seen(larkmoor).fill * 1.99);
+});
+
+test('long glass on still subjects is ruled by the hands that hold it', () => {
+  const shaky = {
+    ...alder,
+    kit: { ...alder.kit, bodyId: 'crop-1.5-20', support: 'hand' as const },
+  };
+  expect(seen(shaky).demand.ruledBy).toBe('your own hands');
+  expect(shutterReason(seen(shaky), answer(shaky, '06:40'))).toMatch(
+    /^Your own hands rule: steady to 1\//,
+  );
+});
+
+test('looking into the low sun warns; with the sun behind it does not', () => {
+  const { aim } = seen(larkmoor);
+  const intoSun = moved(larkmoor, aim.x + 25, aim.y - 1);
+  expect(answer(intoSun, '19:30').sunNearFrame).toBe(true);
+  expect(lightInWords(answer(intoSun, '19:30'))).toMatch(/^Back light/);
+  expect(answer(larkmoor, '19:30').sunNearFrame).toBe(false);
+  expect(answer(intoSun, '20:40').sunNearFrame).toBe(false);
+});
+
+test('the stand shades the south half of the pitch, and the plan draws it', () => {
+  const drawn = planLight(larkmoor, answer(larkmoor, '19:00').light);
+  expect(drawn.shadows).toHaveLength(1);
+  expect(Math.max(...(drawn.shadows[0] ?? []).map(({ x }) => x))).toBeGreaterThan(0);
+  expect(
+    planLight(
+      { ...larkmoor, light: { ...larkmoor.light, sky: 'overcast' } },
+      answer(larkmoor, '19:00').light,
+    ).shadows,
+  ).toEqual([]);
+});
+
+test('the sight says distance and true bearing', () => {
+  expect(planSight(seen(larkmoor)).label).toMatch(/^\d+\.\d m · \d{3}° [NSEW]{1,2}$/);
+});
+
+test('sunset and civil dusk of Larkmoor fall in its ribbon, noon in the regatta, by name', () => {
+  const names = (shoot: Shoot) => eventsWithin(shoot.place, hoursOf(shoot)).map(({ name }) => name);
+  expect(names(larkmoor)).toEqual(['sunset', 'civil dusk']);
+  expect(names(alder)).toEqual(['civil dawn', 'sunrise']);
+  expect(names(tern)).toEqual(['noon sun']);
+});
+
+describe('the sentence', () => {
+  const clock = (ms: number) => clockOf(ms, larkmoor.place.timeZone);
+  const sentence = (shoot: Shoot, time: string) => {
+    const { fromMs, toMs } = hoursOf(shoot);
+    const view = seen(shoot);
+    const series = lightSeries({ scene: view.scene, fromMs, toMs, stepS: 60 });
+    const { exposure } = answer(shoot, time);
+    return stopsSentence(exposure, outlookOf(view, shoot.choice, series), {
+      clock,
+      atMs: at(shoot, time),
+      usableIso: view.body.iso.usable,
+    });
+  };
+  test('says from when it will be short, by how much and what to do', () => {
+    expect(sentence(larkmoor, '18:50')).toMatch(
+      /^From 20:\d\d short by 1\.\d stops: lift 1\.0 stop afterwards \(0\.\d stop still missing\), ISO 12800 or 1\/800 with softer motion\. Now \d\.\d stops in hand\.$/,
+    );
+  });
+  test('says since when once it is short', () => {
+    expect(sentence(larkmoor, '20:40')).toMatch(/^Short by [01]\.\d stops? now, since 20:\d\d: /);
+  });
+  test('says what is in hand when there is enough throughout', () => {
+    expect(sentence(tern, '12:00')).toMatch(
+      /^\d\.\d stops in hand before ISO 6400, the highest you would use\.$/,
+    );
+  });
+  test('offers the aperture when the lens is closed for depth', () => {
+    const plan = answer(larkmoor, '20:40').exposure;
+    const ways = [{ lever: 'aperture' as const, stops: 1, value: 2.8 }];
+    expect(
+      stopsSentence(
+        { ...plan, stopsShort: 1, waysOut: ways },
+        { waysOut: [] },
+        { clock, atMs: 0, usableIso: 6400 },
+      ),
+    ).toBe('Short by 1.0 stop now: open to f/2.8.');
+  });
+  test('says when nothing is enough, and when all is too much', () => {
+    const plan = answer(larkmoor, '20:40').exposure;
+    const now = { clock, atMs: 0, usableIso: 6400 };
+    expect(stopsSentence({ ...plan, stopsDark: 2 }, { waysOut: [] }, now)).toMatch(
+      /^Too dark by 2\.0 stops/,
+    );
+    expect(
+      stopsSentence({ ...plan, stopsBright: 0.5, stopsShort: 0 }, { waysOut: [] }, now),
+    ).toMatch(/^Too bright by 0\.5 stop /);
+  });
+});
+
+test.each([
+  [0, '000° N'],
+  [359.7, '000° N'],
+  [44.6, '045° NE'],
+  [271, '271° W'],
+])('%d is the bearing %s', (bearing, words) => {
+  expect(bearingInWords(bearing)).toBe(words);
+});
+
+test.each([
+  [0, 'faces you'],
+  [45, 'three-quarter face'],
+  [90, 'in profile'],
+  [170, 'turned away'],
+])('a face %d° off %s', (off, words) => {
+  expect(faceSeen(off)).toBe(words);
+});

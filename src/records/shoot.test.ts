@@ -1,0 +1,136 @@
+import { DEMO_SHOOTS } from '@/demo';
+import { duplicateShoot, newHockeyShoot, turnGround } from './new-shoot';
+import { parseRecord } from './parse';
+import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
+
+const KIND = { schema: shootSchema, version: SHOOT_VERSION, migrations: SHOOT_MIGRATIONS };
+const [larkmoor] = DEMO_SHOOTS as [Shoot, ...Shoot[]];
+
+/** Larkmoor with one thing wrong. */
+function broken(change: (draft: Record<string, never>) => void): unknown {
+  const draft = JSON.parse(JSON.stringify(larkmoor));
+  change(draft);
+  return draft;
+}
+
+const reasonFor = (raw: unknown): string => {
+  const parsed = parseRecord(raw, KIND);
+  return parsed.ok ? 'accepted' : parsed.reason;
+};
+
+test.each(DEMO_SHOOTS.map((shoot) => [shoot.title, shoot] as const))(
+  '%s is a whole record',
+  (_t, shoot) => {
+    expect(reasonFor(JSON.parse(JSON.stringify(shoot)))).toBe('accepted');
+  },
+);
+
+test('there is one migration for each version before this one', () => {
+  expect(SHOOT_MIGRATIONS).toHaveLength(SHOOT_VERSION - 1);
+});
+
+type Draft = { [key: string]: Draft } & { [key: number]: Draft };
+const set = (path: readonly (string | number)[], value: unknown) => (draft: unknown) => {
+  const parent = path.slice(0, -1).reduce<Draft>((at, key) => at[key] as Draft, draft as Draft);
+  (parent as Record<string | number, unknown>)[path[path.length - 1] as string] = value;
+};
+
+test.each([
+  ['title', ['title'], '  '],
+  ['place.latitudeDeg', ['place', 'latitudeDeg'], 95],
+  ['place.timeZone', ['place', 'timeZone'], 'Mars/Base'],
+  ['endLocal', ['endLocal'], '2027-04-16T18:30'],
+  ['startLocal', ['startLocal'], '2027-02-30T10:00'],
+  ['marks[0].headingDeg', ['marks', 0, 'headingDeg'], 'north'],
+  ['positions[0].x', ['positions', 0, 'x'], 1e9],
+  ['marks[0].subjectId', ['marks', 0, 'subjectId'], 'unicorn'],
+  ['choice.markId', ['choice', 'markId'], 'nobody'],
+  ['choice.positionId', ['choice', 'positionId'], 'nowhere'],
+  ['kit.focalMm', ['kit', 'focalMm'], 999],
+  ['kit.lensId', ['kit', 'lensId'], '__proto__'],
+  ['obstacles[0].footprint', ['obstacles', 0, 'footprint'], [{ x: 0, y: 0 }]],
+  ['version', ['version'], 99],
+  ['version', ['version'], 'one'],
+] as const)('%s that is wrong is named', (named, path, value) => {
+  const reason = reasonFor(broken(set(path, value)));
+  expect(reason.startsWith(`${named}:`)).toBe(true);
+});
+
+test('a field that is not known is refused, not dropped', () => {
+  expect(reasonFor(broken(set(['flash'], true)))).toMatch(/flash/);
+});
+
+test('a converter on a lens that takes none is refused', () => {
+  const kit = { ...larkmoor.kit, lensId: '24-70-2.8', focalMm: 70, converter: 1.4 };
+  expect(reasonFor({ ...larkmoor, kit })).toMatch(/^kit\.converter:/);
+});
+
+test('an id may not stand twice', () => {
+  const marks = [...larkmoor.marks, ...larkmoor.marks];
+  expect(reasonFor({ ...larkmoor, marks })).toBe('marks[1].id: must not stand twice');
+});
+
+test.each([[null], [[]], ['text'], [7]])('%p is no record', (raw) => {
+  expect(reasonFor(raw)).toBe('not a record');
+});
+
+test('an older record is lifted step by step', () => {
+  const older = { version: 1, name: 'x' };
+  const lift = [
+    (record: Record<string, unknown>) => ({ version: 2, title: record.name }),
+    (record: Record<string, unknown>) => ({ ...record, version: 3, stars: 0 }),
+  ];
+  const schema = { safeParse: (record: unknown) => ({ success: true, data: record }) } as never;
+  expect(parseRecord(older, { schema, version: 3, migrations: lift })).toEqual({
+    ok: true,
+    record: { version: 3, title: 'x', stars: 0 },
+  });
+});
+
+test('a migration that fails is a reason, not a crash', () => {
+  const failing = [() => JSON.parse('{')];
+  const parsed = parseRecord(
+    { version: 1 },
+    { schema: shootSchema, version: 2, migrations: failing },
+  );
+  expect(parsed.ok).toBe(false);
+});
+
+test('turned all the way round, the ground is where it was', () => {
+  let shoot = larkmoor;
+  for (const bearing of [100, 190, 300, larkmoor.ground.bearingDeg])
+    shoot = turnGround(shoot, bearing);
+  expect(shoot.positions[0]?.x).toBeCloseTo(larkmoor.positions[0]?.x ?? NaN, 9);
+  expect(shoot.obstacles[0]?.footprint[2]?.y).toBeCloseTo(
+    larkmoor.obstacles[0]?.footprint[2]?.y ?? NaN,
+    9,
+  );
+  expect(shoot.marks[0]?.headingDeg).toBeCloseTo(larkmoor.marks[0]?.headingDeg ?? NaN, 9);
+});
+
+test('a ground turned by 90° puts north to the east', () => {
+  const brief = {
+    title: 'T',
+    latitudeDeg: 0,
+    longitudeDeg: 0,
+    timeZone: 'UTC',
+    bearingDeg: 0,
+    startLocal: '2027-01-01T10:00',
+    endLocal: '2027-01-01T11:00',
+  };
+  const north = newHockeyShoot(brief, 'a', '2026-11-01T12:00:00Z');
+  const east = newHockeyShoot({ ...brief, bearingDeg: 90 }, 'b', '2026-11-01T12:00:00Z');
+  expect(north.positions[0]).toMatchObject({ x: -16, y: 49 });
+  expect(east.positions[0]?.x).toBeCloseTo(49, 9);
+  expect(east.positions[0]?.y).toBeCloseTo(16, 9);
+});
+
+test('a duplicate has a name of its own and shares nothing that is changed in place', () => {
+  const copy = duplicateShoot(
+    { ...larkmoor, title: 'x'.repeat(120) },
+    'copy',
+    '2026-11-02T12:00:00Z',
+  );
+  expect(copy.id).toBe('copy');
+  expect(reasonFor(JSON.parse(JSON.stringify(copy)))).toBe('accepted');
+});

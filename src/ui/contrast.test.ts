@@ -1,0 +1,26 @@
+import tokens from './tokens.json';
+
+/** WCAG 2.2 relative luminance and contrast ratio. */
+function luminance(hex: string): number {
+  const [r, g, b] = [1, 3, 5].map((at) => {
+    const c = Number.parseInt(hex.slice(at, at + 2), 16) / 255;
+    return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+  }) as [number, number, number];
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+}
+const contrast = (a: string, b: string) => {
+  const [light, dark] = [luminance(a), luminance(b)].sort((x, y) => y - x) as [number, number];
+  return (light + 0.05) / (dark + 0.05);
+};
+
+describe.each(['day', 'dark'] as const)('%s', (scheme) => {
+  const inks = tokens[scheme];
+  test('figures stand 7:1 off the paper', () => {
+    expect(contrast(inks.ink, inks.paper)).toBeGreaterThanOrEqual(7);
+    expect(contrast(inks.ink, inks.sheet)).toBeGreaterThanOrEqual(7);
+  });
+  test('labels and signal stand 4.5:1 off the paper', () => {
+    expect(contrast(inks.quiet, inks.paper)).toBeGreaterThanOrEqual(4.5);
+    expect(contrast(inks.signal, inks.paper)).toBeGreaterThanOrEqual(4.5);
+  });
+});
