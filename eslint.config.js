@@ -34,6 +34,7 @@ const direction = (folder) => {
   const forbidden = FOLDERS.filter((other) => other !== folder && !MAY_USE[folder].includes(other));
   return {
     files: [`src/${folder}/**/*.{ts,tsx}`],
+    ignores: ['**/*.test.{ts,tsx}'],
     rules: {
       'no-restricted-imports': [
         'error',
@@ -67,6 +68,8 @@ module.exports = defineConfig([
   {
     rules: {
       eqeqeq: 'error',
+      // fast-check is read as fc.property, fc.double … throughout its own documentation.
+      'import/no-named-as-default-member': 'off',
       'no-console': 'error',
       'max-lines': ['error', { max: 400 }],
     },

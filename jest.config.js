@@ -2,7 +2,15 @@ const path = require('node:path');
 
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
 /** Packages that ship ES modules only. */
-const ESM = ['nanoid', 'd3-[a-z-]+', 'internmap', 'lucide-react-native', '@tanstack', 'comlink', 'nrel-spa'];
+const ESM = [
+  'nanoid',
+  'd3-[a-z-]+',
+  'internmap',
+  'lucide-react-native',
+  '@tanstack',
+  'comlink',
+  'nrel-spa',
+];
 
 /** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */
 module.exports = {
@@ -14,7 +22,11 @@ module.exports = {
       transform: {
         '\\.m?[jt]sx?$': [
           'babel-jest',
-          { configFile: false, babelrc: false, presets: [path.resolve('node_modules/babel-preset-expo')] },
+          {
+            configFile: false,
+            babelrc: false,
+            presets: [path.resolve('node_modules/babel-preset-expo')],
+          },
         ],
       },
       transformIgnorePatterns: [`node_modules/(?!(${ESM.join('|')})/)`],
@@ -27,6 +39,7 @@ module.exports = {
     {
       displayName: 'components',
       preset: 'jest-expo',
+      transform: { '\\.mjs$': 'babel-jest' },
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
       resolver: 'react-native-worklets/jest/resolver.js',
       setupFiles: ['react-native-gesture-handler/jestSetup.js'],

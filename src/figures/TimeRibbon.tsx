@@ -169,7 +169,7 @@ export function TimeRibbon({
   readonly ribbon: Ribbon;
   readonly atMs: number;
   readonly clock: (ms: number) => string;
-  readonly onChange: (ms: number) => void;
+  readonly onChange: (next: (ms: number) => number) => void;
 }) {
   const inks = useInks();
   return (

@@ -14,16 +14,15 @@ export function Field({
   readonly error?: string | undefined;
   readonly ref?: Ref<TextInput>;
 }) {
-  const labelId = useId();
   const noteId = useId();
   const note = error ?? hint;
   return (
     <View className="gap-1">
-      <Text kind="label" ink="quiet" nativeID={labelId}>
+      <Text kind="label" ink="quiet">
         {label}
       </Text>
       <TextInput
-        aria-labelledby={labelId}
+        aria-label={label}
         {...(note && { 'aria-describedby': noteId })}
         {...{ 'aria-invalid': error !== undefined }}
         className={`min-h-touch w-full border bg-sheet px-3 font-body text-body text-ink ${error ? 'border-2 border-signal' : 'border-ink'}`}

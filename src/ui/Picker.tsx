@@ -25,7 +25,6 @@ export function Picker<T extends string>({
     <View>
       <Pressable
         role="button"
-        aria-label={`${label}: ${taken?.label ?? 'none'}. Change`}
         onPress={() => setOpen(true)}
         className="min-h-touch flex-row items-center justify-between border-b border-line py-1 active:opacity-60"
       >

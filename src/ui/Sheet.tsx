@@ -22,7 +22,7 @@ export function Sheet({
     <Modal visible={open} transparent onRequestClose={onClose} aria-label={title}>
       <View className="flex-1 justify-end sm:items-center sm:justify-center">
         <Pressable
-          aria-label="Close"
+          aria-hidden
           tabIndex={-1}
           onPress={onClose}
           className="absolute inset-0 bg-black/50"

@@ -14,7 +14,8 @@ interface SliderTrack {
   readonly bigStep: number;
   /** The value in words, for those who don't see the handle. */
   readonly valueText: string;
-  readonly onChange: (value: number) => void;
+  /** Gets a step from the newest value to the next: several may come before the next render. */
+  readonly onChange: (next: (value: number) => number) => void;
 }
 
 /**
@@ -40,12 +41,11 @@ export function SlideArea({
   readonly children: (widthPx: number) => ReactNode;
 }) {
   const [widthPx, setWidthPx] = useState(0);
-  const put = (wanted: number) => {
-    const stepped = Math.min(max, Math.max(min, min + Math.round((wanted - min) / step) * step));
-    if (stepped !== value) onChange(stepped);
-  };
+  const onTrack = (wanted: number) =>
+    Math.min(max, Math.max(min, min + Math.round((wanted - min) / step) * step));
+  const move = (by: number) => onChange((from) => onTrack(from + by));
   const putAt = (x: number) => {
-    if (widthPx > 0) put(min + (x / widthPx) * (max - min));
+    if (widthPx > 0) onChange(() => onTrack(min + (x / widthPx) * (max - min)));
   };
   const pan = Gesture.Pan()
     .runOnJS(true)
@@ -69,14 +69,14 @@ export function SlideArea({
         onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
         style={{ height: heightPx, width: '100%', cursor: 'pointer' }}
         {...onKeys({
-          ArrowRight: () => put(value + step),
-          ArrowUp: () => put(value + step),
-          ArrowLeft: () => put(value - step),
-          ArrowDown: () => put(value - step),
-          PageUp: () => put(value + bigStep),
-          PageDown: () => put(value - bigStep),
-          Home: () => put(min),
-          End: () => put(max),
+          ArrowRight: () => move(step),
+          ArrowUp: () => move(step),
+          ArrowLeft: () => move(-step),
+          ArrowDown: () => move(-step),
+          PageUp: () => move(bigStep),
+          PageDown: () => move(-bigStep),
+          Home: () => onChange(() => min),
+          End: () => onChange(() => max),
         })}
       >
         {widthPx > 0 ? children(widthPx) : null}

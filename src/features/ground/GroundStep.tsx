@@ -3,6 +3,7 @@ import { useShootPage } from '@/features/plan/ShootContext';
 import { chosenMark, chosenPosition } from '@/features/plan/view';
 import { bearingInWords, faceSeen, metres, smallLength } from '@/features/plan/words';
 import { SUBJECTS } from '@/presets/subjects';
+import type { Mark, Position } from '@/records/shoot';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
@@ -29,10 +30,17 @@ export function GroundStep() {
   const position = chosenPosition(shoot);
   const choose = (choice: Partial<typeof shoot.choice>) =>
     update((current) => ({ ...current, choice: { ...current.choice, ...choice } }));
-  const changeMark = (change: Partial<typeof mark>) =>
+  const changeMark = (change: (entry: Mark) => Mark) =>
     update((current) => ({
       ...current,
-      marks: current.marks.map((entry) => (entry.id === mark.id ? { ...entry, ...change } : entry)),
+      marks: current.marks.map((entry) => (entry.id === mark.id ? change(entry) : entry)),
+    }));
+  const changePosition = (change: (entry: Position) => Position) =>
+    update((current) => ({
+      ...current,
+      positions: current.positions.map((entry) =>
+        entry.id === position.id ? change(entry) : entry,
+      ),
     }));
   return (
     <View className="gap-3">
@@ -59,7 +67,7 @@ export function GroundStep() {
         label="Subject"
         value={mark.subjectId}
         options={SUBJECTS.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(subjectId) => changeMark({ subjectId })}
+        onChange={(subjectId) => changeMark((entry) => ({ ...entry, subjectId }))}
       />
       <Slider
         label="The way it runs and faces"
@@ -69,7 +77,12 @@ export function GroundStep() {
         step={HEADING_STEP_DEG}
         bigStep={45}
         valueText={bearingInWords(mark.headingDeg)}
-        onChange={(deg) => changeMark({ headingDeg: deg % 360, facingDeg: deg % 360 })}
+        onChange={(next) =>
+          changeMark((entry) => {
+            const deg = next(entry.headingDeg) % 360;
+            return { ...entry, headingDeg: deg, facingDeg: deg };
+          })
+        }
       />
       <Slider
         label="Camera height"
@@ -79,12 +92,10 @@ export function GroundStep() {
         step={0.1}
         bigStep={0.5}
         valueText={`${position.cameraHeightM.toFixed(1)} m`}
-        onChange={(m) =>
-          update((current) => ({
-            ...current,
-            positions: current.positions.map((entry) =>
-              entry.id === position.id ? { ...entry, cameraHeightM: Number(m.toFixed(2)) } : entry,
-            ),
+        onChange={(next) =>
+          changePosition((entry) => ({
+            ...entry,
+            cameraHeightM: Number(next(entry.cameraHeightM).toFixed(2)),
           }))
         }
       />

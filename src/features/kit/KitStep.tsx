@@ -72,7 +72,12 @@ export function KitStep() {
           step={5}
           bigStep={50}
           valueText={`${Math.round(focalMm)} mm`}
-          onChange={(mm) => change({ focalMm: Math.min(longest, mm) })}
+          onChange={(next) =>
+            update((current) => ({
+              ...current,
+              kit: { ...current.kit, focalMm: next(current.kit.focalMm) },
+            }))
+          }
         />
       ) : null}
       {preset.takesConverter ? (

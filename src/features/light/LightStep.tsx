@@ -1,8 +1,9 @@
 import { View } from 'react-native';
-import { LAMP_LEVELS_LUX, type Sky } from '@/core';
+import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { lightInWords, sunInWords } from '@/features/plan/words';
-import { localMinuteOf } from '@/records/times';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf, msOf } from '@/records/times';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
@@ -22,14 +23,19 @@ const LAMPS = [
   { value: 'nightStadium', label: 'Night stadium, 1300 lx' },
 ] as const;
 
+type Light = Shoot['light'];
+
 const MINUTE_MS = 60_000;
 
 /** Sky and lamps, and what the sun does during the shoot. */
 export function LightStep() {
   const { plan, update } = useShootPage();
   const { shoot, seen, hours, clock, ribbon } = plan;
-  const changeLight = (light: Partial<typeof shoot.light>) =>
-    update((current) => ({ ...current, light: { ...current.light, ...light } }));
+  const changeLight = (change: (light: Light) => Partial<Light>) =>
+    update((current) => ({
+      ...current,
+      light: { ...current.light, ...change(current.light) },
+    }));
   const lampLevel = LAMPS.find(({ value }) => LAMP_LEVELS_LUX[value] === shoot.light.lampLux);
   const own = { value: 'own', label: `As measured, ${shoot.light.lampLux} lx` };
   return (
@@ -41,7 +47,7 @@ export function LightStep() {
         label="Sky"
         value={shoot.light.sky}
         options={SKIES}
-        onChange={(sky) => changeLight({ sky })}
+        onChange={(sky) => changeLight(() => ({ sky }))}
       />
       <Picker
         label="Lamps"
@@ -49,7 +55,8 @@ export function LightStep() {
         options={lampLevel ? LAMPS : [...LAMPS, own]}
         onChange={(level) => {
           if (level !== 'own') {
-            changeLight({ lampLux: LAMP_LEVELS_LUX[level as keyof typeof LAMP_LEVELS_LUX] });
+            const lampLux = LAMP_LEVELS_LUX[level as LampLevel];
+            changeLight(() => ({ lampLux }));
           }
         }}
       />
@@ -63,7 +70,7 @@ export function LightStep() {
             step={5}
             bigStep={100}
             valueText={`${shoot.light.lampLux} lx`}
-            onChange={(lampLux) => changeLight({ lampLux })}
+            onChange={(next) => changeLight(({ lampLux }) => ({ lampLux: next(lampLux) }))}
           />
           <Slider
             label="Lamps on from"
@@ -73,8 +80,13 @@ export function LightStep() {
             step={5 * MINUTE_MS}
             bigStep={30 * MINUTE_MS}
             valueText={clock(hours.lampsFromMs ?? hours.startMs)}
-            onChange={(ms) =>
-              changeLight({ lampsFromLocal: localMinuteOf(ms, shoot.place.timeZone) })
+            onChange={(next) =>
+              changeLight(({ lampsFromLocal }) => {
+                const from = lampsFromLocal
+                  ? msOf(lampsFromLocal, shoot.place.timeZone)
+                  : hours.startMs;
+                return { lampsFromLocal: localMinuteOf(next(from), shoot.place.timeZone) };
+              })
             }
           />
         </>

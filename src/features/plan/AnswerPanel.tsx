@@ -87,7 +87,7 @@ export function AnswerPanel() {
   const spread = ev.high - ev.low;
   const { bearingDeg, template } = shoot.ground;
   return (
-    <Box className="gap-2 px-4 py-2">
+    <Box role="region" aria-label="Answer" className="gap-2 px-4 py-2">
       <Exposure {...engraved(answer.exposure.settings)} />
       <Text kind="strong" aria-live="polite">
         {sentence}

@@ -7,7 +7,7 @@ import { DEMO_SHOOTS } from '@/demo';
 import { TimeRibbon } from '@/figures/TimeRibbon';
 import { useSaveTrouble, useShootActions, useShoots } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
-import { localMinuteOf } from '@/records/times';
+import { atMsOf, localMinuteOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
@@ -127,7 +127,7 @@ function StepLinks({ column }: { readonly column: boolean }) {
 
 function Ribbon() {
   const { plan, update } = useShootPage();
-  const { ribbon, atMs, clock, shoot, lightTrouble } = plan;
+  const { ribbon, atMs, hours, clock, lightTrouble } = plan;
   return (
     <View className="border-t border-ink bg-paper px-2 pb-1 pt-1">
       {lightTrouble ? (
@@ -139,8 +139,11 @@ function Ribbon() {
         ribbon={ribbon}
         atMs={atMs}
         clock={clock}
-        onChange={(ms) =>
-          update((current) => ({ ...current, atLocal: localMinuteOf(ms, shoot.place.timeZone) }))
+        onChange={(next) =>
+          update((current) => ({
+            ...current,
+            atLocal: localMinuteOf(next(atMsOf(current, hours)), current.place.timeZone),
+          }))
         }
       />
     </View>
@@ -190,7 +193,7 @@ function WideLayout() {
           </View>
           <PlanPicture />
           <View className="w-[370px] border-l border-ink">
-            <ScrollView contentContainerClassName="pt-2">
+            <ScrollView tabIndex={0} contentContainerClassName="pt-2">
               <AnswerPanel />
               <View className="border-t border-line p-4">
                 <MotionAndBudget />

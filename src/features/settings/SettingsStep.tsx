@@ -59,7 +59,12 @@ export function SettingsStep() {
         step={0.5}
         bigStep={1}
         valueText={stops(shoot.choice.liftStops)}
-        onChange={(liftStops) => choose({ liftStops })}
+        onChange={(next) =>
+          update((current) => ({
+            ...current,
+            choice: { ...current.choice, liftStops: next(current.choice.liftStops) },
+          }))
+        }
       />
       {wide ? null : <MotionAndBudget />}
       <View className="gap-3">

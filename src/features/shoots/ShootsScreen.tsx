@@ -117,7 +117,6 @@ function ShootRow({ shoot, onMore }: { readonly shoot: Shoot; readonly onMore: (
       <Link href={`/shoot/${shoot.id}/ground`} asChild>
         <Pressable
           role="link"
-          aria-label={`Open ${shoot.title}`}
           className="min-h-touch flex-1 flex-row items-center gap-4 py-3 active:opacity-60"
         >
           <ShootSketch shoot={shoot} sizePx={76} />

@@ -1,0 +1,56 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** A page whose console must stay free of errors. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, run) => {
+    const errors: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error') errors.push(message.text());
+    });
+    page.on('pageerror', (error) => errors.push(String(error)));
+    await run(page);
+    expect(errors).toEqual([]);
+  },
+});
+export { expect };
+
+/** What the page answers, as a user reads it. */
+export interface Reading {
+  readonly shutterPerSecond: number;
+  readonly aperture: number;
+  readonly iso: number;
+  readonly ev: number;
+  readonly fillPct: number;
+  readonly distanceM: number;
+}
+
+const figure = (text: string, pattern: RegExp): number => Number(pattern.exec(text)?.[1]);
+
+/** Reads the headline and the facts under it. */
+export async function readAnswer(page: Page): Promise<Reading> {
+  const label = (await headline(page).getAttribute('aria-label')) ?? '';
+  const text = await page.getByRole('region', { name: 'Answer' }).innerText();
+  return {
+    shutterPerSecond: figure(label, /1\/(\d+)/),
+    aperture: figure(label, /f\/([\d.]+)/),
+    iso: figure(label, /ISO (\d+)/),
+    ev: figure(text, /\nEV (-?[\d.]+)/),
+    fillPct: figure(text, /(\d+) %/),
+    distanceM: figure(text, /Distance\s+([\d.]+) m/),
+  };
+}
+
+export const headline = (page: Page) =>
+  page.getByRole('region', { name: 'Answer' }).getByRole('img', { name: /^.+, f\/.+, ISO \d+$/ });
+export const timeSlider = (page: Page) => page.getByRole('slider', { name: 'Time', exact: true });
+export const positionHandle = (page: Page) =>
+  page.getByRole('button', { name: /^Position .* to move it$/ });
+
+export async function openLarkmoor(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name: /^Larkmoor, evening hockey/ }).click();
+  await expect(headline(page)).toBeVisible();
+}
+
+/** Waits until changes that were put off have been written. */
+export const settle = (page: Page) => page.waitForTimeout(400);

@@ -1,0 +1,220 @@
+import {
+  expect,
+  headline,
+  openLarkmoor,
+  positionHandle,
+  readAnswer,
+  settle,
+  test,
+  timeSlider,
+} from './app';
+
+test('the first run shows the three demo shoots, and the first answers', async ({ page }) => {
+  await page.goto('/');
+  await expect(page).toHaveTitle('Shoots · Bright Perch');
+  for (const title of [
+    'Larkmoor, evening hockey',
+    'Alder Reach, kingfisher hide',
+    'Tern Water, sprint regatta',
+  ]) {
+    await expect(page.getByRole('link', { name: title })).toBeVisible();
+  }
+  await page.getByRole('link', { name: /^Larkmoor, evening hockey/ }).click();
+  await expect(page).toHaveURL(/\/shoot\/demo-larkmoor\/ground$/);
+  await expect(page).toHaveTitle('Larkmoor, evening hockey · Bright Perch');
+  await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Ball lit/ })).toBeVisible();
+  await expect(page.getByText(/^From 20:\d\d short by \d\.\d stops?: /)).toBeVisible();
+  await expect(page.getByText(/Stick tip rules: [\d.]+ px at 1\/\d+/)).toBeVisible();
+  await expect(page.getByText(/Sun 27\d° W/).first()).toBeVisible();
+});
+
+test('each demo shoot opens and answers', async ({ page }) => {
+  for (const id of ['demo-larkmoor', 'demo-alder-reach', 'demo-tern-water']) {
+    await page.goto(`/shoot/${id}/ground`);
+    await expect(headline(page)).toBeVisible();
+    const { iso, ev, fillPct } = await readAnswer(page);
+    expect(iso).toBeGreaterThanOrEqual(100);
+    expect(ev).toBeGreaterThan(4);
+    expect(fillPct).toBeGreaterThan(20);
+  }
+});
+
+test('later is darker and asks for a higher ISO, by keys', async ({ page }) => {
+  await openLarkmoor(page);
+  const early = await readAnswer(page);
+  await timeSlider(page).focus();
+  await page.keyboard.press('PageDown');
+  await expect(timeSlider(page)).toHaveAttribute('aria-valuetext', '18:35');
+  for (let i = 0; i < 6; i += 1) await page.keyboard.press('PageUp');
+  await expect(timeSlider(page)).toHaveAttribute('aria-valuetext', '20:05');
+  const late = await readAnswer(page);
+  expect(late.ev).toBeLessThan(early.ev - 3);
+  expect(late.iso).toBeGreaterThan(early.iso * 8);
+  await page.keyboard.press('End');
+  await expect(timeSlider(page)).toHaveAttribute('aria-valuetext', '21:15');
+  await expect(page.getByText(/^Short by \d\.\d stops? now, since 20:\d\d: /)).toBeVisible();
+});
+
+test('the ribbon is dragged, by finger or mouse, and the plan follows', async ({ page }) => {
+  await openLarkmoor(page);
+  const early = await readAnswer(page);
+  const box = await timeSlider(page).boundingBox();
+  if (!box) throw new Error('no ribbon');
+  const y = box.y + box.height / 2;
+  await page.mouse.move(box.x + box.width * 0.3, y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.6, y, { steps: 8 });
+  await page.mouse.move(box.x + box.width * 0.75, y, { steps: 4 });
+  await page.mouse.up();
+  await expect(timeSlider(page)).toHaveAttribute('aria-valuetext', /^20:[12]\d$/);
+  const late = await readAnswer(page);
+  expect(late.iso).toBeGreaterThan(early.iso);
+  await expect(page.getByText(/below the horizon$/).first()).toBeVisible();
+});
+
+test('nearer fills the frame more and asks for a faster shutter', async ({ page }) => {
+  await openLarkmoor(page);
+  await timeSlider(page).focus();
+  await page.keyboard.press('End');
+  const far = await readAnswer(page);
+  const box = await positionHandle(page).boundingBox();
+  if (!box) throw new Error('no position');
+  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 12, from.y + 10, { steps: 5 });
+  await page.mouse.move(from.x + 18, from.y + 14, { steps: 5 });
+  await page.mouse.up();
+  const near = await readAnswer(page);
+  expect(near.distanceM).toBeLessThan(far.distanceM - 3);
+  expect(near.fillPct).toBeGreaterThan(far.fillPct);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: 'Motion first' }).click();
+  const motionNear = await readAnswer(page);
+  expect(motionNear.shutterPerSecond).toBeGreaterThanOrEqual(far.shutterPerSecond);
+});
+
+test('the position moves by arrow keys, a metre or five, and stays moved after a reload', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const before = await readAnswer(page);
+  await positionHandle(page).focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await page.keyboard.press('ArrowUp');
+  const after = await readAnswer(page);
+  expect(after.distanceM).toBeGreaterThan(before.distanceM + 3);
+  expect(after.fillPct).toBeLessThan(before.fillPct);
+  await settle(page);
+  await page.reload();
+  await expect(headline(page)).toBeVisible();
+  expect(await readAnswer(page)).toEqual(after);
+});
+
+test('a position on the mark is refused in words, and one on the pitch is cautioned', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const handle = positionHandle(page);
+  await handle.focus();
+  for (const [key, times] of [
+    ['ArrowRight', 17],
+    ['ArrowDown', 17],
+  ] as const) {
+    for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
+  }
+  await expect(page.getByText('No answer from here')).toBeVisible();
+  await expect(
+    page.getByText(/this lens focuses from 1\.2 m\. Move the position back/),
+  ).toBeVisible();
+  for (let i = 0; i < 2; i += 1) await page.keyboard.press('Shift+ArrowUp');
+  await expect(page.getByText(/^Caution: this stands on the field of play/)).toBeVisible();
+});
+
+test('body, lens, converter, subject, sky and lamps each change the answer', async ({ page }) => {
+  await openLarkmoor(page);
+  const start = await readAnswer(page);
+  const step = (name: string) => page.getByRole('link', { name, exact: true }).click();
+  const pick = async (label: string, option: string) => {
+    await page.getByRole('button', { name: new RegExp(`^${label} `) }).click();
+    await page.getByRole('radio', { name: option }).click();
+  };
+
+  await step('Kit');
+  await page.getByRole('radio', { name: '2x' }).click();
+  const converted = await readAnswer(page);
+  expect(converted.fillPct / start.fillPct).toBeCloseTo(2, 1);
+  expect(converted.aperture).toBe(5.6);
+  await page.getByRole('radio', { name: 'None' }).click();
+  await pick('Lens', '400 mm f/2.8');
+  expect((await readAnswer(page)).fillPct / start.fillPct).toBeCloseTo(2, 1);
+  await pick('Lens', '70–200 mm f/2.8');
+  await pick('Body', '1.5x crop body, 20 MP');
+  expect((await readAnswer(page)).fillPct).toBeGreaterThan(start.fillPct * 1.4);
+  await pick('Body', 'Full-frame body, 24 MP');
+
+  await step('Ground');
+  await pick('Subject', 'Player standing');
+  await expect(page.getByText(/Stick tip rules/)).toBeHidden();
+  await pick('Subject', 'Field player, running');
+  await expect(page.getByText(/(Head|Body) rules/)).toBeVisible();
+
+  await step('Light');
+  const clear = await readAnswer(page);
+  await page.getByRole('radio', { name: 'Overcast' }).click();
+  const overcast = await readAnswer(page);
+  expect(overcast.ev).toBeLessThan(clear.ev - 1);
+  await page.getByRole('radio', { name: 'Partly' }).click();
+  await timeSlider(page).focus();
+  await page.keyboard.press('End');
+  const weak = await readAnswer(page);
+  await pick('Lamps', 'Night stadium, 1300 lx');
+  expect((await readAnswer(page)).ev).toBeGreaterThan(weak.ev + 2);
+  await pick('Lamps', 'No lamps');
+  expect((await readAnswer(page)).ev).toBeLessThan(weak.ev);
+});
+
+test('the other schools show what they would set', async ({ page }) => {
+  await openLarkmoor(page);
+  await timeSlider(page).focus();
+  await page.keyboard.press('End');
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const balanced = await readAnswer(page);
+  await page.getByRole('radio', { name: 'Quality first' }).click();
+  const quality = await readAnswer(page);
+  expect(quality.iso).toBeLessThan(balanced.iso);
+  expect(quality.shutterPerSecond).toBeLessThan(balanced.shutterPerSecond);
+  await expect(page.getByRole('heading', { name: 'Where the stops go' })).toBeVisible();
+  await expect(page.getByText(/^-?−\d+\.\d shutter$/)).toBeVisible();
+});
+
+test('the address says shoot and step; back goes back', async ({ page }) => {
+  await openLarkmoor(page);
+  await page.getByRole('link', { name: 'Light' }).click();
+  await expect(page).toHaveURL(/\/light$/);
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await expect(page).toHaveURL(/\/kit$/);
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'The light' })).toBeVisible();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/ground$/);
+  await page.goto('/shoot/demo-tern-water');
+  await expect(page).toHaveURL(/\/shoot\/demo-tern-water\/ground$/);
+  await page.goto('/shoot/nobody/ground');
+  await expect(page.getByRole('heading', { name: 'No such shoot here' })).toBeVisible();
+  await page.goto('/nowhere');
+  await page.getByRole('button', { name: 'See all shoots' }).click();
+  await expect(page.getByRole('heading', { name: 'Bright Perch' })).toBeVisible();
+});
+
+test('the dark scheme is remembered', async ({ page }) => {
+  await openLarkmoor(page);
+  await page.getByRole('button', { name: 'Show dark, for the hide' }).click();
+  const paper = () =>
+    page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
+  await expect.poll(paper).toBe('rgb(13, 16, 18)');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Show by day' })).toBeVisible();
+  await expect.poll(paper).toBe('rgb(13, 16, 18)');
+});

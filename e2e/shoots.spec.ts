@@ -1,0 +1,198 @@
+import { readFile } from 'node:fs/promises';
+import { expect, headline, readAnswer, settle, test } from './app';
+
+const FORM = {
+  Title: 'Cup tie under lamps',
+  Latitude: '55.9',
+  Longitude: '-3.2',
+  'True bearing of the long axis': '40',
+  Date: '2027-02-12',
+  Start: '16:00',
+  End: '18:30',
+};
+
+test('a new shoot answers at once and is there after a reload', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New shoot' }).click();
+  for (const [label, value] of Object.entries(FORM))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await expect(page.getByText('Times are those of Europe/London.')).toBeVisible();
+  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await expect(page).toHaveURL(/\/shoot\/[\w-]+\/ground$/);
+  const answer = await readAnswer(page);
+  expect(answer.distanceM).toBeGreaterThan(20);
+  await settle(page);
+  await page.reload();
+  await expect(headline(page)).toBeVisible();
+  expect(await readAnswer(page)).toEqual(answer);
+  await page.getByRole('button', { name: 'All shoots' }).click();
+  await expect(page.getByRole('link', { name: /^Cup tie under lamps/ })).toBeVisible();
+  await expect(page.getByText('Friday 12 February 2027')).toBeVisible();
+});
+
+test('latitude 95, an end before the start and an empty title are refused in words', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  for (const [label, value] of Object.entries({
+    ...FORM,
+    Title: ' ',
+    Latitude: '95',
+    End: '15:00',
+  })) {
+    await page.getByLabel(label, { exact: true }).fill(value);
+  }
+  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await expect(
+    page.getByText('Change this: the title is empty; give the shoot a name'),
+  ).toBeVisible();
+  await expect(
+    page.getByText('Change this: latitude must be a number from -90 to 90'),
+  ).toBeVisible();
+  await expect(page.getByText('Change this: the end must be after the start, 16:00')).toBeVisible();
+  await expect(page.getByLabel('Title', { exact: true })).toHaveAttribute('aria-invalid', 'true');
+  await expect(page).toHaveURL(/\/new$/);
+  await page.goto('/');
+  await expect(page.getByRole('listitem')).toHaveCount(3);
+});
+
+test('the brief is changed: name, hours and the way the ground lies', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/brief');
+  await page.getByLabel('Title', { exact: true }).fill('Larkmoor, reserves');
+  await page.getByLabel('True bearing of the long axis').fill('102');
+  await page.getByLabel('Start', { exact: true }).fill('17:30');
+  await page.getByRole('button', { name: 'Save the brief' }).click();
+  await expect(page.getByText('Brief saved')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Larkmoor, reserves' })).toBeVisible();
+  await expect(page.getByText(/looking 225° SW/)).toBeVisible();
+  await settle(page);
+  await page.reload();
+  await expect(page.getByLabel('True bearing of the long axis')).toHaveValue('102');
+  await expect(page.getByLabel('Start', { exact: true })).toHaveValue('17:30');
+});
+
+test('rename, duplicate, delete and undo', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Tern Water' }).click();
+  await page.getByLabel('Title', { exact: true }).fill('');
+  await expect(page.getByText(/the title is empty/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Rename' })).toBeDisabled();
+  await page.getByLabel('Title', { exact: true }).fill('Tern Water, finals');
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await expect(page.getByRole('link', { name: /^Tern Water, finals/ })).toBeVisible();
+
+  await page.getByRole('button', { name: 'More for Tern Water, finals' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('link', { name: /^Tern Water, finals \(copy\)/ })).toBeVisible();
+
+  await page.getByRole('button', { name: 'More for Larkmoor' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /^Larkmoor/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /^Larkmoor/ })).toBeVisible();
+  await settle(page);
+  await page.reload();
+  await expect(page.getByRole('listitem')).toHaveCount(4);
+});
+
+test('with everything deleted the list says what to do, and the demo comes back', async ({
+  page,
+}) => {
+  await page.goto('/');
+  for (const title of ['Larkmoor', 'Alder Reach', 'Tern Water']) {
+    await page.getByRole('button', { name: `More for ${title}` }).click();
+    await page.getByRole('button', { name: 'Delete' }).click();
+  }
+  await expect(page.getByRole('heading', { name: 'No shoots yet' })).toBeVisible();
+  await settle(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Bring back the demo' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(3);
+});
+
+test('a shoot goes out as a file and comes back as the same plan', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/brief');
+  const before = await readAnswer(page);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export as a file' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('larkmoor-evening-hockey.shoot.json');
+  const text = await readFile(await download.path(), 'utf8');
+  await page.goto('/');
+  await importText(page, text);
+  await expect(page.getByText('Imported “Larkmoor, evening hockey”')).toBeVisible();
+  const links = page.getByRole('link', { name: /^Larkmoor, evening hockey/ });
+  await expect(links).toHaveCount(2);
+  await links.nth(1).click();
+  await expect(headline(page)).toBeVisible();
+  expect(await readAnswer(page)).toEqual(before);
+});
+
+async function importText(page: Parameters<typeof readAnswer>[0], text: string): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Import a file' }).click(),
+  ]);
+  await chooser.setFiles({
+    name: 'some.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  });
+}
+
+test('wrong files are refused with the field named, and nothing changes', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('listitem')).toHaveCount(3);
+  for (const [text, reason] of [
+    ['{"format":"bright-perch/shoot","shoot":{"version":1}}', /File refused\. shoot\.\w+/],
+    [
+      '{"format": "bright-perch/shoot", "shoot": {"ver',
+      /File refused\. the file is not JSON, or it is cut off/,
+    ],
+    ['<html>', /File refused\. the file is not JSON/],
+    [' '.repeat(2_100_000), /File refused\. the file is over 2 MB/],
+  ] as const) {
+    await importText(page, text);
+    await expect(page.getByText(reason)).toBeVisible();
+    await page.getByRole('button', { name: 'Close this note' }).click();
+  }
+  await expect(page.getByRole('listitem')).toHaveCount(3);
+});
+
+test('damaged records are set aside and said, and the rest opens', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('listitem')).toHaveCount(3);
+  await page.evaluate(() => {
+    localStorage.setItem('bright-perch/shoot/demo-alder-reach', '{"version":1,"title":"half a rec');
+  });
+  await page.reload();
+  await expect(
+    page.getByText('A shoot could not be read and was set aside. Nothing of it is lost.'),
+  ).toBeVisible();
+  await expect(page.getByText(/^Why: not valid JSON/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /to \d\d:\d\d$/ })).toHaveCount(2);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save its text as a file' }).click(),
+  ]);
+  expect(await readFile(await download.path(), 'utf8')).toBe('{"version":1,"title":"half a rec');
+  await page.getByRole('button', { name: 'Discard it' }).click();
+  await expect(page.getByText(/was set aside/)).toBeHidden();
+});
+
+test('full storage is said, and the app goes on', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/ground');
+  await expect(headline(page)).toBeVisible();
+  await page.evaluate(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+    };
+  });
+  await page.getByRole('button', { name: /^Position .* to move it$/ }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(
+    page.getByText(/^Not saved: .*quota.*Export this shoot to keep it\.$/),
+  ).toBeVisible();
+  await expect(headline(page)).toBeVisible();
+});

@@ -1,0 +1,36 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './scripts/chromium';
+
+const PORT = 8791;
+
+/** The built app in Debian's Chromium, on a phone and on a wide screen. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 45_000,
+  reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    launchOptions: CHROMIUM,
+    locale: 'en-GB',
+    // Not the shoot's own zone: what is shown must be the place's clock, not the device's.
+    timezoneId: 'America/New_York',
+    trace: 'retain-on-failure',
+  },
+  projects: [
+    {
+      name: 'phone',
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+    },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: {
+    command: 'node --import tsx server/index.ts',
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/healthz`,
+    reuseExistingServer: false,
+  },
+});
