@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { G, Path, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
 import { useInks } from '@/ui/theme';
@@ -6,7 +6,14 @@ import { HaloText } from './HaloText';
 import { placeLabels } from './labels';
 import { Features, LightField, MarkSign, PositionSign, Sight } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
-import type { Canvas, PlanDrawing, PlanLight, PlanSight } from './plan-types';
+import type {
+  Canvas,
+  PlanGround,
+  PlanLight,
+  PlanMark,
+  PlanPosition,
+  PlanSight,
+} from './plan-types';
 
 function meanPoint(points: readonly Point2[]): Point2 {
   const sum = points.reduce((a, b) => ({ x: a.x + b.x, y: a.y + b.y }));
@@ -15,16 +22,26 @@ function meanPoint(points: readonly Point2[]): Point2 {
 
 const SIGN_CLEAR_PX = 11;
 
+interface Signs {
+  readonly marks: readonly PlanMark[];
+  readonly positions: readonly PlanPosition[];
+}
+
 /** Names of what is chosen first, then of the rest, each where there is room. */
-function Names({ drawing, canvas }: { readonly drawing: PlanDrawing; readonly canvas: Canvas }) {
+const Names = memo(function Names({
+  marks,
+  positions,
+  ground,
+  canvas,
+}: Signs & { readonly ground: PlanGround; readonly canvas: Canvas }) {
   const { scale, widthPx, heightPx, inks } = canvas;
-  const named = [...drawing.positions, ...drawing.marks].map((entry) => ({
+  const named = [...positions, ...marks].map((entry) => ({
     text: entry.name,
     at: scale.toPx(entry),
     clearPx: SIGN_CLEAR_PX,
     must: entry.chosen,
   }));
-  const obstacles = drawing.obstacles.map(({ name, footprint }) => ({
+  const obstacles = ground.obstacles.map(({ name, footprint }) => ({
     text: name,
     at: scale.toPx(meanPoint(footprint)),
     clearPx: 0,
@@ -37,10 +54,10 @@ function Names({ drawing, canvas }: { readonly drawing: PlanDrawing; readonly ca
   ];
   const legend = { left: 0, right: LEGEND_WIDTH_PX, top: 0, bottom: LEGEND_HEIGHT_PX };
   const scaleBar = { left: 0, right: LEGEND_WIDTH_PX, top: heightPx - 34, bottom: heightPx };
-  return placeLabels(wishes, widthPx, heightPx, [legend, scaleBar]).map((label) => (
-    <HaloText key={`${label.text} ${label.x}`} {...label} inks={inks} withinPx={widthPx} />
+  return placeLabels(wishes, widthPx, heightPx, [legend, scaleBar]).map((label, i) => (
+    <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />
   ));
-}
+});
 
 const LEGEND_WIDTH_PX = 150;
 const LEGEND_HEIGHT_PX = 44;
@@ -50,7 +67,7 @@ function Legend({ lines, canvas }: { readonly lines: readonly string[]; readonly
   const { inks } = canvas;
   return lines.map((line, i) => (
     <HaloText
-      key={line}
+      key={i}
       x={12}
       y={20 + 18 * i}
       text={line}
@@ -62,7 +79,7 @@ function Legend({ lines, canvas }: { readonly lines: readonly string[]; readonly
   ));
 }
 
-function NorthAndScale({ canvas }: { readonly canvas: Canvas }) {
+const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas: Canvas }) {
   const { inks, scale, heightPx, widthPx } = canvas;
   const barM = scaleBarM(scale.pxPerM, 90);
   const barPx = barM * scale.pxPerM;
@@ -91,19 +108,21 @@ function NorthAndScale({ canvas }: { readonly canvas: Canvas }) {
       />
     </G>
   );
-}
+});
 
 /** The site to scale, north up: light first, then lines, marks, the line of sight, positions. */
-export const GroundPlan = memo(function GroundPlan({
-  drawing,
+export function GroundPlan({
+  ground,
+  marks,
+  positions,
   light,
   sight,
   scale,
   widthPx,
   heightPx,
   label,
-}: {
-  readonly drawing: PlanDrawing;
+}: Signs & {
+  readonly ground: PlanGround;
   readonly light: PlanLight;
   readonly sight: PlanSight | undefined;
   readonly scale: PlanScale;
@@ -112,21 +131,24 @@ export const GroundPlan = memo(function GroundPlan({
   readonly label: string;
 }) {
   const inks = useInks();
-  const canvas = { scale, widthPx, heightPx, inks };
+  const canvas = useMemo(
+    () => ({ scale, widthPx, heightPx, inks }),
+    [scale, widthPx, heightPx, inks],
+  );
   return (
     <Svg width={widthPx} height={heightPx} role="img" aria-label={label}>
       <LightField light={light} canvas={canvas} />
-      <Features drawing={drawing} light={light} canvas={canvas} />
+      <Features ground={ground} lampsOn={light.lampsOn} canvas={canvas} />
       {sight ? <Sight sight={sight} canvas={canvas} /> : null}
-      {drawing.marks.map((mark) => (
+      {marks.map((mark) => (
         <MarkSign key={mark.id} mark={mark} canvas={canvas} />
       ))}
-      {drawing.positions.map((position) => (
+      {positions.map((position) => (
         <PositionSign key={position.id} position={position} canvas={canvas} />
       ))}
-      <Names drawing={drawing} canvas={canvas} />
+      <Names marks={marks} positions={positions} ground={ground} canvas={canvas} />
       <Legend lines={[...(sight ? [sight.label] : []), light.label]} canvas={canvas} />
       <NorthAndScale canvas={canvas} />
     </Svg>
   );
-});
+}

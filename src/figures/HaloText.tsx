@@ -24,28 +24,20 @@ export function HaloText({
 }) {
   const half = (text.length * MEAN_LETTER_PX) / 2 + 4;
   const kept = Math.max(half, Math.min(withinPx - half, x));
-  const common = {
-    x: anchor === 'middle' ? kept : x,
-    y,
-    textAnchor: anchor,
-    fontFamily: 'Perch Body',
-    fontSize: SIZE_PX,
-    fontWeight: strong ? '600' : '400',
-  };
   return (
-    <>
-      <Text
-        {...common}
-        stroke={inks.paper}
-        strokeWidth={4}
-        strokeLinejoin="round"
-        fill={inks.paper}
-      >
-        {text}
-      </Text>
-      <Text {...common} fill={inks.ink}>
-        {text}
-      </Text>
-    </>
+    <Text
+      x={anchor === 'middle' ? kept : x}
+      y={y}
+      textAnchor={anchor}
+      fontFamily="Perch Body"
+      fontSize={SIZE_PX}
+      fontWeight={strong ? '600' : '400'}
+      fill={inks.ink}
+      stroke={inks.paper}
+      strokeWidth={4}
+      strokeLinejoin="round"
+    >
+      {text}
+    </Text>
   );
 }

@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { Circle, Defs, G, Line, Path, Pattern, Rect } from 'react-native-svg';
 import { alongBearing, type Point2 } from '@/core';
 import type { Inks } from '@/ui/theme';
 import { pathThrough } from './plan-scale';
 import type {
   Canvas,
-  PlanDrawing,
+  PlanGround,
   PlanLight,
   PlanMark,
   PlanPosition,
@@ -113,24 +114,25 @@ function LampMast({
   );
 }
 
-export function Features({
-  drawing,
-  light,
+/** Lines, obstacles and lamps. Drawn again only when they or the scale change. */
+export const Features = memo(function Features({
+  ground,
+  lampsOn,
   canvas,
 }: {
-  readonly drawing: PlanDrawing;
-  readonly light: PlanLight;
+  readonly ground: PlanGround;
+  readonly lampsOn: boolean;
   readonly canvas: Canvas;
 }) {
   const { inks, scale } = canvas;
   return (
     <G>
-      {drawing.features.map((feature, i) =>
+      {ground.features.map((feature, i) =>
         feature.kind === 'lamp' ? (
           <LampMast
             key={i}
             at={scale.toPx(feature.points[0] as Point2)}
-            lit={light.lampsOn}
+            lit={lampsOn}
             inks={inks}
           />
         ) : (
@@ -143,7 +145,7 @@ export function Features({
           />
         ),
       )}
-      {drawing.lines.map((line, i) => (
+      {ground.lines.map((line, i) => (
         <Path
           key={i}
           d={pathThrough(line.points, scale)}
@@ -152,7 +154,7 @@ export function Features({
           {...LINE_STYLE[line.weight]}
         />
       ))}
-      {drawing.obstacles.map((obstacle, i) => (
+      {ground.obstacles.map((obstacle, i) => (
         <Path
           key={i}
           d={pathThrough(obstacle.footprint, scale, true)}
@@ -163,11 +165,17 @@ export function Features({
       ))}
     </G>
   );
-}
+});
 
 const ARROW_PX = 26;
 
-export function MarkSign({ mark, canvas }: { readonly mark: PlanMark; readonly canvas: Canvas }) {
+export const MarkSign = memo(function MarkSign({
+  mark,
+  canvas,
+}: {
+  readonly mark: PlanMark;
+  readonly canvas: Canvas;
+}) {
   const { inks, scale } = canvas;
   const { x, y } = scale.toPx(mark);
   const run = alongBearing(mark.headingDeg);
@@ -194,9 +202,15 @@ export function MarkSign({ mark, canvas }: { readonly mark: PlanMark; readonly c
       />
     </G>
   );
-}
+});
 
-export function Sight({ sight, canvas }: { readonly sight: PlanSight; readonly canvas: Canvas }) {
+export const Sight = memo(function Sight({
+  sight,
+  canvas,
+}: {
+  readonly sight: PlanSight;
+  readonly canvas: Canvas;
+}) {
   const { inks, scale } = canvas;
   const from = scale.toPx(sight.from);
   const to = scale.toPx(sight.to);
@@ -225,9 +239,9 @@ export function Sight({ sight, canvas }: { readonly sight: PlanSight; readonly c
       />
     </G>
   );
-}
+});
 
-export function PositionSign({
+export const PositionSign = memo(function PositionSign({
   position,
   canvas,
 }: {
@@ -244,4 +258,4 @@ export function PositionSign({
       strokeWidth={1.5}
     />
   );
-}
+});

@@ -1,11 +1,11 @@
-import { memo, useMemo } from 'react';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Line, Path, Rect, Svg } from 'react-native-svg';
 import type { LightSeries } from '@/core';
 import { SlideArea } from '@/ui/Slider';
 import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
-import { toneOfEv } from './tone';
+import { tonesOf } from './tone';
 
 export interface RibbonEvent {
   readonly timeMs: number;
@@ -30,27 +30,28 @@ export interface Ribbon {
 const HEIGHT_PX = 76;
 const STRIP_TOP_PX = 22;
 const STRIP_PX = 30;
-const COLUMN_PX = 3;
 const MINUTE_MS = 60_000;
 
-interface Span {
-  readonly x: number;
-  readonly width: number;
-  readonly tone: string;
-}
+const COLUMNS = 120;
 
-/** Columns of one tone each across the strip. */
-function toneSpans(ribbon: Ribbon, widthPx: number, inks: Inks): Span[] {
-  const { series, fromMs, toMs } = ribbon;
-  if (series.ev.length === 0) return [];
-  const count = Math.ceil(widthPx / COLUMN_PX);
-  const stepMs = (series.timeMs[1] ?? toMs) - (series.timeMs[0] ?? fromMs);
-  return Array.from({ length: count }, (_, i) => {
-    const timeMs = fromMs + ((i + 0.5) / count) * (toMs - fromMs);
-    const at = Math.round((timeMs - (series.timeMs[0] as number)) / stepMs);
+/** The strip's tones from left to right as one gradient, hard-edged at each column. */
+export function toneGradient(
+  series: LightSeries,
+  fromMs: number,
+  toMs: number,
+  inks: Inks,
+): string {
+  if (series.ev.length === 0) return 'none';
+  const [first = fromMs, second = toMs] = series.timeMs;
+  const toneOf = tonesOf(inks);
+  const stops = Array.from({ length: COLUMNS }, (_, i) => {
+    const timeMs = fromMs + ((i + 0.5) / COLUMNS) * (toMs - fromMs);
+    const at = Math.round((timeMs - first) / (second - first));
     const ev = series.ev[Math.max(0, Math.min(series.ev.length - 1, at))] as number;
-    return { x: i * COLUMN_PX, width: COLUMN_PX + 0.5, tone: toneOfEv(ev, inks) };
+    const percent = (column: number) => `${((column / COLUMNS) * 100).toFixed(2)}%`;
+    return `${toneOf(ev)} ${percent(i)} ${percent(i + 1)}`;
   });
+  return `linear-gradient(to right, ${stops.join(', ')})`;
 }
 
 const LETTER_PX = 6.6;
@@ -78,21 +79,10 @@ const RibbonDrawing = memo(function RibbonDrawing({
 }) {
   const inks = useInks();
   const xOf = (ms: number) => ((ms - ribbon.fromMs) / (ribbon.toMs - ribbon.fromMs)) * widthPx;
-  const spans = useMemo(() => toneSpans(ribbon, widthPx, inks), [ribbon, widthPx, inks]);
   const bottom = STRIP_TOP_PX + STRIP_PX;
   const labels = labelled(ribbon.events, widthPx, xOf);
   return (
-    <Svg width={widthPx} height={HEIGHT_PX} aria-hidden>
-      {spans.map((span) => (
-        <Rect
-          key={span.x}
-          x={span.x}
-          y={STRIP_TOP_PX}
-          width={span.width}
-          height={STRIP_PX}
-          fill={span.tone}
-        />
-      ))}
+    <Svg width={widthPx} height={HEIGHT_PX} style={{ position: 'absolute' }} aria-hidden>
       <Rect
         x={0.5}
         y={STRIP_TOP_PX}
@@ -159,6 +149,24 @@ function LampDiamond({ x, inks }: { readonly x: number; readonly inks: Inks }) {
   );
 }
 
+/** The light itself: a strip of tones under the drawing. */
+const Tones = memo(function Tones({
+  series,
+  fromMs,
+  toMs,
+}: Pick<Ribbon, 'series' | 'fromMs' | 'toMs'>) {
+  const inks = useInks();
+  const backgroundImage = toneGradient(series, fromMs, toMs, inks);
+  return (
+    <View
+      style={[
+        { position: 'absolute', left: 0, right: 0, top: STRIP_TOP_PX, height: STRIP_PX },
+        { backgroundImage } as object,
+      ]}
+    />
+  );
+});
+
 /** The time ribbon: one handle, by finger, mouse or keys, that moves the whole page's minute. */
 export function TimeRibbon({
   ribbon,
@@ -189,6 +197,7 @@ export function TimeRibbon({
         const labelX = Math.max(24, Math.min(widthPx - 24, x));
         return (
           <View style={{ width: widthPx, height: HEIGHT_PX }}>
+            <Tones series={ribbon.series} fromMs={ribbon.fromMs} toMs={ribbon.toMs} />
             <RibbonDrawing ribbon={ribbon} widthPx={widthPx} />
             <Svg width={widthPx} height={HEIGHT_PX} style={{ position: 'absolute' }} aria-hidden>
               <Rect

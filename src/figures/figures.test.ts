@@ -4,7 +4,7 @@ import tokens from '@/ui/tokens.json';
 import { ballLux, ballStrokes, ballTone, type BallLight } from './ball-shading';
 import { placeLabels } from './labels';
 import { planScale, scaleBarM } from './plan-scale';
-import { toneOfEv } from './tone';
+import { tonesOf } from './tone';
 
 const light = (change: Partial<BallLight> = {}): BallLight => ({
   daylight: daylight({ sunAltitudeDeg: 20, sky: 'clear' }),
@@ -123,7 +123,7 @@ describe('labels', () => {
 
 test('more light is a lighter tone, by day and in the dark', () => {
   for (const inks of [tokens.day, tokens.dark]) {
-    const red = (ev: number) => Number(/\d+/.exec(toneOfEv(ev, inks))?.[0]);
+    const red = (ev: number) => Number(/\d+/.exec(tonesOf(inks)(ev))?.[0]);
     expect(red(14)).toBeGreaterThan(red(9));
     expect(red(9)).toBeGreaterThan(red(4));
     expect(red(-20)).toBe(red(3));

@@ -2,8 +2,8 @@ import type { Point2 } from '@/core';
 import type { Inks } from '@/ui/theme';
 import type { PlanScale } from './plan-scale';
 
-/** A ground plan in metres east and north; what each thing is decides how it is drawn. */
-export interface PlanDrawing {
+/** What stands still on a ground, in metres east and north; its kind decides how it is drawn. */
+export interface PlanGround {
   readonly lines: readonly {
     readonly points: readonly Point2[];
     readonly weight: 'boundary' | 'marking' | 'broken';
@@ -14,8 +14,6 @@ export interface PlanDrawing {
     readonly points: readonly Point2[];
   }[];
   readonly obstacles: readonly { readonly name: string; readonly footprint: readonly Point2[] }[];
-  readonly marks: readonly PlanMark[];
-  readonly positions: readonly PlanPosition[];
 }
 export interface PlanMark extends Point2 {
   readonly id: string;

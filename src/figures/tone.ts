@@ -5,8 +5,8 @@ import type { Inks } from '@/ui/theme';
 const BRIGHT_EV = 15;
 const DIM_EV = 3;
 
-/** A tone between light and dark for an EV on the subject: the same stops, the same step. */
-export function toneOfEv(ev: number, inks: Inks): string {
+/** Tones between light and dark for an EV on the subject: the same stops, the same step. */
+export function tonesOf(inks: Inks): (ev: number) => string {
   const [dark, light] = inks.paper < inks.ink ? [inks.paper, inks.ink] : [inks.ink, inks.paper];
-  return scaleLinear<string>().domain([DIM_EV, BRIGHT_EV]).range([dark, light]).clamp(true)(ev);
+  return scaleLinear<string>().domain([DIM_EV, BRIGHT_EV]).range([dark, light]).clamp(true);
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from './Text';
 
@@ -36,7 +36,7 @@ function Shutter({ label, px }: { readonly label: string; readonly px: number })
 }
 
 /** Shutter, aperture and ISO as the page's headline, read out as one line. */
-export function Exposure({
+export const Exposure = memo(function Exposure({
   shutter,
   aperture,
   iso,
@@ -73,4 +73,4 @@ export function Exposure({
       </Text>
     </View>
   );
-}
+});

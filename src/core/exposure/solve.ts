@@ -234,8 +234,21 @@ export function evNeededFor(request: Omit<ExposureRequest, 'ev'>): number {
   return evOf({ ...demanded(request), iso: request.camera.iso.usable });
 }
 
-function solveFor(request: ExposureRequest): ExposurePlan {
-  const { ev, demands, camera, lens, school, motion, focus } = request;
+type SmearAt = (shutterS: number) => readonly PartSmear[] | undefined;
+
+/** Smear by shutter time, computed once for each: the schools often share one. */
+function smearByTime(motion: Motion | undefined): SmearAt {
+  const known = new Map<number, readonly PartSmear[]>();
+  return (shutterS) => {
+    if (!motion) return undefined;
+    const smear = known.get(shutterS) ?? motionSmear({ ...motion, shutterS });
+    known.set(shutterS, smear);
+    return smear;
+  };
+}
+
+function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
+  const { ev, demands, camera, lens, school, focus } = request;
   const start = demanded(request);
   const evNeeded = evNeededFor(request);
   const balance = ev.expected - evNeeded;
@@ -252,6 +265,7 @@ function solveFor(request: ExposureRequest): ExposurePlan {
   ).value;
   const exposed = evOf({ shutterS, aperture, iso });
   const stopsShort = Math.max(0, -balance);
+  const smear = smearAt(shutterS);
   return {
     school,
     settings: { shutterS, aperture, iso, liftStops: given.lift },
@@ -265,7 +279,7 @@ function solveFor(request: ExposureRequest): ExposurePlan {
       stopsAboveBase: Math.log2(iso / camera.iso.base),
       level: noiseLevel(iso, camera.iso),
     },
-    ...(motion && { smear: motionSmear({ ...motion, shutterS }) }),
+    ...(smear && { smear }),
     ...(focus && { depth: depthOfField({ ...focus, aperture }) }),
     budget: [
       { lever: 'shutter', stops: Math.log2(1 / shutterS), ruledBy: demands.shutterRuledBy },
@@ -299,8 +313,9 @@ function solveFor(request: ExposureRequest): ExposurePlan {
 export function solveExposure(request: ExposureRequest): Exposure {
   checkRequest(request);
   const others = SCHOOLS.filter((school) => school !== request.school);
+  const smearAt = smearByTime(request.motion);
   return {
-    ...solveFor(request),
-    alternatives: others.map((school) => solveFor({ ...request, school })),
+    ...solveFor(request, smearAt),
+    alternatives: others.map((school) => solveFor({ ...request, school }, smearAt)),
   };
 }

@@ -1,7 +1,7 @@
 import { nonEmpty } from '../check';
 import { projector } from './projection';
 import { deliveredCircleMm, GRADE_LIMIT_CIRCLES, worstStreak, type Motion } from './smear';
-import type { MovingPart, PartRole } from './subject';
+import { partTrack, type MovingPart, type PartRole } from './subject';
 
 export type GradeDemand = Readonly<Record<PartRole, keyof typeof GRADE_LIMIT_CIRCLES>>;
 
@@ -63,14 +63,17 @@ export function freezeShutter({
   nonEmpty('parts', motion.parts);
   const project = projector(motion.camera);
   const circleMm = deliveredCircleMm(motion.camera, motion.delivery);
-  const freezePart = (part: MovingPart): PartFreeze => ({
-    part: part.name,
-    role: part.role,
-    shutterS: timeForStreak(
-      GRADE_LIMIT_CIRCLES[grade[part.role]] * circleMm,
-      (shutterS) => worstStreak(motion, part, project, shutterS).onSensorMm,
-    ),
-  });
+  const freezePart = (part: MovingPart): PartFreeze => {
+    const track = partTrack(motion.subject, part, motion.path);
+    return {
+      part: part.name,
+      role: part.role,
+      shutterS: timeForStreak(
+        GRADE_LIMIT_CIRCLES[grade[part.role]] * circleMm,
+        (shutterS) => worstStreak(part, track, project, shutterS).onSensorMm,
+      ),
+    };
+  };
   const parts = motion.parts.map(freezePart);
   const ruling = parts.reduce((a, b) => (b.shutterS < a.shutterS ? b : a));
   return { shutterS: ruling.shutterS, ruledBy: ruling.part, parts };

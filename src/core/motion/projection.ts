@@ -28,6 +28,7 @@ export function projector({ position, aim, focalMm }: Camera): Project {
     const ray = subtract(point, position);
     const depthM = dot(ray, forward);
     if (depthM <= focalMm / 1000) return undefined;
-    return { x: (scaleMm * dot(ray, right)) / depthM, y: (scaleMm * dot(ray, up)) / depthM };
+    const mmPerM = scaleMm / depthM;
+    return { x: mmPerM * dot(ray, right), y: mmPerM * dot(ray, up) };
   };
 }

@@ -68,47 +68,55 @@ export function deliveredCircleMm(camera: Camera, delivery: Delivery = {}): numb
 
 interface Streak {
   readonly onSensorMm: number;
-  readonly onSubjectMm: number;
-  readonly trackMm: readonly Point2[];
+  readonly phaseRad: number;
 }
 
-function pathLength<P>(points: readonly P[], distance: (a: P, b: P) => number): number {
-  return points.slice(1).reduce((sum, point, i) => sum + distance(points[i] as P, point), 0);
-}
+const stepsOf = (part: MovingPart): number => (part.swing ? SWING_STEPS : STRAIGHT_STEPS);
 
-function streakOf(track: PartTrack, project: Project, shutterS: number, steps: number): Streak {
-  const places: Point3[] = Array.from({ length: steps + 1 }, (_, i) =>
-    track((i / steps - 0.5) * shutterS),
-  );
-  const images = places.map(project);
-  const seen = images.filter((image): image is Point2 => image !== undefined);
-  return {
-    trackMm: seen,
-    onSubjectMm: 1000 * pathLength(places, (a, b) => length(subtract(b, a))),
-    onSensorMm:
-      seen.length < images.length
-        ? Infinity
-        : pathLength(seen, (a, b) => Math.hypot(b.x - a.x, b.y - a.y)),
-  };
+/** Length of a part's image track in mm; endless where it passes behind the lens. */
+function imageLengthMm(
+  track: PartTrack,
+  project: Project,
+  shutterS: number,
+  steps: number,
+  phaseRad: number,
+): number {
+  let length = 0;
+  let last: Point2 | undefined;
+  for (let i = 0; i <= steps; i += 1) {
+    const image = project(track((i / steps - 0.5) * shutterS, phaseRad));
+    if (!image) return Infinity;
+    if (last) length += Math.hypot(image.x - last.x, image.y - last.y);
+    last = image;
+  }
+  return length;
 }
 
 /** The longest streak a part can draw in that time: over all phases where it swings. */
 export function worstStreak(
-  motion: Motion,
   part: MovingPart,
+  track: PartTrack,
   project: Project,
   shutterS: number,
 ): Streak {
   const phases = part.swing ? SWING_PHASES : 1;
-  const steps = part.swing ? SWING_STEPS : STRAIGHT_STEPS;
-  let worst: Streak | undefined;
+  let worst: Streak = { onSensorMm: -1, phaseRad: 0 };
   for (let i = 0; i < phases; i += 1) {
-    const track = partTrack(motion.subject, part, motion.path, (2 * Math.PI * i) / phases);
-    const streak = streakOf(track, project, shutterS, steps);
-    if (!worst || streak.onSensorMm > worst.onSensorMm) worst = streak;
+    const phaseRad = (2 * Math.PI * i) / phases;
+    const onSensorMm = imageLengthMm(track, project, shutterS, stepsOf(part), phaseRad);
+    if (onSensorMm > worst.onSensorMm) worst = { onSensorMm, phaseRad };
   }
-  return worst as Streak;
+  return worst;
 }
+
+/** Points of a part's track in space, from the start of the exposure to its end. */
+function placesAlong(part: MovingPart, track: PartTrack, shutterS: number, phaseRad: number) {
+  const steps = stepsOf(part);
+  return Array.from({ length: steps + 1 }, (_, i) => track((i / steps - 0.5) * shutterS, phaseRad));
+}
+
+const lengthM = (places: readonly Point3[]): number =>
+  places.slice(1).reduce((sum, place, i) => sum + length(subtract(place, places[i] as Point3)), 0);
 
 /**
  * How far each part's image moves during the exposure: points of the part projected in three
@@ -126,7 +134,10 @@ export function motionSmear(motion: Motion & { readonly shutterS: number }): rea
   const { sensor } = camera;
   const keptLongSideMm = Math.max(sensor.widthMm, sensor.heightMm) * keptFraction;
   return parts.map((part) => {
-    const { onSensorMm, onSubjectMm, trackMm } = worstStreak(motion, part, project, shutterS);
+    const track = partTrack(subject, part, motion.path);
+    const { onSensorMm, phaseRad } = worstStreak(part, track, project, shutterS);
+    const places = placesAlong(part, track, shutterS, phaseRad);
+    const onSubjectMm = 1000 * lengthM(places);
     const circles = onSensorMm / circleMm;
     return {
       part: part.name,
@@ -138,7 +149,7 @@ export function motionSmear(motion: Motion & { readonly shutterS: number }): rea
       shareOfSubject: onSubjectMm / (subject.heightM * 1000),
       circles,
       grade: gradeOf(circles),
-      trackMm,
+      trackMm: places.map(project).filter((image) => image !== undefined),
     };
   });
 }

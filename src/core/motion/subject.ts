@@ -40,41 +40,45 @@ export interface Path {
   readonly climbDeg?: number;
 }
 
-/** Where a part is `timeS` after the middle of the exposure. */
-export type PartTrack = (timeS: number) => Point3;
+/** Where a part is `timeS` after the middle of the exposure, in one phase of its swing. */
+export type PartTrack = (timeS: number, phaseRad: number) => Point3;
 
 /**
- * The track of a part, for one phase of its swing (ignored without a swing): phase 0 swings up,
- * a quarter turn later backwards. The part is at its offset at time 0 in every phase.
+ * The track of a part. Without a swing the phase makes no difference; with one, phase 0 swings up
+ * and a quarter turn later backwards, and the part is at its offset at time 0 in every phase.
  * @throws RangeError for a subject without height, a negative speed or a swing without radius
  */
 export function partTrack(
   subject: MovingSubject,
   part: MovingPart,
   { position, headingDeg, climbDeg = 0 }: Path,
-  phaseRad = 0,
 ): PartTrack {
   above('heightM', subject.heightM, 0);
   atLeast('speedMs', subject.speedMs, 0);
   finite('headingDeg', headingDeg);
   const ahead = alongBearing(headingDeg);
   const left = alongBearing(headingDeg - 90);
-  const offset = add(
-    add(scale(ahead, part.aheadM), scale(left, part.leftM)),
-    point3(0, 0, part.upM),
+  const start = point3(
+    position.x + ahead.x * part.aheadM + left.x * part.leftM,
+    position.y + ahead.y * part.aheadM + left.y * part.leftM,
+    position.z + part.upM,
   );
-  const start = add(position, offset);
   const velocity = scale(alongBearing(headingDeg, climbDeg), subject.speedMs * part.bodyShare);
-  const straight: PartTrack = (timeS) => add(start, scale(velocity, timeS));
-  if (!part.swing) return straight;
+  if (!part.swing) return (timeS) => add(start, scale(velocity, timeS));
 
   const { speedMs, radiusM, planeTiltDeg } = part.swing;
   atLeast('swing.speedMs', speedMs, 0);
   above('swing.radiusM', radiusM, 0);
   const rise = add(scale(UP, cosDeg(planeTiltDeg)), scale(left, sinDeg(planeTiltDeg)));
-  const onCircle = (angle: number) =>
-    add(scale(ahead, radiusM * Math.cos(angle)), scale(rise, radiusM * Math.sin(angle)));
-  const centre = scale(onCircle(phaseRad), -1);
   const turnRate = speedMs / radiusM;
-  return (timeS) => add(straight(timeS), add(centre, onCircle(phaseRad + turnRate * timeS)));
+  return (timeS, phaseRad) => {
+    const angle = phaseRad + turnRate * timeS;
+    const forth = radiusM * (Math.cos(angle) - Math.cos(phaseRad));
+    const upward = radiusM * (Math.sin(angle) - Math.sin(phaseRad));
+    return point3(
+      start.x + velocity.x * timeS + ahead.x * forth + rise.x * upward,
+      start.y + velocity.y * timeS + ahead.y * forth + rise.y * upward,
+      start.z + velocity.z * timeS + ahead.z * forth + rise.z * upward,
+    );
+  };
 }

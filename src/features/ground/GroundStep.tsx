@@ -1,6 +1,7 @@
+import { memo } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { chosenMark, chosenPosition } from '@/features/plan/view';
+import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
+import { chosenMark, chosenPosition, type Setup } from '@/features/plan/view';
 import { bearingInWords, faceSeen, metres, smallLength } from '@/features/plan/words';
 import { SUBJECTS } from '@/presets/subjects';
 import type { Mark, Position } from '@/records/shoot';
@@ -22,52 +23,145 @@ function Row({ name, value }: { readonly name: string; readonly value: string })
   );
 }
 
+const ORIENTATIONS = [
+  { value: 'level', label: 'Level' },
+  { value: 'upright', label: 'Upright' },
+] as const;
+
 /** Where one stands and what is there to see: position, mark, subject, and the geometry of it. */
 export function GroundStep() {
   const { plan, update } = useShootPage();
-  const { shoot, seen } = plan;
-  const mark = chosenMark(shoot);
-  const position = chosenPosition(shoot);
-  const choose = (choice: Partial<typeof shoot.choice>) =>
-    update((current) => ({ ...current, choice: { ...current.choice, ...choice } }));
-  const changeMark = (change: (entry: Mark) => Mark) =>
-    update((current) => ({
-      ...current,
-      marks: current.marks.map((entry) => (entry.id === mark.id ? change(entry) : entry)),
-    }));
-  const changePosition = (change: (entry: Position) => Position) =>
-    update((current) => ({
-      ...current,
-      positions: current.positions.map((entry) =>
-        entry.id === position.id ? change(entry) : entry,
-      ),
-    }));
+  const { setup, seen } = plan;
+  const { positions, marks, choice } = setup;
+  const position = chosenPosition(setup);
+  const depth = seen.ok ? seen.answer.exposure.depth : undefined;
   return (
     <View className="gap-3">
       <Heading level={2} kind="figure">
         Where you stand
       </Heading>
-      {shoot.positions.length > 1 ? (
+      <PositionControls
+        positions={positions}
+        id={position.id}
+        cameraHeightM={position.cameraHeightM}
+        orientation={choice.orientation}
+        update={update}
+      />
+      <MarkControls marks={marks} mark={chosenMark(setup)} update={update} />
+      {seen.ok ? (
+        <View>
+          <Row name="Distance" value={metres(seen.view.sight.distanceM)} />
+          <Row name="True bearing" value={bearingInWords(seen.view.sight.bearingDeg)} />
+          <Row name="Subject" value={faceSeen(seen.view.faceOffDeg)} />
+          {depth ? (
+            <Row name="Sharp in depth" value={smallLength(depth.farM - depth.nearM)} />
+          ) : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+type Update = ShootPage['update'];
+
+const choose =
+  (update: Update) =>
+  (choice: Partial<Setup['choice']>): void =>
+    update((current) => ({ ...current, choice: { ...current.choice, ...choice } }));
+
+interface PositionProps {
+  readonly positions: readonly Position[];
+  readonly id: string;
+  readonly cameraHeightM: number;
+  readonly orientation: Setup['choice']['orientation'];
+  readonly update: Update;
+}
+
+/** Which position, how high the camera, how it is held. */
+function PositionFields({ positions, id, cameraHeightM, orientation, update }: PositionProps) {
+  return (
+    <>
+      {positions.length > 1 ? (
         <Picker
           label="Position"
-          value={position.id}
-          options={shoot.positions.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(positionId) => choose({ positionId })}
+          value={id}
+          options={positions.map((entry) => ({ value: entry.id, label: entry.name }))}
+          onChange={(positionId) => choose(update)({ positionId })}
         />
       ) : null}
-      {shoot.marks.length > 1 ? (
+      <Slider
+        label="Camera height"
+        value={cameraHeightM}
+        min={0.1}
+        max={8}
+        step={0.1}
+        bigStep={0.5}
+        valueText={`${cameraHeightM.toFixed(1)} m`}
+        onChange={(next) =>
+          update((current) => ({
+            ...current,
+            positions: current.positions.map((entry) =>
+              entry.id === id
+                ? { ...entry, cameraHeightM: Number(next(entry.cameraHeightM).toFixed(2)) }
+                : entry,
+            ),
+          }))
+        }
+      />
+      <Choice
+        label="Camera held"
+        value={orientation}
+        options={ORIENTATIONS}
+        onChange={(held) => choose(update)({ orientation: held })}
+      />
+    </>
+  );
+}
+
+const sameNames = (a: readonly Position[], b: readonly Position[]): boolean =>
+  a.length === b.length && a.every(({ id, name }, i) => id === b[i]?.id && name === b[i]?.name);
+
+/** Not drawn again while a position is dragged: where it lies is not shown here. */
+const PositionControls = memo(
+  PositionFields,
+  (a, b) =>
+    a.id === b.id &&
+    a.cameraHeightM === b.cameraHeightM &&
+    a.orientation === b.orientation &&
+    a.update === b.update &&
+    sameNames(a.positions, b.positions),
+);
+
+/** Which mark, what is there, which way it runs. */
+const MarkControls = memo(function MarkControls({
+  marks,
+  mark,
+  update,
+}: {
+  readonly marks: readonly Mark[];
+  readonly mark: Mark;
+  readonly update: Update;
+}) {
+  const change = (how: (entry: Mark) => Mark) =>
+    update((current) => ({
+      ...current,
+      marks: current.marks.map((entry) => (entry.id === mark.id ? how(entry) : entry)),
+    }));
+  return (
+    <>
+      {marks.length > 1 ? (
         <Picker
           label="Mark"
           value={mark.id}
-          options={shoot.marks.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(markId) => choose({ markId })}
+          options={marks.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(markId) => choose(update)({ markId })}
         />
       ) : null}
       <Picker
         label="Subject"
         value={mark.subjectId}
         options={SUBJECTS.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(subjectId) => changeMark((entry) => ({ ...entry, subjectId }))}
+        onChange={(subjectId) => change((entry) => ({ ...entry, subjectId }))}
       />
       <Slider
         label="The way it runs and faces"
@@ -78,51 +172,12 @@ export function GroundStep() {
         bigStep={45}
         valueText={bearingInWords(mark.headingDeg)}
         onChange={(next) =>
-          changeMark((entry) => {
+          change((entry) => {
             const deg = next(entry.headingDeg) % 360;
             return { ...entry, headingDeg: deg, facingDeg: deg };
           })
         }
       />
-      <Slider
-        label="Camera height"
-        value={position.cameraHeightM}
-        min={0.1}
-        max={8}
-        step={0.1}
-        bigStep={0.5}
-        valueText={`${position.cameraHeightM.toFixed(1)} m`}
-        onChange={(next) =>
-          changePosition((entry) => ({
-            ...entry,
-            cameraHeightM: Number(next(entry.cameraHeightM).toFixed(2)),
-          }))
-        }
-      />
-      <Choice
-        label="Camera held"
-        value={shoot.choice.orientation}
-        options={[
-          { value: 'level', label: 'Level' },
-          { value: 'upright', label: 'Upright' },
-        ]}
-        onChange={(orientation) => choose({ orientation })}
-      />
-      {seen.ok ? (
-        <View>
-          <Row name="Distance" value={metres(seen.view.sight.distanceM)} />
-          <Row name="True bearing" value={bearingInWords(seen.view.sight.bearingDeg)} />
-          <Row name="Subject" value={faceSeen(seen.view.faceOffDeg)} />
-          <Row
-            name="Sharp in depth"
-            value={
-              seen.answer.exposure.depth
-                ? smallLength(seen.answer.exposure.depth.farM - seen.answer.exposure.depth.nearM)
-                : ''
-            }
-          />
-        </View>
-      ) : null}
-    </View>
+    </>
   );
-}
+});

@@ -1,6 +1,7 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { Support } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { fittedLens } from '@/features/plan/view';
 import { BODIES } from '@/presets/bodies';
 import { bodyById, lensById } from '@/presets/find';
@@ -34,7 +35,16 @@ const converterName = (factor: Converter) => (factor === 1 ? 'None' : `${factor}
 /** Body, lens, focal length, converter and support. */
 export function KitStep() {
   const { plan, update } = useShootPage();
-  const { kit } = plan.shoot;
+  return <KitControls kit={plan.setup.kit} update={update} />;
+}
+
+const KitControls = memo(function KitControls({
+  kit,
+  update,
+}: {
+  readonly kit: Shoot['kit'];
+  readonly update: ShootPage['update'];
+}) {
   const { preset, lens, focalMm } = fittedLens(kit);
   const body = bodyById(kit.bodyId);
   const change = (next: Partial<Shoot['kit']>) =>
@@ -103,4 +113,4 @@ export function KitStep() {
       />
     </View>
   );
-}
+});

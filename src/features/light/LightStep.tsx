@@ -1,9 +1,11 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { lightInWords, sunInWords } from '@/features/plan/words';
+import type { RibbonEvent } from '@/figures/TimeRibbon';
 import type { Shoot } from '@/records/shoot';
-import { localMinuteOf, msOf } from '@/records/times';
+import { localMinuteOf, msOf, type ShootHours } from '@/records/times';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
@@ -30,14 +32,74 @@ const MINUTE_MS = 60_000;
 /** Sky and lamps, and what the sun does during the shoot. */
 export function LightStep() {
   const { plan, update } = useShootPage();
-  const { shoot, seen, hours, clock, ribbon } = plan;
+  const { setup, seen, hours, clock, ribbon } = plan;
+  return (
+    <View className="gap-3">
+      <LightControls
+        light={setup.light}
+        timeZone={setup.place.timeZone}
+        hours={hours}
+        clock={clock}
+        update={update}
+      />
+      {seen.ok ? (
+        <Text>
+          {sunInWords(seen.answer.light.sun)}. {lightInWords(seen.answer)} on {seen.view.mark.name}.
+        </Text>
+      ) : null}
+      <Events events={ribbon.events} clock={clock} />
+    </View>
+  );
+}
+
+const Events = memo(function Events({
+  events,
+  clock,
+}: {
+  readonly events: readonly RibbonEvent[];
+  readonly clock: (ms: number) => string;
+}) {
+  return (
+    <View role="list" aria-label="Sun during the shoot">
+      {events.map((event) => (
+        <View
+          key={event.name}
+          role="listitem"
+          className="flex-row justify-between border-b border-line py-2"
+        >
+          <Text ink="quiet">{event.name}</Text>
+          <Text kind="strong">{clock(event.timeMs)}</Text>
+        </View>
+      ))}
+      {events.length === 0 ? (
+        <Text ink="quiet" role="listitem">
+          No sunrise, sunset or twilight within these hours.
+        </Text>
+      ) : null}
+    </View>
+  );
+});
+
+const LightControls = memo(function LightControls({
+  light,
+  timeZone,
+  hours,
+  clock,
+  update,
+}: {
+  readonly light: Light;
+  readonly timeZone: string;
+  readonly hours: ShootHours;
+  readonly clock: (ms: number) => string;
+  readonly update: ShootPage['update'];
+}) {
   const changeLight = (change: (light: Light) => Partial<Light>) =>
     update((current) => ({
       ...current,
       light: { ...current.light, ...change(current.light) },
     }));
-  const lampLevel = LAMPS.find(({ value }) => LAMP_LEVELS_LUX[value] === shoot.light.lampLux);
-  const own = { value: 'own', label: `As measured, ${shoot.light.lampLux} lx` };
+  const lampLevel = LAMPS.find(({ value }) => LAMP_LEVELS_LUX[value] === light.lampLux);
+  const own = { value: 'own', label: `As measured, ${light.lampLux} lx` };
   return (
     <View className="gap-3">
       <Heading level={2} kind="figure">
@@ -45,7 +107,7 @@ export function LightStep() {
       </Heading>
       <Choice
         label="Sky"
-        value={shoot.light.sky}
+        value={light.sky}
         options={SKIES}
         onChange={(sky) => changeLight(() => ({ sky }))}
       />
@@ -60,16 +122,16 @@ export function LightStep() {
           }
         }}
       />
-      {shoot.light.lampLux > 0 ? (
+      {light.lampLux > 0 ? (
         <>
           <Slider
             label="Lamps on the subject"
-            value={shoot.light.lampLux}
+            value={light.lampLux}
             min={5}
             max={2000}
             step={5}
             bigStep={100}
-            valueText={`${shoot.light.lampLux} lx`}
+            valueText={`${light.lampLux} lx`}
             onChange={(next) => changeLight(({ lampLux }) => ({ lampLux: next(lampLux) }))}
           />
           <Slider
@@ -82,37 +144,13 @@ export function LightStep() {
             valueText={clock(hours.lampsFromMs ?? hours.startMs)}
             onChange={(next) =>
               changeLight(({ lampsFromLocal }) => {
-                const from = lampsFromLocal
-                  ? msOf(lampsFromLocal, shoot.place.timeZone)
-                  : hours.startMs;
-                return { lampsFromLocal: localMinuteOf(next(from), shoot.place.timeZone) };
+                const from = lampsFromLocal ? msOf(lampsFromLocal, timeZone) : hours.startMs;
+                return { lampsFromLocal: localMinuteOf(next(from), timeZone) };
               })
             }
           />
         </>
       ) : null}
-      {seen.ok ? (
-        <Text>
-          {sunInWords(seen.answer.light.sun)}. {lightInWords(seen.answer)} on {seen.view.mark.name}.
-        </Text>
-      ) : null}
-      <View role="list" aria-label="Sun during the shoot">
-        {ribbon.events.map((event) => (
-          <View
-            key={event.name}
-            role="listitem"
-            className="flex-row justify-between border-b border-line py-2"
-          >
-            <Text ink="quiet">{event.name}</Text>
-            <Text kind="strong">{clock(event.timeMs)}</Text>
-          </View>
-        ))}
-        {ribbon.events.length === 0 ? (
-          <Text ink="quiet" role="listitem">
-            No sunrise, sunset or twilight within these hours.
-          </Text>
-        ) : null}
-      </View>
     </View>
   );
-}
+});

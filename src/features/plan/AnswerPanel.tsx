@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View as Box } from 'react-native';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { nearestMark, type Settings } from '@/core';
@@ -30,7 +31,7 @@ function Warning({ text }: { readonly text: string }) {
 }
 
 /** A figure with its name over it and its reason under it. */
-export function Fact({
+export const Fact = memo(function Fact({
   name,
   value,
   why,
@@ -50,7 +51,7 @@ export function Fact({
       </Text>
     </Box>
   );
-}
+});
 
 function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }) {
   const { light } = answer;

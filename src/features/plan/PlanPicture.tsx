@@ -11,8 +11,9 @@ import type { Position } from '@/records/shoot';
 import { IconButton } from '@/ui/Button';
 import { onKeys } from '@/ui/keys';
 import { useInks } from '@/ui/theme';
-import { closeExtent, planDrawing, planExtent, planLight, planSight } from './drawing';
+import { closeExtent, planExtent, planGround, planLight, planSight, withChosen } from './drawing';
 import { useShootPage } from './ShootContext';
+import { chosenMark, chosenPosition } from './view';
 import { bearingInWords, metres } from './words';
 
 const NO_LIGHT: PlanLight = {
@@ -34,18 +35,34 @@ const clamp = (value: number) => Math.min(FURTHEST_M, Math.max(-FURTHEST_M, valu
 /** The ground plan, with the chosen position to drag by finger, mouse or arrow keys. */
 export function PlanPicture() {
   const { plan, update } = useShootPage();
-  const { shoot, seen } = plan;
+  const { setup, seen } = plan;
+  const { ground: site, features, obstacles, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
   // The picture keeps its scale while a position is dragged, and takes a new one after.
   const [heldScale, setHeldScale] = useState<PlanScale>();
   const [close, setClose] = useState(false);
-  const drawing = useMemo(() => planDrawing(shoot), [shoot]);
-  const extent = close && seen.ok ? closeExtent(seen.view) : planExtent(shoot);
-  const fitted = planScale(extent, Math.max(1, size.width), Math.max(1, size.height));
+  const ground = useMemo(
+    () => planGround({ ground: site, features, obstacles }),
+    [site, features, obstacles],
+  );
+  const view = seen.ok ? seen.view : undefined;
+  const fitted = useMemo(() => {
+    const extent = close && view ? closeExtent(view) : planExtent(ground, { marks, positions });
+    return planScale(extent, Math.max(1, size.width), Math.max(1, size.height));
+  }, [close, view, ground, marks, positions, size]);
+  const shownMarks = useMemo(
+    () => withChosen(marks, chosenMark({ marks, choice })),
+    [marks, choice],
+  );
+  const shownPositions = useMemo(
+    () => withChosen(positions, chosenPosition({ positions, choice })),
+    [positions, choice],
+  );
+  const sight = useMemo(() => view && planSight(view), [view]);
   const scale = heldScale ?? fitted;
   const inks = useInks();
   const Icon = close ? ZoomOut : ZoomIn;
-  const position = drawing.positions.find((entry) => entry.chosen);
+  const position = chosenPosition(setup);
 
   const shift = (eastM: number, northM: number) =>
     update((current) => ({
@@ -65,29 +82,33 @@ export function PlanPicture() {
       }
     >
       {size.width > 0 ? (
-        <GroundPlan
-          drawing={drawing}
-          light={seen.ok ? planLight(shoot, seen.answer.light) : NO_LIGHT}
-          sight={seen.ok ? planSight(seen.view) : undefined}
-          scale={scale}
-          widthPx={size.width}
-          heightPx={size.height}
-          label={`Ground plan of ${shoot.title}, north up`}
-        />
-      ) : null}
-      {position && size.width > 0 ? (
-        <PositionHandle
-          name={position.name}
-          about={
-            seen.ok
-              ? `${metres(seen.view.sight.distanceM)} from ${seen.view.mark.name}, looking ${bearingInWords(seen.view.sight.bearingDeg)}`
-              : 'no answer from here'
-          }
-          point={position}
-          scale={scale}
-          onShift={shift}
-          onHold={(held) => setHeldScale(held ? scale : undefined)}
-        />
+        <>
+          <GroundPlan
+            ground={ground}
+            marks={shownMarks}
+            positions={shownPositions}
+            light={
+              seen.ok ? planLight({ sky: setup.light.sky, obstacles }, seen.answer.light) : NO_LIGHT
+            }
+            sight={sight}
+            scale={scale}
+            widthPx={size.width}
+            heightPx={size.height}
+            label={`Ground plan of ${plan.shoot.title}, north up`}
+          />
+          <PositionHandle
+            name={position.name}
+            about={
+              view
+                ? `${metres(view.sight.distanceM)} from ${view.mark.name}, looking ${bearingInWords(view.sight.bearingDeg)}`
+                : 'no answer from here'
+            }
+            point={position}
+            scale={scale}
+            onShift={shift}
+            onHold={(held) => setHeldScale(held ? scale : undefined)}
+          />
+        </>
       ) : null}
       <View className="absolute bottom-1 right-1">
         <IconButton

@@ -1,6 +1,6 @@
 import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { useMemo, type ReactNode } from 'react';
+import { memo, useCallback, useMemo } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { DEMO_SHOOTS } from '@/demo';
@@ -59,22 +59,34 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const { update } = useShootActions();
   const plan = usePlan(shoot);
   const wide = useIsWide();
-  const page = useMemo(
-    () => ({ plan, update: (change: (current: Shoot) => Shoot) => void update(shoot.id, change) }),
-    [plan, update, shoot.id],
+  const { id, title } = shoot;
+  const change = useCallback(
+    (how: (current: Shoot) => Shoot) => void update(id, how),
+    [update, id],
   );
+  const page = useMemo(() => ({ plan, update: change }), [plan, change]);
   return (
     <ShootContext.Provider value={page}>
-      <Head>
-        <title>{`${shoot.title} · Bright Perch`}</title>
-      </Head>
-      {wide ? <WideLayout /> : <PhoneLayout />}
+      <PageTitle title={title} />
+      {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
     </ShootContext.Provider>
   );
 }
 
-function TopBar() {
-  const { plan } = useShootPage();
+const PageTitle = memo(function PageTitle({ title }: { readonly title: string }) {
+  return (
+    <Head>
+      <title>{`${title} · Bright Perch`}</title>
+    </Head>
+  );
+});
+
+/** The open step. It reads what it needs itself, so that a new minute does not redraw it all. */
+const OpenStep = memo(function OpenStep() {
+  return <Slot />;
+});
+
+const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
   const router = useRouter();
   const inks = useInks();
   const trouble = useSaveTrouble();
@@ -85,7 +97,7 @@ function TopBar() {
           <ArrowLeft color={inks.ink} size={24} />
         </IconButton>
         <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
-          {plan.shoot.title}
+          {title}
         </Heading>
         <SchemeButton />
       </View>
@@ -96,21 +108,16 @@ function TopBar() {
       ) : null}
     </View>
   );
-}
+});
 
-function StepLinks({ column }: { readonly column: boolean }) {
-  const { plan } = useShootPage();
+const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
   const path = usePathname();
   return (
-    <View
-      role="navigation"
-      aria-label="Steps"
-      className={column ? 'flex-row flex-wrap border-b border-ink' : 'flex-row border-b border-ink'}
-    >
+    <View role="navigation" aria-label="Steps" className="flex-row border-b border-ink">
       {STEPS.map((step) => {
         const here = path.endsWith(`/${step.id}`);
         return (
-          <Link key={step.id} href={`/shoot/${plan.shoot.id}/${step.id}`} asChild>
+          <Link key={step.id} href={`/shoot/${id}/${step.id}`} asChild>
             <Pressable
               role="link"
               {...(here && { 'aria-current': 'page' as const })}
@@ -123,7 +130,7 @@ function StepLinks({ column }: { readonly column: boolean }) {
       })}
     </View>
   );
-}
+});
 
 function Ribbon() {
   const { plan, update } = useShootPage();
@@ -150,59 +157,54 @@ function Ribbon() {
   );
 }
 
-function Main({ children }: { readonly children: ReactNode }) {
-  return (
-    <View role="main" className="flex-1">
-      {children}
-    </View>
-  );
+interface LayoutProps {
+  readonly id: string;
+  readonly title: string;
 }
 
-function PhoneLayout() {
+const PhoneLayout = memo(function PhoneLayout({ id, title }: LayoutProps) {
   return (
     <View className="flex-1 bg-paper">
-      <TopBar />
-      <StepLinks column={false} />
-      <Main>
+      <TopBar title={title} />
+      <StepLinks id={id} />
+      <View role="main" className="flex-1">
         <View className="h-[42%] border-b border-ink">
           <PlanPicture />
         </View>
         <ScrollView contentContainerClassName="pb-4">
           <AnswerPanel />
           <View className="px-4 pt-2">
-            <Slot />
+            <OpenStep />
           </View>
         </ScrollView>
-      </Main>
+      </View>
       <Ribbon />
     </View>
   );
-}
+});
 
-function WideLayout() {
+const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
   return (
     <View className="flex-1 bg-paper">
-      <Main>
-        <View className="flex-1 flex-row">
-          <View className="w-[340px] border-r border-ink">
-            <TopBar />
-            <StepLinks column />
-            <ScrollView contentContainerClassName="p-4">
-              <Slot />
-            </ScrollView>
-          </View>
-          <PlanPicture />
-          <View className="w-[370px] border-l border-ink">
-            <ScrollView tabIndex={0} contentContainerClassName="pt-2">
-              <AnswerPanel />
-              <View className="border-t border-line p-4">
-                <MotionAndBudget />
-              </View>
-            </ScrollView>
-          </View>
+      <View role="main" className="flex-1 flex-row">
+        <View className="w-[340px] border-r border-ink">
+          <TopBar title={title} />
+          <StepLinks id={id} />
+          <ScrollView contentContainerClassName="p-4">
+            <OpenStep />
+          </ScrollView>
         </View>
-      </Main>
+        <PlanPicture />
+        <View className="w-[370px] border-l border-ink">
+          <ScrollView tabIndex={0} contentContainerClassName="pt-2">
+            <AnswerPanel />
+            <View className="border-t border-line p-4">
+              <MotionAndBudget />
+            </View>
+          </ScrollView>
+        </View>
+      </View>
       <Ribbon />
     </View>
   );
-}
+});

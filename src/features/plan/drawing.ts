@@ -1,32 +1,48 @@
-import { fieldOfView, shadowOnGround, type Point2, type SubjectLight } from '@/core';
-import type { PlanDrawing, PlanLight, PlanSight } from '@/figures/plan-types';
+import {
+  fieldOfView,
+  shadowOnGround,
+  type Obstacle,
+  type Point2,
+  type Sky,
+  type SubjectLight,
+} from '@/core';
+import type { PlanGround, PlanLight, PlanSight } from '@/figures/plan-types';
 import { groundLines } from '@/presets/ground-templates';
-import { chosenMark, chosenPosition, type View } from './view';
+import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
 import { bearingInWords, metres, sunInWords } from './words';
 
-/** What is drawn of a shoot's ground, whatever the time. */
-export function planDrawing(shoot: Shoot): PlanDrawing {
-  const mark = chosenMark(shoot);
-  const position = chosenPosition(shoot);
+/** What stands still on a shoot's ground. */
+export function planGround({
+  ground,
+  features,
+  obstacles,
+}: Pick<Shoot, 'ground' | 'features' | 'obstacles'>): PlanGround {
   return {
-    lines: groundLines(shoot.ground.template, shoot.ground.bearingDeg),
-    features: shoot.features.map(({ kind, name, line }) => ({ kind, name, points: line })),
-    obstacles: shoot.obstacles,
-    marks: shoot.marks.map((entry) => ({ ...entry, chosen: entry === mark })),
-    positions: shoot.positions.map((entry) => ({ ...entry, chosen: entry === position })),
+    lines: groundLines(ground.template, ground.bearingDeg),
+    features: features.map(({ kind, name, line }) => ({ kind, name, points: line })),
+    obstacles,
   };
 }
 
-/** Every point that must be on the picture; positions first, so that the ground holds still. */
-export function planExtent(shoot: Shoot): readonly Point2[] {
-  const drawn = groundLines(shoot.ground.template, shoot.ground.bearingDeg);
+/** Entries with the chosen one told apart. */
+export const withChosen = <T extends { readonly id: string }>(
+  entries: readonly T[],
+  chosen: T,
+): readonly (T & { readonly chosen: boolean })[] =>
+  entries.map((entry) => ({ ...entry, chosen: entry.id === chosen.id }));
+
+/** Every point that must be on the picture. */
+export function planExtent(
+  { lines, features, obstacles }: PlanGround,
+  { marks, positions }: Pick<Shoot, 'marks' | 'positions'>,
+): readonly Point2[] {
   return [
-    ...drawn.flatMap((line) => line.points),
-    ...shoot.obstacles.flatMap((obstacle) => obstacle.footprint),
-    ...shoot.features.flatMap((feature) => feature.line),
-    ...shoot.marks,
-    ...shoot.positions,
+    ...lines.flatMap(({ points }) => points),
+    ...obstacles.flatMap(({ footprint }) => footprint),
+    ...features.flatMap(({ points }) => points),
+    ...marks,
+    ...positions,
   ];
 }
 
@@ -45,16 +61,19 @@ export function closeExtent({ camera, aim, sight }: View): readonly Point2[] {
 const SUN_STRENGTH = { clear: 1, partly: 0.55, overcast: 0 } as const;
 
 /** What the minute's light does to the plan. */
-export function planLight(shoot: Shoot, light: SubjectLight): PlanLight {
+export function planLight(
+  { sky, obstacles }: { readonly sky: Sky; readonly obstacles: readonly Obstacle[] },
+  light: SubjectLight,
+): PlanLight {
   const { sun } = light;
-  const sunStrength = sun.altitudeDeg > 0 ? SUN_STRENGTH[shoot.light.sky] : 0;
+  const sunStrength = sun.altitudeDeg > 0 ? SUN_STRENGTH[sky] : 0;
   return {
     sunAzimuthDeg: sun.azimuthDeg,
     sunAltitudeDeg: sun.altitudeDeg,
     sunStrength,
     shadows:
       sunStrength > 0
-        ? shoot.obstacles
+        ? obstacles
             .map((obstacle) => shadowOnGround(obstacle, sun))
             .filter((shadow) => shadow !== undefined)
         : [],

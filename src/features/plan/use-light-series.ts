@@ -1,24 +1,38 @@
+import { useEffect, useState } from 'react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { EMPTY_SERIES, type LightSeries, type LitScene } from '@/core';
 import { requestLightSeries } from '@/workers/light-series-client';
 
 const STEP_S = 60;
 const KEPT_MS = 30_000;
+/** A scene that changes faster than this, as under a drag, is not asked for. */
+const SETTLE_MS = 120;
+
+/** A value once it has stood still for a while; the first at once. */
+function useSettled<T>(value: T, waitMs: number): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), waitMs);
+    return () => clearTimeout(timer);
+  }, [value, waitMs]);
+  return settled;
+}
 
 /**
  * Light on the face at one-minute steps, from the worker. While a new series is being computed the
  * last one stays; a series that is no longer wanted is cancelled.
  */
 export function useLightSeries(
-  scene: LitScene | undefined,
+  asked: LitScene | undefined,
   fromMs: number,
   toMs: number,
 ): { readonly series: LightSeries; readonly trouble: string | undefined } {
+  const wanted = useSettled(asked, SETTLE_MS);
   const { data, error } = useQuery({
-    queryKey: ['light-series', scene, fromMs, toMs],
+    queryKey: ['light-series', wanted, fromMs, toMs],
     queryFn: ({ signal }) =>
-      requestLightSeries({ scene: scene as LitScene, fromMs, toMs, stepS: STEP_S }, signal),
-    enabled: scene !== undefined,
+      requestLightSeries({ scene: wanted as LitScene, fromMs, toMs, stepS: STEP_S }, signal),
+    enabled: wanted !== undefined,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: KEPT_MS,

@@ -11,6 +11,7 @@ import { stopsSentence, type Outlook } from './words';
 /** A shoot with everything computed for the minute being looked at. */
 export interface Plan {
   readonly shoot: Shoot;
+  readonly setup: Setup;
   readonly hours: ShootHours;
   readonly atMs: number;
   readonly clock: (ms: number) => string;
@@ -66,10 +67,10 @@ export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeri
 
 /** The parts of a shoot that a view depends on: one object until one of them changes. */
 function useSetup(shoot: Shoot): Setup {
-  const { marks, positions, kit, choice, obstacles, ground, place, light } = shoot;
+  const { marks, positions, kit, choice, obstacles, features, ground, place, light } = shoot;
   return useMemo(
-    () => ({ marks, positions, kit, choice, obstacles, ground, place, light }),
-    [marks, positions, kit, choice, obstacles, ground, place, light],
+    () => ({ marks, positions, kit, choice, obstacles, features, ground, place, light }),
+    [marks, positions, kit, choice, obstacles, features, ground, place, light],
   );
 }
 
@@ -103,6 +104,7 @@ export function usePlan(shoot: Shoot): Plan {
   const answer = viewed.ok ? answerAt(viewed.view, shoot.choice, atMs) : undefined;
   return {
     shoot,
+    setup,
     hours,
     atMs,
     clock,

@@ -30,7 +30,7 @@ import { msOf } from '@/records/times';
 /** What a view depends on: everything of a shoot but its hours and its name. */
 export type Setup = Pick<
   Shoot,
-  'marks' | 'positions' | 'kit' | 'choice' | 'obstacles' | 'ground' | 'place' | 'light'
+  'marks' | 'positions' | 'kit' | 'choice' | 'obstacles' | 'features' | 'ground' | 'place' | 'light'
 >;
 
 /** What one position sees of one mark, whatever the time: geometry, framing and motion. */

@@ -16,7 +16,12 @@ function Page() {
 /** What every page stands in. Records live in this browser, so queries never wait for a network. */
 export function RootLayout() {
   const [client] = useState(
-    () => new QueryClient({ defaultOptions: { queries: { networkMode: 'always', retry: false } } }),
+    () =>
+      new QueryClient({
+        defaultOptions: {
+          queries: { networkMode: 'always', retry: false, structuralSharing: false },
+        },
+      }),
   );
   return (
     <QueryClientProvider client={client}>

@@ -1,5 +1,5 @@
 import { Circle, Path, Svg } from 'react-native-svg';
-import { planDrawing, planExtent } from '@/features/plan/drawing';
+import { planExtent, planGround } from '@/features/plan/drawing';
 import { pathThrough, planScale } from '@/figures/plan-scale';
 import type { Shoot } from '@/records/shoot';
 import { useInks } from '@/ui/theme';
@@ -9,11 +9,11 @@ const PADDING_PX = 4;
 /** A shoot's ground at the size of a stamp, to know it by. */
 export function ShootSketch({ shoot, sizePx }: { readonly shoot: Shoot; readonly sizePx: number }) {
   const inks = useInks();
-  const drawing = planDrawing(shoot);
-  const scale = planScale(planExtent(shoot), sizePx, sizePx, PADDING_PX);
+  const ground = planGround(shoot);
+  const scale = planScale(planExtent(ground, shoot), sizePx, sizePx, PADDING_PX);
   const lines = [
-    ...drawing.lines.map(({ points }) => points),
-    ...drawing.features.map(({ points }) => points),
+    ...ground.lines.map(({ points }) => points),
+    ...ground.features.map(({ points }) => points),
   ];
   return (
     <Svg width={sizePx} height={sizePx} style={{ flexShrink: 0 }} aria-hidden>
@@ -24,12 +24,12 @@ export function ShootSketch({ shoot, sizePx }: { readonly shoot: Shoot; readonly
         strokeWidth={0.8}
       />
       <Path
-        d={drawing.obstacles.map(({ footprint }) => pathThrough(footprint, scale, true)).join('')}
+        d={ground.obstacles.map(({ footprint }) => pathThrough(footprint, scale, true)).join('')}
         fill={inks.line}
         stroke={inks.ink}
         strokeWidth={0.8}
       />
-      {drawing.positions.map((position) => {
+      {shoot.positions.map((position) => {
         const { x, y } = scale.toPx(position);
         return <Circle key={position.id} cx={x} cy={y} r={2.4} fill={inks.signal} />;
       })}
