@@ -15,21 +15,14 @@ const DEGREES = 180 / Math.PI;
 /** Stops from the brightest point at which a stroke is as heavy as it gets. */
 const DARKEST_STOPS = 3.5;
 
+/** Tone of a point on the ball: 0 as bright as the ball gets, 1 dark. */
+export const ballTone = (lux: number, brightestLux: number): number =>
+  Math.min(1, Math.max(0, Math.log2(brightestLux / lux) / DARKEST_STOPS));
+
 /**
- * Tone of a point on the ball as the camera sees it: 0 as bright as the ball gets, 1 dark.
+ * Illuminance of a point of the ball, by the same rules as a subject's face.
  * @param right −1 to 1 across the ball, @param up −1 to 1, within the unit circle
  */
-export function ballTone(
-  light: BallLight,
-  right: number,
-  up: number,
-  brightestLux: number,
-): number {
-  const lux = ballLux(light, right, up);
-  return Math.min(1, Math.max(0, Math.log2(brightestLux / lux) / DARKEST_STOPS));
-}
-
-/** Illuminance of a point of the ball, by the same rules as a subject's face. */
 export function ballLux(light: BallLight, right: number, up: number): number {
   const toward = Math.sqrt(Math.max(0, 1 - right * right - up * up));
   // Seen from the camera, "right" on the ball is 90° anticlockwise of the direction to the camera.
@@ -66,15 +59,15 @@ export function ballStrokes(light: BallLight): readonly Stroke[] {
     return Array.from({ length: POINTS_A_STROKE + 1 }, (_, i) => ({
       right: halfWidth * (-1 + (2 * i) / POINTS_A_STROKE),
       up,
-    }));
+    })).map((place) => ({ ...place, lux: ballLux(light, place.right, place.up) }));
   });
-  const brightest = Math.max(...places.flat().map(({ right, up }) => ballLux(light, right, up)));
+  const brightest = Math.max(...places.flat().map(({ lux }) => lux));
   const fullest = (1 / STROKES) * 0.92;
   return places.map((row) => ({
-    points: row.map(({ right, up }) => ({
+    points: row.map(({ right, up, lux }) => ({
       x: right,
       y: -up,
-      half: Math.max(0.012, fullest * ballTone(light, right, up, brightest)),
+      half: Math.max(0.012, fullest * ballTone(lux, brightest)),
     })),
   }));
 }

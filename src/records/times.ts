@@ -5,9 +5,19 @@ const LOCAL_MINUTE = "yyyy-MM-dd'T'HH:mm";
 /** Looked at before the start and after the end. */
 export const MARGIN_MINUTES = 30;
 
-/** Wall-clock minute at a place to milliseconds since 1970 UTC. */
-export const msOf = (localMinute: string, timeZone: string): number =>
-  DateTime.fromISO(localMinute, { zone: timeZone }).toMillis();
+const KNOWN_MOMENTS = 1024;
+const knownMoments = new Map<string, number>();
+
+/** Wall-clock minute at a place to milliseconds since 1970 UTC. Remembered: a drag asks again. */
+export function msOf(localMinute: string, timeZone: string): number {
+  const key = `${localMinute} ${timeZone}`;
+  const known = knownMoments.get(key);
+  if (known !== undefined) return known;
+  const ms = DateTime.fromISO(localMinute, { zone: timeZone }).toMillis();
+  if (knownMoments.size >= KNOWN_MOMENTS) knownMoments.clear();
+  knownMoments.set(key, ms);
+  return ms;
+}
 
 /** Milliseconds to the wall-clock minute at a place. */
 export const localMinuteOf = (ms: number, timeZone: string): string =>

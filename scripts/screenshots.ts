@@ -1,0 +1,60 @@
+/** Takes the pictures of docs/screenshots from the built app and its demo data. */
+import { chromium } from '@playwright/test';
+import path from 'node:path';
+import { createApp } from '../server/app';
+import { listenOnFreePort } from '../server/listen';
+import { CHROMIUM } from './chromium';
+
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+/** Quarter hours that the time is moved on before the picture is taken. */
+const PICTURES = [
+  { name: 'shoots-phone', at: '/', size: PHONE, scheme: 'light', quarters: 0 },
+  {
+    name: 'shoot-phone',
+    at: '/shoot/demo-larkmoor/ground',
+    size: PHONE,
+    scheme: 'light',
+    quarters: 0,
+  },
+  {
+    name: 'shoot-phone-dark',
+    at: '/shoot/demo-larkmoor/ground',
+    size: PHONE,
+    scheme: 'dark',
+    quarters: 6,
+  },
+  {
+    name: 'shoot-wide',
+    at: '/shoot/demo-larkmoor/settings',
+    size: WIDE,
+    scheme: 'light',
+    quarters: 3,
+  },
+] as const;
+
+async function main(): Promise<void> {
+  const app = createApp(path.resolve(__dirname, '../dist'));
+  const { server, port } = await listenOnFreePort(app, 0, console.log);
+  const browser = await chromium.launch(CHROMIUM);
+  for (const { name, at, size, scheme, quarters } of PICTURES) {
+    const page = await browser.newPage({ viewport: size, colorScheme: scheme, locale: 'en-GB' });
+    await page.goto(`http://127.0.0.1:${port}${at}`);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(1500);
+    for (let i = 0; i < quarters; i += 1) {
+      const time = page.getByRole('slider', { name: 'Time', exact: true });
+      await time.focus();
+      await page.keyboard.press('PageUp');
+      await page.waitForTimeout(200);
+      await time.blur();
+    }
+    await page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${name}.png`) });
+    await page.close();
+  }
+  await browser.close();
+  server.close();
+}
+
+void main();
