@@ -5,3 +5,6 @@ export * from './optics';
 export * from './quantity';
 export * from './site';
 export * from './sun';
+export * from './kit';
+export * from './log';
+export * from './surroundings';

@@ -7,6 +7,16 @@ export {
   type Sky,
 } from './daylight';
 export { illuminanceOnFace, openSkyView, type FaceLight } from './face';
+export { flicker, flickerFreeShutters } from './flicker';
+export {
+  meterError,
+  METERED_REFLECTANCE,
+  whiteScene,
+  type ScenePart,
+  type WhiteScene,
+  type WhiteSchool,
+} from './meter';
+export { CANOPY_TRANSMITTANCE, underCanopy, type Canopy } from './shade';
 export { LAMP_LEVELS_LUX, lamps, type LampLevel } from './lamps';
 export {
   EMPTY_SERIES,

@@ -6,6 +6,8 @@ export {
   type GradeDemand,
   type PartFreeze,
 } from './freeze';
+export { apexWindow, burst, rollingShutterSkew, wingTipSpeed } from './moment';
+export { framesForNineInTen, pan, panArc, type Pan, type PanArc, type PanRequest } from './pan';
 export type { Camera } from './projection';
 export { shakeLimit, SUPPORT_STOPS, type Support } from './shake';
 export {

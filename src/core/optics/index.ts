@@ -1,4 +1,17 @@
+export {
+  apertureForBlur,
+  backdropVerdict,
+  BACKDROP_DETAIL_M,
+  backgroundBlur,
+  hazeContrast,
+  tiltTolerance,
+  type BackdropDetail,
+  type BackdropLook,
+  type BackgroundView,
+} from './blur';
 export { apertureForDepth, depthOfField, type DepthOfField } from './depth';
+export { diffraction } from './diffraction';
+export { meshThrough, type MeshEffect, type MeshLook } from './mesh';
 export {
   cropFor,
   distanceForFill,

@@ -1,0 +1,1 @@
+export { batteriesFor, buffer, cardsFor, coldShare, type Buffer } from './storage';

@@ -1,0 +1,1 @@
+export { panSigma, visitsPerHour, wilsonInterval, type PanFrame, type Rate } from './rates';
