@@ -1,6 +1,11 @@
 import { nonEmpty } from '../check';
-import { projector } from './projection';
-import { deliveredCircleMm, GRADE_LIMIT_CIRCLES, worstStreak, type Motion } from './smear';
+import {
+  deliveredCircleMm,
+  GRADE_LIMIT_CIRCLES,
+  projectionOf,
+  worstStreak,
+  type Motion,
+} from './smear';
 import { partTrack, type MovingPart, type PartRole } from './subject';
 
 export type GradeDemand = Readonly<Record<PartRole, keyof typeof GRADE_LIMIT_CIRCLES>>;
@@ -61,7 +66,7 @@ export function freezeShutter({
   ...motion
 }: Motion & { readonly grade?: GradeDemand }): Freeze {
   nonEmpty('parts', motion.parts);
-  const project = projector(motion.camera);
+  const projectAt = projectionOf(motion);
   const circleMm = deliveredCircleMm(motion.camera, motion.delivery);
   const freezePart = (part: MovingPart): PartFreeze => {
     const track = partTrack(motion.subject, part, motion.path);
@@ -70,7 +75,7 @@ export function freezeShutter({
       role: part.role,
       shutterS: timeForStreak(
         GRADE_LIMIT_CIRCLES[grade[part.role]] * circleMm,
-        (shutterS) => worstStreak(part, track, project, shutterS).onSensorMm,
+        (shutterS) => worstStreak(part, track, projectAt, shutterS).onSensorMm,
       ),
     };
   };

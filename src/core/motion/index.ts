@@ -16,6 +16,7 @@ export {
   gradeOf,
   motionSmear,
   type Delivery,
+  type Following,
   type Grade,
   type Motion,
   type PartSmear,

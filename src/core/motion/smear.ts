@@ -1,4 +1,4 @@
-import { above, nonEmpty } from '../check';
+import { above, finite, nonEmpty } from '../check';
 import { pixelPitchMm, sensorDiagonalMm } from '../optics/sensor';
 import { length, subtract, type Point2, type Point3 } from '../site/vector';
 import { projector, type Camera, type Project } from './projection';
@@ -47,6 +47,15 @@ export interface Motion {
   readonly path: Path;
   readonly camera: Camera;
   readonly delivery?: Delivery;
+  /** A camera that turns with the subject; it stands still when absent. */
+  readonly pan?: Following;
+}
+
+/** A pan that follows one part. */
+export interface Following {
+  readonly part: string;
+  /** Relative error of the camera's rate: 0 follows exactly, 0.1 turns a tenth too fast. */
+  readonly rateError: number;
 }
 
 const STRAIGHT_STEPS = 2;
@@ -73,10 +82,35 @@ interface Streak {
 
 const stepsOf = (part: MovingPart): number => (part.swing ? SWING_STEPS : STRAIGHT_STEPS);
 
+/** The projection at a time from the middle of the exposure. */
+export type ProjectAt = (timeS: number) => Project;
+
+/**
+ * Projection of a camera that stands still, or that turns with the part it follows.
+ * @throws RangeError if the followed part is none of the subject's
+ */
+export function projectionOf({ camera, pan, parts, subject, path }: Motion): ProjectAt {
+  if (!pan) {
+    const still = projector(camera);
+    return () => still;
+  }
+  finite('pan.rateError', pan.rateError);
+  const part = parts.find(({ name }) => name === pan.part);
+  if (!part) {
+    throw new RangeError(
+      `pan.part ${pan.part}: must be one of ${parts.map(({ name }) => name).join(', ')}`,
+    );
+  }
+  // A swing is not followed: the eye keeps to the part's even course.
+  const { swing: _swing, ...even } = part;
+  const followed = partTrack(subject, even, path);
+  return (timeS) => projector({ ...camera, aim: followed(timeS * (1 + pan.rateError), 0) });
+}
+
 /** Length of a part's image track in mm; endless where it passes behind the lens. */
 function imageLengthMm(
   track: PartTrack,
-  project: Project,
+  projectAt: ProjectAt,
   shutterS: number,
   steps: number,
   phaseRad: number,
@@ -84,7 +118,8 @@ function imageLengthMm(
   let length = 0;
   let last: Point2 | undefined;
   for (let i = 0; i <= steps; i += 1) {
-    const image = project(track((i / steps - 0.5) * shutterS, phaseRad));
+    const timeS = (i / steps - 0.5) * shutterS;
+    const image = projectAt(timeS)(track(timeS, phaseRad));
     if (!image) return Infinity;
     if (last) length += Math.hypot(image.x - last.x, image.y - last.y);
     last = image;
@@ -96,23 +131,23 @@ function imageLengthMm(
 export function worstStreak(
   part: MovingPart,
   track: PartTrack,
-  project: Project,
+  projectAt: ProjectAt,
   shutterS: number,
 ): Streak {
   const phases = part.swing ? SWING_PHASES : 1;
   let worst: Streak = { onSensorMm: -1, phaseRad: 0 };
   for (let i = 0; i < phases; i += 1) {
     const phaseRad = (2 * Math.PI * i) / phases;
-    const onSensorMm = imageLengthMm(track, project, shutterS, stepsOf(part), phaseRad);
+    const onSensorMm = imageLengthMm(track, projectAt, shutterS, stepsOf(part), phaseRad);
     if (onSensorMm > worst.onSensorMm) worst = { onSensorMm, phaseRad };
   }
   return worst;
 }
 
-/** Points of a part's track in space, from the start of the exposure to its end. */
-function placesAlong(part: MovingPart, track: PartTrack, shutterS: number, phaseRad: number) {
+/** Times from the middle of the exposure at which a part is looked at, start to end. */
+function timesAlong(part: MovingPart, shutterS: number): readonly number[] {
   const steps = stepsOf(part);
-  return Array.from({ length: steps + 1 }, (_, i) => track((i / steps - 0.5) * shutterS, phaseRad));
+  return Array.from({ length: steps + 1 }, (_, i) => (i / steps - 0.5) * shutterS);
 }
 
 const lengthM = (places: readonly Point3[]): number =>
@@ -121,22 +156,24 @@ const lengthM = (places: readonly Point3[]): number =>
 /**
  * How far each part's image moves during the exposure: points of the part projected in three
  * dimensions at start, between and end; a swinging part in its worst phase. The camera stands
- * still. Its lengths are those of the track, never a small-angle product.
+ * still, or turns with one part (`pan`): the others smear by perspective. Lengths are those of the
+ * track, never a small-angle product.
  * @throws RangeError without parts, for a shutter not above 0, or a camera inside the focal length
  */
 export function motionSmear(motion: Motion & { readonly shutterS: number }): readonly PartSmear[] {
   const { shutterS, parts, camera, delivery = {}, subject } = motion;
   above('shutterS', shutterS, 0);
   nonEmpty('parts', parts);
-  const project = projector(camera);
+  const projectAt = projectionOf(motion);
   const circleMm = deliveredCircleMm(camera, delivery);
   const { longSidePx = DELIVERED_LONG_SIDE_PX, keptFraction = 1 } = delivery;
   const { sensor } = camera;
   const keptLongSideMm = Math.max(sensor.widthMm, sensor.heightMm) * keptFraction;
   return parts.map((part) => {
     const track = partTrack(subject, part, motion.path);
-    const { onSensorMm, phaseRad } = worstStreak(part, track, project, shutterS);
-    const places = placesAlong(part, track, shutterS, phaseRad);
+    const { onSensorMm, phaseRad } = worstStreak(part, track, projectAt, shutterS);
+    const times = timesAlong(part, shutterS);
+    const places = times.map((timeS) => track(timeS, phaseRad));
     const onSubjectMm = 1000 * lengthM(places);
     const circles = onSensorMm / circleMm;
     return {
@@ -149,7 +186,9 @@ export function motionSmear(motion: Motion & { readonly shutterS: number }): rea
       shareOfSubject: onSubjectMm / (subject.heightM * 1000),
       circles,
       grade: gradeOf(circles),
-      trackMm: places.map(project).filter((image) => image !== undefined),
+      trackMm: times
+        .map((timeS, i) => projectAt(timeS)(places[i] as Point3))
+        .filter((image) => image !== undefined),
     };
   });
 }

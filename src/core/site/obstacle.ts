@@ -18,7 +18,7 @@ export function requireObstacle({ footprint, heightM }: Obstacle): void {
  * Distances along a level ray at which it enters or leaves a polygon, in order. A ray that starts
  * inside has an odd number of them.
  */
-function crossings(from: Point2, toward: Point2, polygon: readonly Point2[]): number[] {
+export function crossings(from: Point2, toward: Point2, polygon: readonly Point2[]): number[] {
   const found: number[] = [];
   polygon.forEach((a, i) => {
     const b = polygon[(i + 1) % polygon.length] as Point2;

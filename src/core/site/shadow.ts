@@ -13,24 +13,29 @@ function isConvex(polygon: readonly Point2[]): boolean {
 
 /**
  * The ground that an obstacle shades, its own footprint included: the footprint swept along the
- * sun's direction by h/tan(altitude), the convex hull of its two ends.
- * @returns corners in metres, or none when the sun is on or below the horizon
- * @throws RangeError for a footprint that is not convex, or an obstacle that is none
+ * sun's direction by h/tan(altitude). Of a convex footprint that is one polygon, the hull of its
+ * two ends; of another, pieces that overlap: both ends and the sweep of each side.
+ * @returns polygons in metres; none when the sun is on or below the horizon
+ * @throws RangeError for an obstacle that is none
  */
 export function shadowOnGround(
   obstacle: Obstacle,
   sun: { readonly azimuthDeg: number; readonly altitudeDeg: number },
-): readonly Point2[] | undefined {
+): readonly (readonly Point2[])[] {
   requireObstacle(obstacle);
-  if (!isConvex(obstacle.footprint)) {
-    throw new RangeError(`footprint of ${obstacle.footprint.length} corners: must be convex`);
-  }
-  if (sun.altitudeDeg <= 0) return undefined;
+  if (sun.altitudeDeg <= 0) return [];
+  const { footprint } = obstacle;
   const reach = shadowLength(obstacle.heightM, sun.altitudeDeg);
   const away = scale(alongBearing(sun.azimuthDeg + 180), reach);
-  const corners = obstacle.footprint.flatMap(({ x, y }): [number, number][] => [
-    [x, y],
-    [x + away.x, y + away.y],
-  ]);
-  return (polygonHull(corners) ?? []).map(([x, y]) => ({ x, y }));
+  const swept = ({ x, y }: Point2): Point2 => ({ x: x + away.x, y: y + away.y });
+  if (isConvex(footprint)) {
+    const corners = footprint.flatMap((corner) => [corner, swept(corner)]);
+    const hull = polygonHull(corners.map(({ x, y }): [number, number] => [x, y])) ?? [];
+    return [hull.map(([x, y]) => ({ x, y }))];
+  }
+  const sides = footprint.map((a, i) => {
+    const b = footprint[(i + 1) % footprint.length] as Point2;
+    return [a, b, swept(b), swept(a)];
+  });
+  return [footprint, ...sides, footprint.map(swept)];
 }

@@ -21,8 +21,8 @@ export interface SunEvents {
   readonly astronomicalDusk?: Date;
 }
 
-const RISING = 1;
-const SETTING = -1;
+export const RISING = 1;
+export const SETTING = -1;
 /** Altitude of the sun's centre at the end of each twilight, by definition. */
 const TWILIGHT_ALTITUDES_DEG = { civil: -6, nautical: -12, astronomical: -18 } as const;
 
@@ -33,7 +33,7 @@ interface LocalDay {
 }
 
 /** A local calendar day: 23 to 25 hours, from midnight to midnight by the clocks there. */
-function localDay(date: string, timeZone: string): LocalDay {
+export function localDay(date: string, timeZone: string): LocalDay {
   const start = DateTime.fromISO(date, { zone: timeZone }).startOf('day');
   if (!start.isValid) {
     throw new RangeError(

@@ -1,3 +1,12 @@
 export { sunAngleFrom, type SunAngle, type SunSide } from './angle';
 export { sunEvents, type SunEvents } from './events';
 export { sunPosition, type Instant, type Place, type SunPosition } from './position';
+export {
+  horizonAltitude,
+  sunClears,
+  sunCrossings,
+  type AltitudeCrossing,
+  type HorizonPoint,
+  type Span,
+} from './horizon';
+export { moonPosition, type MoonPosition } from './moon';

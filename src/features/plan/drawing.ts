@@ -71,12 +71,7 @@ export function planLight(
     sunAzimuthDeg: sun.azimuthDeg,
     sunAltitudeDeg: sun.altitudeDeg,
     sunStrength,
-    shadows:
-      sunStrength > 0
-        ? obstacles
-            .map((obstacle) => shadowOnGround(obstacle, sun))
-            .filter((shadow) => shadow !== undefined)
-        : [],
+    shadows: sunStrength > 0 ? obstacles.flatMap((obstacle) => shadowOnGround(obstacle, sun)) : [],
     lampsOn: light.lampLux > 0,
     label: sunInWords(sun),
   };
