@@ -1,14 +1,24 @@
+export { settingsCard, type CardLight, type CardRow, type SettingsCard, type Turn } from './card';
+export type { WayOut } from './levers';
+export { exposureMode, type ExposureMode, type ModeAdvice } from './mode';
+export type { NowThen, Price } from './price';
 export {
-  evNeededFor,
   SCHOOLS,
-  solveExposure,
-  type BudgetLine,
-  type Exposure,
-  type ExposurePlan,
+  type Conflict,
+  type Demands,
   type ExposureRequest,
   type IsoLandmarks,
   type Lever,
   type School,
+  type ShutterLimit,
+} from './request';
+export {
+  evNeededFor,
+  solveExposure,
+  type AutoIso,
+  type BudgetLine,
+  type Exposure,
+  type ExposurePlan,
+  type FlickerNote,
   type Settings,
-  type WayOut,
 } from './solve';

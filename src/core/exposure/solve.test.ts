@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ev, nearestMark } from '../quantity';
-import { evNeededFor, SCHOOLS, solveExposure, type ExposureRequest, type School } from './solve';
+import { evNeededFor, SCHOOLS, solveExposure, type ExposureRequest, type School } from '.';
 
 const BODY = {
   iso: { base: 100, good: 3200, usable: 6400, last: 25_600 },

@@ -1,50 +1,30 @@
-import { above, atLeast, finite, oneOf } from '../check';
-import type { EvRange } from '../light/subject';
+import { flicker, flickerFreeShutters } from '../light/flicker';
 import { motionSmear, type Motion, type PartSmear } from '../motion/smear';
-import { LONGEST_SHUTTER_S } from '../motion/freeze';
+import { backgroundBlur } from '../optics/blur';
 import { depthOfField, type DepthOfField } from '../optics/depth';
 import { ev as evOf, type Triad } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
-
-/** What gives first when there is not light enough. */
-export type School = 'motion' | 'balanced' | 'quality';
-export type Lever = 'shutter' | 'aperture' | 'iso' | 'lift';
-
-/** A body's own ISO landmarks: clean, fine, the highest one accepts, the highest there is. */
-export interface IsoLandmarks {
-  readonly base: number;
-  readonly good: number;
-  readonly usable: number;
-  readonly last: number;
-}
-
-export interface ExposureRequest {
-  /** Light on the subject, as EV at ISO 100. */
-  readonly ev: EvRange;
-  readonly demands: {
-    /** Longest time that holds the motion, and what asks for it. */
-    readonly shutterS: number;
-    readonly shutterRuledBy: string;
-    /** Smallest aperture number that gives the depth wanted, and what asks for it. */
-    readonly aperture?: number;
-    readonly apertureRuledBy?: string;
-    /** How far a frame may be lifted afterwards. */
-    readonly liftStops: number;
-  };
-  readonly camera: { readonly iso: IsoLandmarks; readonly fastestShutterS: number };
-  readonly lens: { readonly widestAperture: number; readonly smallestAperture: number };
-  readonly school: School;
-  /** For the smear of the answer. */
-  readonly motion?: Motion;
-  /** For the depth of the answer. */
-  readonly focus?: { readonly focalMm: number; readonly distanceM: number; readonly cocMm: number };
-}
+import { give, isoStops, noiseLevel, spend, waysOut, type WayOut } from './levers';
+import { pricesOf, type Price, type SmearAt } from './price';
+import {
+  checkRequest,
+  demanded,
+  fastestAllowedS,
+  SCHOOLS,
+  type Conflict,
+  type ExposureRequest,
+  type IsoLandmarks,
+  type Lever,
+  type School,
+} from './request';
 
 export interface BudgetLine {
   readonly lever: Lever;
   /** Stops of light the lever costs (shutter, aperture) or gives (ISO, lift). */
   readonly stops: number;
   readonly ruledBy: string;
+  /** What one stop more from this lever would cost in the picture. */
+  readonly oneStopMore: Price;
 }
 
 export interface Settings extends Triad {
@@ -52,12 +32,23 @@ export interface Settings extends Triad {
   readonly liftStops: number;
 }
 
-/** One way to close the gap with a single lever, as far as that lever goes. */
-export interface WayOut {
-  readonly lever: Lever;
-  readonly stops: number;
-  /** The lever's new value: seconds, aperture number, ISO or stops of lift. */
-  readonly value: number;
+/** Automatic ISO with the chosen shutter and aperture, checked at both ends of the light. */
+export interface AutoIso {
+  /** ISO it would take in the brightest and the dimmest light, within its limits. */
+  readonly lowestIso: number;
+  readonly highestIso: number;
+  /** Over at the floor in the brightest light; the shutter that would hold it there. */
+  readonly tooBrightStops: number;
+  readonly shutterForFloorS: number;
+  /** Under at the highest usable ISO in the dimmest. */
+  readonly tooDarkStops: number;
+}
+
+/** What flickering lamps do at the chosen shutter, and the nearest time they can't touch. */
+export interface FlickerNote {
+  readonly spreadStops: number;
+  readonly bands: number;
+  readonly immuneShutterS: number;
 }
 
 export interface ExposurePlan {
@@ -74,14 +65,22 @@ export interface ExposurePlan {
   readonly stopsDark: number;
   /** How much too bright the frame is with every lever at its darkest. */
   readonly stopsBright: number;
+  /** Whether any setting exposes the frame: false when it is too dark or too bright for all. */
+  readonly works: boolean;
+  /** Demands that contradict each other or the kit, whatever the light. */
+  readonly conflicts: readonly Conflict[];
   /** Stops from the settings to the light's two ends: dark end negative, bright end positive. */
   readonly ends: { readonly dark: number; readonly bright: number };
+  readonly autoIso: AutoIso;
+  readonly flicker?: FlickerNote;
   readonly noise: {
     readonly stopsAboveBase: number;
     readonly level: keyof IsoLandmarks | 'beyond';
   };
   readonly smear?: readonly PartSmear[];
   readonly depth?: DepthOfField;
+  /** Blur disc of what lies behind, when its distance is known. */
+  readonly blur?: { readonly discMm: number; readonly shareOfFrame: number };
   readonly budget: readonly BudgetLine[];
   /** Single levers that would close the gap, nearest to the demand first. */
   readonly waysOut: readonly WayOut[];
@@ -91,150 +90,11 @@ export interface Exposure extends ExposurePlan {
   readonly alternatives: readonly ExposurePlan[];
 }
 
-export const SCHOOLS: readonly School[] = ['motion', 'balanced', 'quality'];
-
-interface Step {
-  readonly lever: 'iso' | 'lift' | 'shutter';
-  readonly upTo?: keyof IsoLandmarks;
-  readonly mostStops?: number;
-}
-
-/** The order in which levers give. Common practice: each school has its followers. */
-const ORDER: Readonly<Record<School, readonly Step[]>> = {
-  motion: [{ lever: 'iso', upTo: 'last' }, { lever: 'lift' }, { lever: 'shutter' }],
-  balanced: [
-    { lever: 'iso', upTo: 'usable' },
-    { lever: 'lift' },
-    { lever: 'iso', upTo: 'last' },
-    { lever: 'shutter' },
-  ],
-  quality: [
-    { lever: 'iso', upTo: 'good' },
-    { lever: 'shutter', mostStops: 1 },
-    { lever: 'lift' },
-    { lever: 'iso', upTo: 'last' },
-    { lever: 'shutter' },
-  ],
-};
-
-const isoStops = (iso: number): number => Math.log2(iso / 100);
-
-interface Given {
-  readonly isoStops: number;
-  readonly lift: number;
-  readonly shutter: number;
-  readonly missing: number;
-}
-
-/** Lets the levers give in the school's order until `needStops` over ISO 100 are found. */
-function give(request: ExposureRequest, shutterS: number, needStops: number): Given {
-  const { iso } = request.camera;
-  const given = { isoStops: isoStops(iso.base), lift: 0, shutter: 0 };
-  let missing = needStops - given.isoStops;
-  for (const { lever, upTo, mostStops = Infinity } of ORDER[request.school]) {
-    if (missing <= 0) break;
-    const room = {
-      iso: isoStops(iso[upTo ?? 'last']) - given.isoStops,
-      lift: request.demands.liftStops - given.lift,
-      shutter: Math.min(mostStops, Math.log2(LONGEST_SHUTTER_S / shutterS)) - given.shutter,
-    }[lever];
-    const taken = Math.max(0, Math.min(room, missing));
-    if (lever === 'iso') given.isoStops += taken;
-    else given[lever] += taken;
-    missing -= taken;
-  }
-  return { ...given, missing: Math.max(0, missing) };
-}
-
-/** Spends light that is over at base ISO: a faster shutter first, then a smaller aperture. */
-function spend(request: ExposureRequest, start: { shutterS: number; aperture: number }) {
-  const { camera, lens, ev } = request;
-  const over = () => ev.expected - evOf({ ...chosen, iso: camera.iso.base });
-  const chosen = { ...start };
-  if (over() <= 0) return chosen;
-  chosen.shutterS = nearestMark(
-    'shutter',
-    Math.max(camera.fastestShutterS, chosen.shutterS * 2 ** -over()),
-  ).value;
-  if (over() <= 1 / 6) return chosen;
-  chosen.aperture = nearestMark(
-    'aperture',
-    Math.min(lens.smallestAperture, chosen.aperture * 2 ** (over() / 2)),
-  ).value;
-  return chosen;
-}
-
-function noiseLevel(iso: number, { base, good, usable, last }: IsoLandmarks) {
-  const tolerance = 1.01;
-  if (iso <= base * tolerance) return 'base';
-  if (iso <= good * tolerance) return 'good';
-  if (iso <= usable * tolerance) return 'usable';
-  return iso <= last * tolerance ? 'last' : 'beyond';
-}
-
-function waysOut(
-  request: ExposureRequest,
-  start: { shutterS: number; aperture: number },
-  stopsShort: number,
-): WayOut[] {
-  if (stopsShort <= 0) return [];
-  const { camera, lens, demands } = request;
-  const openRoom =
-    2 * Math.log2(start.aperture / nearestMark('aperture', lens.widestAperture).value);
-  const isoRoom = isoStops(camera.iso.last) - isoStops(camera.iso.usable);
-  const ways: WayOut[] = [
-    { lever: 'aperture', room: openRoom, at: (s: number) => start.aperture * 2 ** (-s / 2) },
-    { lever: 'lift', room: demands.liftStops, at: (s: number) => s },
-    { lever: 'iso', room: isoRoom, at: (s: number) => camera.iso.usable * 2 ** s },
-    {
-      lever: 'shutter',
-      room: Math.log2(LONGEST_SHUTTER_S / start.shutterS),
-      at: (s: number) => start.shutterS * 2 ** s,
-    },
-  ].map(({ lever, room, at }) => {
-    const stops = Math.min(Math.max(0, room), stopsShort);
-    return { lever: lever as Lever, stops, value: at(stops) };
-  });
-  return ways.filter(({ stops }) => stops > 0.05);
-}
-
-function checkRequest({ ev, demands, camera, lens, school }: ExposureRequest): void {
-  finite('ev.expected', ev.expected);
-  atLeast('ev.expected', ev.expected, ev.low);
-  atLeast('ev.high', ev.high, ev.expected);
-  above('demands.shutterS', demands.shutterS, 0);
-  atLeast('demands.liftStops', demands.liftStops, 0);
-  above('camera.fastestShutterS', camera.fastestShutterS, 0);
-  above('camera.iso.base', camera.iso.base, 0);
-  atLeast('camera.iso.good', camera.iso.good, camera.iso.base);
-  atLeast('camera.iso.usable', camera.iso.usable, camera.iso.good);
-  atLeast('camera.iso.last', camera.iso.last, camera.iso.usable);
-  above('lens.widestAperture', lens.widestAperture, 0);
-  atLeast('lens.smallestAperture', lens.smallestAperture, lens.widestAperture);
-  if (demands.aperture !== undefined) above('demands.aperture', demands.aperture, 0);
-  oneOf('school', school, SCHOOLS);
-}
-
-/** Shutter and aperture on the dials that meet the demands, light or no light. */
-function demanded({ demands, camera, lens }: Omit<ExposureRequest, 'ev'>) {
-  const wanted = Math.max(demands.shutterS, camera.fastestShutterS);
-  const widest = nearestMark('aperture', lens.widestAperture).value;
-  const forDepth =
-    demands.aperture && demands.aperture > widest
-      ? nearestMark('aperture', Math.min(demands.aperture, lens.smallestAperture), 'up').value
-      : widest;
-  return {
-    shutterS: nearestMark('shutter', Math.min(wanted, LONGEST_SHUTTER_S), 'down').value,
-    aperture: forDepth,
-  };
-}
-
 /** Light that the demanded shutter and aperture need at the body's highest usable ISO, as EV. */
 export function evNeededFor(request: Omit<ExposureRequest, 'ev'>): number {
-  return evOf({ ...demanded(request), iso: request.camera.iso.usable });
+  const { shutterS, aperture } = demanded(request);
+  return evOf({ shutterS, aperture, iso: request.camera.iso.usable });
 }
-
-type SmearAt = (shutterS: number) => readonly PartSmear[] | undefined;
 
 /** Smear by shutter time, computed once for each: the schools often share one. */
 function smearByTime(motion: Motion | undefined): SmearAt {
@@ -247,57 +107,129 @@ function smearByTime(motion: Motion | undefined): SmearAt {
   };
 }
 
-function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
-  const { ev, demands, camera, lens, school, focus } = request;
+function autoIsoOf({ ev, camera }: ExposureRequest, { shutterS, aperture }: Triad): AutoIso {
+  const isoFor = (light: number) => 100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - light);
+  const { base, usable } = camera.iso;
+  const within = (iso: number) => Math.min(usable, Math.max(base, iso));
+  const bright = isoFor(ev.high);
+  const tooBrightStops = Math.max(0, Math.log2(base / bright));
+  return {
+    lowestIso: within(bright),
+    highestIso: within(isoFor(ev.low)),
+    tooBrightStops,
+    shutterForFloorS: Math.max(fastestAllowedS(camera), shutterS * 2 ** -tooBrightStops),
+    tooDarkStops: Math.max(0, Math.log2(isoFor(ev.low) / usable)),
+  };
+}
+
+function flickerNote({ lamps }: ExposureRequest, { shutterS }: Triad): FlickerNote | undefined {
+  if (!lamps) return undefined;
+  const shortest = 1 / (2 * lamps.mainsHz);
+  const immune = flickerFreeShutters({
+    mainsHz: lamps.mainsHz,
+    longestS: Math.max(shortest, shutterS),
+  });
+  return { ...flicker({ ...lamps, shutterS }), immuneShutterS: immune.at(-1) ?? shortest };
+}
+
+/** The dials and what was given, before anything is said about them. */
+function settle(request: ExposureRequest) {
+  const { ev, camera } = request;
   const start = demanded(request);
-  const evNeeded = evNeededFor(request);
-  const balance = ev.expected - evNeeded;
   const need = evOf({ ...start, iso: 100 }) - ev.expected;
   const given = give(request, start.shutterS, need);
   const spent = spend(request, start);
   const shutterS = nearestMark('shutter', spent.shutterS * 2 ** given.shutter).value;
-  const aperture = spent.aperture;
+  const { aperture } = spent;
   const isoWanted =
     100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - ev.expected - given.lift - given.missing);
   const iso = nearestMark(
     'iso',
     Math.min(camera.iso.last, Math.max(camera.iso.base, isoWanted)),
   ).value;
-  const exposed = evOf({ shutterS, aperture, iso });
+  const settings: Settings = { shutterS, aperture, iso, liftStops: given.lift };
+  const stopsBright = Math.max(0, isoStops(camera.iso.base) - isoStops(isoWanted));
+  return { start, settings, stopsDark: given.missing, stopsBright };
+}
+
+/** A frame nearer than this to right can be called right: half a third-stop click. */
+const RIGHT_WITHIN_STOPS = 1 / 6 + 1e-6;
+
+function budgetOf(
+  request: ExposureRequest,
+  settings: Settings,
+  smearAt: SmearAt,
+): readonly BudgetLine[] {
+  const { ev, demands, camera, lens } = request;
+  const { shutterS, aperture, iso, liftStops } = settings;
+  const prices = pricesOf(request, settings, smearAt);
+  const closed = aperture > nearestMark('aperture', lens.widestAperture).value;
+  const dark = evOf(settings) - ev.expected;
+  return [
+    {
+      lever: 'shutter',
+      stops: Math.log2(1 / shutterS),
+      ruledBy: demands.shutterRuledBy,
+      oneStopMore: prices.shutter,
+    },
+    {
+      lever: 'aperture',
+      stops: 2 * Math.log2(aperture),
+      ruledBy: closed ? (demands.apertureRuledBy ?? 'light to spare') : 'widest of the lens',
+      oneStopMore: prices.aperture,
+    },
+    {
+      lever: 'iso',
+      stops: isoStops(iso),
+      ruledBy: noiseLevel(iso, camera.iso),
+      oneStopMore: prices.iso,
+    },
+    {
+      lever: 'lift',
+      stops: Math.max(0, Math.min(liftStops, dark)),
+      ruledBy: 'allowed lift',
+      oneStopMore: prices.lift,
+    },
+  ];
+}
+
+function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
+  const { ev, camera, school, focus } = request;
+  const { start, settings, stopsDark, stopsBright } = settle(request);
+  const { shutterS, aperture, iso } = settings;
+  const evNeeded = evOf({ ...start, iso: camera.iso.usable });
+  const balance = ev.expected - evNeeded;
   const stopsShort = Math.max(0, -balance);
   const smear = smearAt(shutterS);
+  const note = flickerNote(request, settings);
   return {
     school,
-    settings: { shutterS, aperture, iso, liftStops: given.lift },
+    settings,
     evNeeded,
     stopsShort,
     stopsSpare: Math.max(0, balance),
-    stopsDark: given.missing,
-    stopsBright: isoWanted < camera.iso.base ? isoStops(camera.iso.base) - isoStops(isoWanted) : 0,
+    stopsDark,
+    stopsBright,
+    works: Math.max(stopsDark, stopsBright) <= RIGHT_WITHIN_STOPS,
+    conflicts: start.conflicts,
     ends: { dark: ev.low - ev.expected, bright: ev.high - ev.expected },
+    autoIso: autoIsoOf(request, settings),
+    ...(note && { flicker: note }),
     noise: {
       stopsAboveBase: Math.log2(iso / camera.iso.base),
       level: noiseLevel(iso, camera.iso),
     },
     ...(smear && { smear }),
     ...(focus && { depth: depthOfField({ ...focus, aperture }) }),
-    budget: [
-      { lever: 'shutter', stops: Math.log2(1 / shutterS), ruledBy: demands.shutterRuledBy },
-      {
-        lever: 'aperture',
-        stops: 2 * Math.log2(aperture),
-        ruledBy:
-          aperture > nearestMark('aperture', lens.widestAperture).value
-            ? (demands.apertureRuledBy ?? 'light to spare')
-            : 'widest of the lens',
-      },
-      { lever: 'iso', stops: isoStops(iso), ruledBy: noiseLevel(iso, camera.iso) },
-      {
-        lever: 'lift',
-        stops: ev.expected < exposed ? Math.min(given.lift, exposed - ev.expected) : 0,
-        ruledBy: 'allowed lift',
-      },
-    ],
+    ...(focus?.backgroundM !== undefined && {
+      blur: backgroundBlur({
+        focalMm: focus.focalMm,
+        aperture,
+        subjectM: focus.distanceM,
+        backgroundM: focus.backgroundM,
+      }),
+    }),
+    budget: budgetOf(request, settings, smearAt),
     waysOut: waysOut(request, start, stopsShort),
   };
 }
@@ -306,7 +238,8 @@ function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
  * Shutter, aperture and ISO for a light and its demands: the shutter that holds the motion, the
  * widest aperture the depth allows, ISO from what is left. Stops short or spare are counted
  * against the body's highest usable ISO; when short, levers give in the school's order; when there
- * is light over at base ISO, the shutter goes faster, then the lens closes.
+ * is light over at base ISO, the shutter goes faster, then the lens closes. Demands may contradict
+ * each other: what gave is listed in `conflicts`.
  * @returns the plan of the school asked for, and those of the other two
  * @throws RangeError for demands, body or lens that make no sense; names the field
  */

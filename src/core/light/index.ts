@@ -16,6 +16,25 @@ export {
   type WhiteScene,
   type WhiteSchool,
 } from './meter';
+export {
+  LightModel,
+  unevenness,
+  type ModelledLight,
+  type Unevenness,
+  type Zone,
+  type ZoneLight,
+} from './model';
+export {
+  combineOffsets,
+  FORECAST_SIGMA_STOPS,
+  frameReading,
+  lightKind,
+  meterReading,
+  type Correction,
+  type LightKind,
+  type LightReading,
+  type WeighedOffset,
+} from './readings';
 export { CANOPY_TRANSMITTANCE, underCanopy, type Canopy } from './shade';
 export { LAMP_LEVELS_LUX, lamps, type LampLevel } from './lamps';
 export {

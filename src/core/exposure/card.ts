@@ -1,0 +1,163 @@
+import { above, atLeast, nonEmpty } from '../check';
+import type { EvRange } from '../light/subject';
+import { ev as evOf } from '../quantity/ev';
+import { clicksBetween, nearestMark, type ScaleKind } from '../quantity/scales';
+import type { Span } from '../sun/horizon';
+import { checkRequest, type ExposureRequest } from './request';
+import { solveExposure, type ExposurePlan, type Settings } from './solve';
+
+/** Light on the subject at one moment of the shoot. */
+export interface CardLight {
+  readonly timeMs: number;
+  readonly ev: EvRange;
+  readonly lampsRule?: boolean;
+}
+
+/** One dial turned, in third-stop clicks towards larger values (slower, smaller opening, higher). */
+export interface Turn {
+  readonly dial: ScaleKind | 'lift';
+  readonly clicks: number;
+}
+
+/** Settings that hold from one minute to another. */
+export interface CardRow extends Span {
+  readonly settings: Settings;
+  /** What is turned to get here; empty on the first row. */
+  readonly turns: readonly Turn[];
+  readonly stopsShort: number;
+  readonly stopsDark: number;
+  readonly noise: ExposurePlan['noise'];
+  readonly why: string;
+}
+
+export interface SettingsCard {
+  readonly rows: readonly CardRow[];
+  /** When lamps come to give more than the day. */
+  readonly lampsTakeOverMs?: number;
+  /** Spans in which the demands are not met at the highest usable ISO. */
+  readonly short: readonly Span[];
+  /** Spans in which no setting exposes the frame. */
+  readonly tooDark: readonly Span[];
+}
+
+/** A frame this far off is worth a click: a third of a stop. */
+const TURN_STOPS = 1 / 3;
+/** A change that lasts less than this is not chased. */
+const HOLD_MS = 180_000;
+
+/** How far a frame at these settings misses the light: positive too bright. */
+const missBy = (settings: Settings, expected: number): number =>
+  expected - (evOf(settings) - settings.liftStops);
+
+function turnsBetween(from: Settings, to: Settings): readonly Turn[] {
+  const dials: readonly (readonly [ScaleKind, number, number])[] = [
+    ['shutter', from.shutterS, to.shutterS],
+    ['aperture', from.aperture, to.aperture],
+    ['iso', from.iso, to.iso],
+  ];
+  const turned: Turn[] = dials
+    .map(([dial, a, b]) => ({
+      dial,
+      clicks: clicksBetween(nearestMark(dial, a), nearestMark(dial, b)),
+    }))
+    .filter(({ clicks }) => clicks !== 0);
+  const liftClicks = Math.round((to.liftStops - from.liftStops) * 3);
+  return liftClicks === 0 ? turned : [...turned, { dial: 'lift', clicks: liftClicks }];
+}
+
+function whyOf(plan: ExposurePlan, before: number | undefined, now: number): string {
+  const light =
+    before === undefined
+      ? `EV ${now.toFixed(1)}`
+      : `light ${now < before ? 'falls' : 'rises'} to EV ${now.toFixed(1)}`;
+  if (plan.stopsDark > TURN_STOPS / 2) return `${light}: too dark by ${plan.stopsDark.toFixed(1)}`;
+  if (plan.stopsShort > 0.05) return `${light}: short by ${plan.stopsShort.toFixed(1)}`;
+  return light;
+}
+
+function spansOf(series: readonly CardLight[], holds: readonly boolean[]): readonly Span[] {
+  const spans: { fromMs: number; toMs: number }[] = [];
+  series.forEach(({ timeMs }, i) => {
+    if (!holds[i]) return;
+    const last = spans.at(-1);
+    if (i > 0 && holds[i - 1] && last) last.toMs = timeMs;
+    else spans.push({ fromMs: timeMs, toMs: timeMs });
+  });
+  return spans;
+}
+
+/**
+ * The settings card: one row each time the frame would be a third of a stop off and stays so for
+ * three minutes. Between, the dials keep still: after a turn the frame is within a sixth, so the
+ * light must come back by half a stop before a dial is asked to turn back.
+ * @param series light through the shoot, in order of time
+ * @throws RangeError for an empty series, times out of order, or as `solveExposure`
+ */
+export function settingsCard({
+  series,
+  request,
+  holdMs = HOLD_MS,
+}: {
+  readonly series: readonly CardLight[];
+  readonly request: Omit<ExposureRequest, 'ev'>;
+  readonly holdMs?: number;
+}): SettingsCard {
+  nonEmpty('series', series);
+  atLeast('holdMs', holdMs, 0);
+  series.slice(1).forEach(({ timeMs }, i) => {
+    above(`series[${i + 1}].timeMs`, timeMs, (series[i] as CardLight).timeMs);
+  });
+  series.forEach(({ ev }) => checkRequest({ ...request, ev }));
+  const plans = series.map(({ ev }) => solveExposure({ ...request, ev }));
+  const planAt = (i: number) => plans[i] as ExposurePlan;
+  const lightAt = (i: number) => series[i] as CardLight;
+  const lastMs = lightAt(series.length - 1).timeMs;
+
+  /** Whether from here on the settings stay a third off until the change has lasted long enough. */
+  const lasts = (from: number, settings: Settings): boolean => {
+    for (let i = from; i < series.length; i += 1) {
+      const { timeMs, ev } = lightAt(i);
+      if (Math.abs(missBy(settings, ev.expected)) < TURN_STOPS - 1e-9) return false;
+      if (timeMs - lightAt(from).timeMs >= holdMs) return true;
+    }
+    return true;
+  };
+
+  const rows: CardRow[] = [];
+  const begin = (i: number) => {
+    const plan = planAt(i);
+    const before = rows.at(-1);
+    const { timeMs, ev } = lightAt(i);
+    const startedAt = before && series.find((light) => light.timeMs === before.fromMs);
+    rows.push({
+      fromMs: timeMs,
+      toMs: lastMs,
+      settings: plan.settings,
+      turns: before ? turnsBetween(before.settings, plan.settings) : [],
+      stopsShort: plan.stopsShort,
+      stopsDark: plan.stopsDark,
+      noise: plan.noise,
+      why: whyOf(plan, startedAt?.ev.expected, ev.expected),
+    });
+    if (before) rows[rows.length - 2] = { ...before, toMs: timeMs };
+  };
+  begin(0);
+  for (let i = 1; i < series.length; i += 1) {
+    const { settings } = rows.at(-1) as CardRow;
+    // When nothing can be done the settings stay the same, and no row is worth its line.
+    if (turnsBetween(settings, planAt(i).settings).length > 0 && lasts(i, settings)) begin(i);
+  }
+  const takesOver = lightAt(0).lampsRule ? undefined : series.find(({ lampsRule }) => lampsRule);
+  return {
+    rows,
+    ...(takesOver && { lampsTakeOverMs: takesOver.timeMs }),
+    short: spansOf(
+      series,
+      plans.map(({ stopsShort }) => stopsShort > 0.05),
+    ),
+    tooDark: spansOf(
+      series,
+      plans.map(({ stopsDark }) => stopsDark > 0.05),
+    ),
+  };
+}

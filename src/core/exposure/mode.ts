@@ -1,0 +1,82 @@
+import { atLeast, finite, nonEmpty } from '../check';
+
+export type ExposureMode = 'manual' | 'manualForSun' | 'autoIso';
+
+export interface ModeAdvice {
+  readonly mode: ExposureMode;
+  readonly why: string;
+  /** Compensation to dial where the camera meters: the middle of the meter errors. */
+  readonly compensationStops: number;
+}
+
+/** Limits between the schools. Common practice, no source. */
+const EVEN_STOPS = 1;
+const TOO_MANY_CLICKS_STOPS = 3;
+
+const middle = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = Math.floor(sorted.length / 2);
+  return sorted.length % 2
+    ? (sorted[half] as number)
+    : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2;
+};
+
+const say = (stops: number): string => `${stops.toFixed(1)} stops`;
+
+/**
+ * Manual, or automatic ISO with limits. Light that is even and steady within a stop: manual, with
+ * clicks for each zone. Uneven but steady light is still turned by hand up to three stops where
+ * the meter would be fooled by more than the light differs. A sun pocket where the picture lies
+ * only in the sun: manual for the sun, the rest goes dark. Else automatic ISO.
+ * @param unevennessStops spread between the zones one shoots into at one moment
+ * @param variabilityStops how far the light may change unforeseen
+ * @param meterErrors what a meter would do wrong in each kind of frame, in stops
+ * @param sunPocket whether only the sunlit part matters
+ * @throws RangeError for negative spreads or no meter error at all
+ */
+export function exposureMode({
+  unevennessStops,
+  variabilityStops,
+  meterErrors,
+  sunPocket = false,
+}: {
+  readonly unevennessStops: number;
+  readonly variabilityStops: number;
+  readonly meterErrors: readonly number[];
+  readonly sunPocket?: boolean;
+}): ModeAdvice {
+  atLeast('unevennessStops', unevennessStops, 0);
+  atLeast('variabilityStops', variabilityStops, 0);
+  nonEmpty('meterErrors', meterErrors).forEach((error, i) => finite(`meterErrors[${i}]`, error));
+  const compensationStops = middle(meterErrors);
+  const fooledStops = Math.max(...meterErrors) - Math.min(...meterErrors);
+  const steady = variabilityStops <= EVEN_STOPS;
+  if (steady && unevennessStops <= EVEN_STOPS) {
+    return {
+      mode: 'manual',
+      compensationStops,
+      why: `steady within ${say(variabilityStops)} and even within ${say(unevennessStops)}: set it once, click for each zone`,
+    };
+  }
+  if (steady && sunPocket) {
+    return {
+      mode: 'manualForSun',
+      compensationStops,
+      why: `the picture lies in the sun, ${say(unevennessStops)} over the shade: set for the sun and let the rest go dark`,
+    };
+  }
+  if (steady && unevennessStops < TOO_MANY_CLICKS_STOPS && fooledStops > unevennessStops) {
+    return {
+      mode: 'manual',
+      compensationStops,
+      why: `zones differ by ${say(unevennessStops)}, a meter would stray by ${say(fooledStops)}: click for each zone`,
+    };
+  }
+  return {
+    mode: 'autoIso',
+    compensationStops,
+    why: steady
+      ? `zones differ by ${say(unevennessStops)}, ${Math.round(unevennessStops * 3)} clicks: too many to turn by hand`
+      : `the light may change by ${say(variabilityStops)} unforeseen`,
+  };
+}
