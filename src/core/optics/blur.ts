@@ -26,16 +26,13 @@ const FULL_FRAME_WIDTH_MM = 36;
  * @param frameWidthMm width that `shareOfFrame` is counted against; full frame, 36 mm, unless given
  * @throws RangeError for lengths not above 0 or a subject inside the focal length
  */
-export function backgroundBlur({
-  frameWidthMm = FULL_FRAME_WIDTH_MM,
-  ...view
-}: BackgroundView & { readonly frameWidthMm?: number }): {
+export function backgroundBlur(view: BackgroundView & { readonly frameWidthMm?: number }): {
   readonly discMm: number;
   readonly shareOfFrame: number;
 } {
   checkView(view);
+  const { focalMm, aperture, subjectM, backgroundM, frameWidthMm = FULL_FRAME_WIDTH_MM } = view;
   above('frameWidthMm', frameWidthMm, 0);
-  const { focalMm, aperture, subjectM, backgroundM } = view;
   const apart = backgroundM === Infinity ? 1 : Math.abs(backgroundM - subjectM) / backgroundM;
   const discMm = ((focalMm ** 2 / aperture) * apart) / (subjectM * 1000 - focalMm);
   return { discMm, shareOfFrame: discMm / frameWidthMm };

@@ -1,0 +1,21 @@
+export type { FaceWanted, LightWanted } from './desirability';
+export { scorePosition, type PartScore, type PositionScore } from './score';
+export {
+  cellAt,
+  createSearch,
+  searchPositions,
+  type Search,
+  type SearchArea,
+  type SearchRequest,
+  type SearchResult,
+} from './search';
+export {
+  DEFAULT_WEIGHTS,
+  SCORE_PARTS,
+  type ScoredKit,
+  type ScoredMark,
+  type ScoredPosition,
+  type ScoredShot,
+  type ScoredSite,
+  type ScorePart,
+} from './types';

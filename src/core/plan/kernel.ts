@@ -1,0 +1,395 @@
+import { above, atLeast, finite, nonEmpty } from '../check';
+import { evFromIlluminance } from '../quantity/ev';
+import { toDegrees } from '../quantity/angles';
+import { daylight, type Daylight } from '../light/daylight';
+import { DEFAULT_GRADE } from '../motion/freeze';
+import { shakeLimit } from '../motion/shake';
+import { backgroundBlur } from '../optics/blur';
+import { apertureForDepth } from '../optics/depth';
+import { focalForFill, imageSize } from '../optics/image';
+import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
+import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
+import { skyViewOfFace, sunBlocked } from '../site/obstacle';
+import { alongBearing, type Point3 } from '../site/vector';
+import { sunPosition } from '../sun/position';
+import {
+  backdropDesirability,
+  exposureDesirability,
+  faceDesirability,
+  lightDesirability,
+  reachDesirability,
+  walkDesirability,
+} from './desirability';
+import { angularRates } from './rates';
+import { flatten, followSight, type FlatObstacle, type SightFound } from './sight-kernel';
+import {
+  DEFAULT_WEIGHTS,
+  type ScoredKit,
+  type ScoredMark,
+  type ScoredShot,
+  type ScoredSite,
+  type ScorePart,
+} from './types';
+
+/**
+ * The arithmetic of a score, in the order in which it varies: once for a mark and the times, once
+ * for a cell, once for a lens, once for a time. One position and a whole search run the very same
+ * functions, so they agree to the last bit.
+ */
+
+/** Share of a subject's height at which its light is taken: the face. */
+const LIT_AT_HEIGHT = 0.85;
+/** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
+const SUN_WARNING_DEG = 10;
+const SKY_SLICE_DEG = 5;
+const SKY_SLICES = 360 / SKY_SLICE_DEG;
+
+export interface Moment {
+  readonly sunX: number;
+  readonly sunY: number;
+  readonly sunZ: number;
+  readonly daylight: Daylight;
+  readonly lampLux: number;
+  /** Whether the sun is up and reaches the mark. */
+  readonly sunlit: boolean;
+}
+
+/** Everything about a mark, its shot and the times that does not depend on where one stands. */
+export interface PreparedMark {
+  readonly mark: ScoredMark;
+  readonly shot: ScoredShot;
+  readonly site: ScoredSite;
+  readonly aimZ: number;
+  readonly moments: readonly Moment[];
+  readonly obstacles: readonly FlatObstacle[];
+  readonly weights: Readonly<Record<ScorePart, number>>;
+  readonly weightSum: number;
+  /** Sky view by direction of the face, filled when first asked for. */
+  readonly skyView: Float64Array;
+  readonly target: Point3;
+  readonly faceX: number;
+  readonly faceY: number;
+}
+
+/** @throws RangeError for a mark, shot or site that makes no sense */
+export function prepareMark(
+  mark: ScoredMark,
+  shot: ScoredShot,
+  site: ScoredSite,
+  timesMs: readonly number[],
+): PreparedMark {
+  finite('mark.x', mark.x);
+  finite('mark.y', mark.y);
+  above('shot.fill', shot.fill, 0);
+  atLeast('site.keepAwayM', site.keepAwayM, 0);
+  atLeast('site.lampLux', site.lampLux, 0);
+  nonEmpty('times', timesMs);
+  const { heightM } = mark.subject;
+  above('mark.subject.heightM', heightM, 0);
+  const target = { x: mark.x, y: mark.y, z: heightM * LIT_AT_HEIGHT };
+  const face = alongBearing(mark.facingDeg);
+  const weights = { ...DEFAULT_WEIGHTS, ...shot.weights };
+  Object.entries(weights).forEach(([part, weight]) => atLeast(`shot.weights.${part}`, weight, 0));
+  const weightSum = Object.values(weights).reduce((a, b) => a + b, 0);
+  above('sum of shot.weights', weightSum, 0);
+  return {
+    mark,
+    shot,
+    site,
+    aimZ: heightM / 2,
+    target,
+    faceX: face.x,
+    faceY: face.y,
+    moments: timesMs.map((time) => momentAt(site, target, time)),
+    obstacles: flatten(site.obstacles),
+    weights,
+    weightSum,
+    skyView: new Float64Array(SKY_SLICES).fill(NaN),
+  };
+}
+
+function momentAt(site: ScoredSite, target: Point3, timeMs: number): Moment {
+  const sun = sunPosition({ time: timeMs, ...site.place });
+  const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
+  return {
+    sunX: toward.x,
+    sunY: toward.y,
+    sunZ: toward.z,
+    daylight: daylight({ sunAltitudeDeg: sun.altitudeDeg, sky: site.sky }),
+    lampLux: site.lampsFromMs === undefined || timeMs >= site.lampsFromMs ? site.lampLux : 0,
+    sunlit: sun.altitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
+  };
+}
+
+/** What one cell sees of one mark, whatever lens and time. Reused from cell to cell. */
+export interface CellView {
+  levelM: number;
+  distanceM: number;
+  /** Level unit vector from camera to mark, and its rise. */
+  unitX: number;
+  unitY: number;
+  risePerM: number;
+  faceOffDeg: number;
+  walkM: number;
+  skyView: number;
+  /** Greatest image rate of any part, radians a second to one circle of its grade. */
+  ratePerCircle: number;
+  readonly sight: SightFound;
+}
+
+export const emptyCell = (): CellView => ({
+  levelM: 0,
+  distanceM: 0,
+  unitX: 0,
+  unitY: 0,
+  risePerM: 0,
+  faceOffDeg: 0,
+  walkM: 0,
+  skyView: 0,
+  ratePerCircle: 0,
+  sight: { blocked: false, backdropM: Infinity },
+});
+
+function skyViewToward(prepared: PreparedMark, azimuthDeg: number): number {
+  const slice = ((Math.round(azimuthDeg / SKY_SLICE_DEG) % SKY_SLICES) + SKY_SLICES) % SKY_SLICES;
+  const known = prepared.skyView[slice] as number;
+  if (!Number.isNaN(known)) return known;
+  const view = skyViewOfFace(prepared.target, slice * SKY_SLICE_DEG, prepared.site.obstacles);
+  prepared.skyView[slice] = view;
+  return view;
+}
+
+/** Fills `cell` for a camera point. Its numbers mean nothing on the mark itself (levelM 0). */
+export function viewCell(
+  prepared: PreparedMark,
+  x: number,
+  y: number,
+  cameraHeightM: number,
+  cell: CellView,
+): void {
+  const { mark, aimZ, faceX, faceY, site } = prepared;
+  const toX = mark.x - x;
+  const toY = mark.y - y;
+  const rise = aimZ - cameraHeightM;
+  cell.levelM = Math.sqrt(toX * toX + toY * toY);
+  if (cell.levelM === 0) return;
+  cell.distanceM = Math.sqrt(cell.levelM * cell.levelM + rise * rise);
+  cell.unitX = toX / cell.levelM;
+  cell.unitY = toY / cell.levelM;
+  cell.risePerM = rise / cell.levelM;
+  const cosFace = -(faceX * cell.unitX + faceY * cell.unitY);
+  cell.faceOffDeg = toDegrees(Math.acos(Math.min(1, Math.max(-1, cosFace))));
+  cell.walkM = site.start ? Math.hypot(x - site.start.x, y - site.start.y) : 0;
+  cell.skyView = skyViewToward(prepared, toDegrees(Math.atan2(-cell.unitX, -cell.unitY)));
+  cell.ratePerCircle = angularRates(mark, prepared.shot.grade ?? DEFAULT_GRADE, cell, aimZ);
+  followSight(
+    prepared.obstacles,
+    x,
+    y,
+    cameraHeightM,
+    cell.unitX,
+    cell.unitY,
+    cell.levelM,
+    cell.risePerM,
+    cell.sight,
+  );
+}
+
+/** A kit's constants for the kernel. */
+export interface PreparedLens {
+  readonly lens: Lens;
+  readonly shortestMm: number;
+  readonly longestMm: number;
+  readonly kit: ScoredKit;
+  readonly circleMm: number;
+  readonly frameHeightMm: number;
+  readonly diagonalMm: number;
+  readonly crop: number;
+}
+
+/** @throws RangeError for a body or lens that makes no sense */
+export function prepareLens(kit: ScoredKit): PreparedLens {
+  above('kit.iso.usable', kit.iso.usable, 0);
+  above('kit.fastestShutterS', kit.fastestShutterS, 0);
+  return {
+    lens: kit.lens,
+    ...focalRange(kit.lens),
+    kit,
+    circleMm: circleOfConfusionMm(kit.sensor),
+    frameHeightMm: frameHeightMm(kit.sensor, kit.orientation),
+    diagonalMm: sensorDiagonalMm(kit.sensor),
+    crop: cropFactor(kit.sensor),
+  };
+}
+
+/** What one lens makes of a cell, whatever the time. Reused from lens to lens. */
+export interface LensView {
+  focalMm: number;
+  fill: number;
+  shutterS: number;
+  aperture: number;
+  blurShare: number;
+  /** Light that shutter and aperture need at the highest usable ISO. */
+  evNeeded: number;
+  /** Half the frame's diagonal with the warning round it. */
+  sunNearDeg: number;
+  reach: number;
+  face: number;
+  backdrop: number;
+  view: number;
+  walk: number;
+  /** Weighted sum of the logarithms of the parts above. −Infinity when one is 0. */
+  logSum: number;
+}
+
+export const emptyLens = (): LensView => ({
+  focalMm: 0,
+  fill: 0,
+  shutterS: 0,
+  aperture: 0,
+  blurShare: 0,
+  evNeeded: 0,
+  sunNearDeg: 0,
+  reach: 0,
+  face: 0,
+  backdrop: 0,
+  view: 0,
+  walk: 0,
+  logSum: 0,
+});
+
+/** A part's share of the sum; one that counts for nothing can't rule a position out. */
+const weighed = (weight: number, desirability: number): number =>
+  weight === 0 ? 0 : weight * Math.log(desirability);
+
+const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
+
+/** Fills `out` for a lens at a cell; a cell nearer than the lens focuses gets reach 0. */
+export function viewLens(
+  { mark, shot, weights }: PreparedMark,
+  prepared: PreparedLens,
+  cell: CellView,
+  out: LensView,
+): void {
+  const { lens, kit, circleMm } = prepared;
+  const { subject } = mark;
+  const { distanceM } = cell;
+  out.face = faceDesirability(cell.faceOffDeg, shot.face);
+  out.view = cell.sight.blocked ? 0 : 1;
+  out.walk = walkDesirability(cell.walkM);
+  if (distanceM < lens.nearestFocusM) {
+    out.reach = 0;
+    out.fill = 0;
+    out.logSum = -Infinity;
+    return;
+  }
+  const sizeM = subject.heightM;
+  const wanted = focalForFill({
+    sizeM,
+    distanceM,
+    sensor: kit.sensor,
+    fill: shot.fill,
+    orientation: kit.orientation,
+  });
+  out.focalMm = clamp(wanted, prepared.shortestMm, prepared.longestMm);
+  const { focalMm } = out;
+  out.fill = imageSize({ sizeM, distanceM, focalMm }) / prepared.frameHeightMm;
+  const widest = widestApertureAt(lens, out.focalMm);
+  const depthM = Math.min(subject.depthM, distanceM);
+  const forDepth = apertureForDepth({ focalMm: out.focalMm, distanceM, depthM, cocMm: circleMm });
+  out.aperture = clamp(forDepth, widest, lens.smallestAperture);
+  const imageDistance = imageDistanceOf(out.focalMm, distanceM);
+  const shakeS = shakeLimit({
+    focalMm: out.focalMm,
+    crop: prepared.crop,
+    stabilisationStops: kit.stabilisationStops,
+    support: kit.support,
+  });
+  const freezeS =
+    cell.ratePerCircle > 0 ? circleMm / (imageDistance * cell.ratePerCircle) : Infinity;
+  out.shutterS = clamp(Math.min(freezeS, shakeS), kit.fastestShutterS, 30);
+  out.evNeeded = Math.log2(out.aperture ** 2 / out.shutterS) - Math.log2(kit.iso.usable / 100);
+  out.blurShare =
+    cell.sight.backdropM <= cell.levelM
+      ? 0
+      : backgroundBlur({
+          focalMm: out.focalMm,
+          aperture: out.aperture,
+          subjectM: distanceM,
+          backgroundM: (cell.sight.backdropM / cell.levelM) * distanceM,
+          frameWidthMm: Math.max(kit.sensor.widthMm, kit.sensor.heightMm),
+        }).shareOfFrame;
+  out.sunNearDeg = toDegrees(Math.atan(prepared.diagonalMm / (2 * out.focalMm))) + SUN_WARNING_DEG;
+  out.reach = reachDesirability(out.fill, shot.fill);
+  out.backdrop = backdropDesirability(out.blurShare, shot.backdrop);
+  out.logSum =
+    (out.view === 0 ? -Infinity : 0) +
+    weighed(weights.reach, out.reach) +
+    weighed(weights.face, out.face) +
+    weighed(weights.backdrop, out.backdrop) +
+    weighed(weights.walk, out.walk);
+}
+
+const imageDistanceOf = (focalMm: number, distanceM: number): number =>
+  (focalMm * distanceM * 1000) / (distanceM * 1000 - focalMm);
+
+/** Light on the face that looks at a cell, and how it falls, at one moment. */
+export interface TimeView {
+  ev: number;
+  phaseDeg: number;
+}
+
+/** Fills `out` for a moment at a cell. */
+export function viewTime(
+  { site }: PreparedMark,
+  { sunX, sunY, sunZ, daylight: day, lampLux, sunlit }: Moment,
+  cell: CellView,
+  out: TimeView,
+): void {
+  const cosIncidence = -(sunX * cell.unitX + sunY * cell.unitY);
+  const direct = sunlit && cosIncidence > 0 ? day.directNormalLux * cosIncidence : 0;
+  const lux =
+    direct +
+    day.diffuseHorizontalLux * cell.skyView +
+    site.groundReflectance * day.globalHorizontalLux * 0.5 +
+    lampLux;
+  out.ev = evFromIlluminance(lux);
+  const cosView =
+    ((sunX * cell.unitX + sunY * cell.unitY + sunZ * cell.risePerM) * cell.levelM) / cell.distanceM;
+  out.phaseDeg = 180 - toDegrees(Math.acos(cosView > 1 ? 1 : cosView < -1 ? -1 : cosView));
+}
+
+/** Desirability of the light at a moment through a lens. */
+export const lightPart = (
+  { shot }: PreparedMark,
+  { sunlit, sunZ }: Moment,
+  time: TimeView,
+  lens: LensView,
+): number =>
+  lightDesirability(
+    time.phaseDeg,
+    sunlit,
+    sunZ > 0 && 180 - time.phaseDeg < lens.sunNearDeg,
+    shot.light,
+  );
+
+/** Weighted logarithm of the whole score; its exponential over the weights' sum is the total. */
+export function logScore(
+  { weights }: PreparedMark,
+  lens: LensView,
+  light: number,
+  spareStops: number,
+): number {
+  return (
+    lens.logSum +
+    weighed(weights.light, light) +
+    weighed(weights.exposure, exposureDesirability(spareStops))
+  );
+}
+
+export const totalOf = ({ weightSum }: PreparedMark, log: number): number =>
+  log === -Infinity ? 0 : Math.exp(log / weightSum);
+
+/** Where a cell stands to its mark's safety distance. */
+export const tooClose = (cell: CellView, { keepAwayM }: ScoredSite): boolean =>
+  cell.levelM === 0 || cell.levelM < keepAwayM;

@@ -1,0 +1,88 @@
+import type { FaceWanted, LightWanted } from './desirability';
+import type { IsoLandmarks } from '../exposure/request';
+import type { Sky } from '../light/daylight';
+import type { GradeDemand } from '../motion/freeze';
+import type { Support } from '../motion/shake';
+import type { MovingPart, MovingSubject } from '../motion/subject';
+import type { Lens } from '../optics/lens';
+import type { FrameOrientation, Sensor } from '../optics/sensor';
+import type { Limit } from '../site/limits';
+import type { Obstacle } from '../site/obstacle';
+import type { Point2 } from '../site/vector';
+import type { Place } from '../sun/position';
+
+/** Where one might stand, and how high the camera is held. */
+export interface ScoredPosition extends Point2 {
+  readonly cameraHeightM: number;
+}
+
+/** Where the subject will be, what it is, which way it moves and faces. */
+export interface ScoredMark extends Point2 {
+  readonly headingDeg: number;
+  readonly facingDeg: number;
+  readonly climbDeg?: number;
+  readonly subject: MovingSubject & {
+    readonly parts: readonly MovingPart[];
+    /** Depth along the line of sight that should be sharp. */
+    readonly depthM: number;
+  };
+}
+
+export const SCORE_PARTS = [
+  'reach',
+  'face',
+  'backdrop',
+  'view',
+  'walk',
+  'light',
+  'exposure',
+] as const;
+export type ScorePart = (typeof SCORE_PARTS)[number];
+
+/** An intended picture. */
+export interface ScoredShot {
+  /** Share of the frame's height the subject should take. */
+  readonly fill: number;
+  readonly face: FaceWanted;
+  readonly light: LightWanted;
+  /** `washed`: as much blur as can be had; `layered`: some; `any`: no matter. */
+  readonly backdrop: 'washed' | 'layered' | 'any';
+  readonly grade?: GradeDemand;
+  /** How much each part counts; {@link DEFAULT_WEIGHTS} where not given. */
+  readonly weights?: Partial<Readonly<Record<ScorePart, number>>>;
+}
+
+export interface ScoredSite {
+  readonly place: Place;
+  readonly sky: Sky;
+  readonly groundReflectance: number;
+  readonly obstacles: readonly Obstacle[];
+  readonly limits: readonly Limit[];
+  /** Nearer to a subject than this one may not stand. */
+  readonly keepAwayM: number;
+  readonly lampLux: number;
+  readonly lampsFromMs?: number;
+  /** Where one walks from; walking counts for nothing without it. */
+  readonly start?: Point2;
+}
+
+export interface ScoredKit {
+  readonly sensor: Sensor;
+  readonly iso: IsoLandmarks;
+  readonly fastestShutterS: number;
+  readonly lens: Lens;
+  readonly orientation: FrameOrientation;
+  readonly stabilisationStops: number;
+  readonly support: Support;
+}
+
+/** What each part counts for in the weighted geometric mean. Common practice, no source. */
+export const DEFAULT_WEIGHTS: Readonly<Record<ScorePart, number>> = {
+  reach: 3,
+  face: 2,
+  backdrop: 1.5,
+  view: 1,
+  walk: 0.5,
+  light: 2,
+  exposure: 2.5,
+};
