@@ -1,3 +1,13 @@
+export {
+  planDay,
+  type DayEvent,
+  type DayPosition,
+  type LeadTimes,
+  type Quota,
+  type Route,
+  type Stop,
+} from './day';
+export type { MissedReason } from './day-missed';
 export type { FaceWanted, LightWanted } from './desirability';
 export { scorePosition, type PartScore, type PositionScore } from './score';
 export {

@@ -1,0 +1,168 @@
+import { above, atLeast, finite, nonEmpty, within } from '../check';
+import { planRoute, type Visit } from './day-solver';
+import { missedReason, type MissedReason } from './day-missed';
+import type { Point2 } from '../site/vector';
+
+/** Something to be photographed at a fixed time: a heat, a jump, a feeding. */
+export interface DayEvent {
+  readonly id: string;
+  readonly startMs: number;
+  readonly endMs: number;
+  /** What it is worth to have it. */
+  readonly value: number;
+  /** Positions it can be shot from, and how well, 0 to 1. */
+  readonly from: readonly { readonly positionId: string; readonly quality: number }[];
+  /** Promised: comes before any sum of values. */
+  readonly mustHave?: boolean;
+  /** Kind of picture this gives, for quotas. */
+  readonly group?: string;
+  /** Shoot it from here and nowhere else. */
+  readonly pinnedTo?: string;
+  /** Leave it out. */
+  readonly forbidden?: boolean;
+}
+
+export interface DayPosition extends Point2 {
+  readonly id: string;
+}
+
+/** Common lead before the start, for an event without its own. */
+export interface LeadTimes {
+  /** The second call before the start: one is in place by then. */
+  readonly secondCallMs: number;
+  /** By event, where its second call is earlier or later. */
+  readonly byEvent?: Readonly<Record<string, number>>;
+}
+
+/** After `need` events of a group, one more is worth only `beyondShare` of its value. */
+export interface Quota {
+  readonly group: string;
+  readonly need: number;
+  readonly beyondShare: number;
+}
+
+export interface Stop {
+  readonly eventId: string;
+  readonly positionId: string;
+  /** In place by the second call; leave when the event ends. */
+  readonly readyByMs: number;
+  readonly leaveMs: number;
+  readonly walkM: number;
+  readonly walkMs: number;
+  /** Time in hand before the call; Infinity for the first. */
+  readonly slackMs: number;
+  /** What it brings here, quality and quota counted. */
+  readonly value: number;
+}
+
+export interface Route {
+  readonly stops: readonly Stop[];
+  readonly value: number;
+  readonly missed: readonly { readonly eventId: string; readonly reason: MissedReason }[];
+  /** Promised events that can't be had with the others promised. */
+  readonly mustHavesMissed: readonly string[];
+}
+
+function checkDay(
+  events: readonly DayEvent[],
+  positions: readonly DayPosition[],
+  quotas: readonly Quota[],
+): void {
+  nonEmpty('positions', positions);
+  const known = new Set(positions.map(({ id }) => id));
+  positions.forEach(({ id, x, y }) => {
+    finite(`positions.${id}.x`, x);
+    finite(`positions.${id}.y`, y);
+  });
+  if (known.size < positions.length) {
+    throw new RangeError(`positions of length ${positions.length}: must have ids of their own`);
+  }
+  const ids = new Set<string>();
+  for (const { id, startMs, endMs, value, from } of events) {
+    if (ids.has(id)) throw new RangeError(`event ${id}: must not stand twice`);
+    ids.add(id);
+    finite(`event ${id} startMs`, startMs);
+    above(`event ${id} endMs`, endMs, startMs);
+    atLeast(`event ${id} value`, value, 0);
+    for (const { positionId, quality } of from) {
+      within(`event ${id} quality`, quality, 0, 1);
+      if (!known.has(positionId)) {
+        throw new RangeError(`event ${id} position ${positionId}: must be one of the positions`);
+      }
+    }
+  }
+  quotas.forEach(({ group, need, beyondShare }) => {
+    atLeast(`quota ${group} need`, need, 0);
+    within(`quota ${group} beyondShare`, beyondShare, 0, 1);
+    if (!Number.isInteger(need)) throw new RangeError(`quota ${group} need ${need}: must be whole`);
+  });
+}
+
+/**
+ * The route of most value through a day: which events from which positions, walking between them
+ * and in place by the second call. Exact, by dynamic programming over events and positions (and
+ * over how far each quota is filled). Promised events come first: no sum of others outweighs one.
+ * @param walkSpeedMs metres a second, straight between positions
+ * @returns stops in order, the value, and what is missed with the reason
+ * @throws RangeError for events, positions or quotas that make no sense, or quotas with more than
+ *   4096 ways to be filled
+ */
+export function planDay(
+  events: readonly DayEvent[],
+  positions: readonly DayPosition[],
+  walkSpeedMs: number,
+  leadTimes: LeadTimes,
+  quotas: readonly Quota[] = [],
+): Route {
+  above('walkSpeedMs', walkSpeedMs, 0);
+  atLeast('leadTimes.secondCallMs', leadTimes.secondCallMs, 0);
+  checkDay(events, positions, quotas);
+  const leadOf = (id: string) => leadTimes.byEvent?.[id] ?? leadTimes.secondCallMs;
+  const visits: readonly Visit[] = events
+    .filter(({ forbidden }) => !forbidden)
+    .map((event) => ({
+      event,
+      readyByMs: event.startMs - atLeast(`lead of ${event.id}`, leadOf(event.id), 0),
+      places: event.from
+        .filter(({ positionId }) => !event.pinnedTo || positionId === event.pinnedTo)
+        .map(({ positionId, quality }) => ({
+          place: positions.findIndex(({ id }) => id === positionId),
+          quality,
+        })),
+    }));
+  const walkMs = positions.map((a) =>
+    Float64Array.from(
+      positions.map((b) => (Math.hypot(a.x - b.x, a.y - b.y) / walkSpeedMs) * 1000),
+    ),
+  );
+  const chosen = planRoute(visits, walkMs, quotas);
+  const stops = chosen.map(({ visit, place, value }, i): Stop => {
+    const before = chosen[i - 1];
+    const walk = before ? ((walkMs[before.place] as Float64Array)[place] as number) : 0;
+    return {
+      eventId: visit.event.id,
+      positionId: (positions[place] as DayPosition).id,
+      readyByMs: visit.readyByMs,
+      leaveMs: visit.event.endMs,
+      walkMs: walk,
+      walkM: (walk / 1000) * walkSpeedMs,
+      slackMs: before ? visit.readyByMs - walk - before.visit.event.endMs : Infinity,
+      value,
+    };
+  });
+  const taken = new Set(stops.map(({ eventId }) => eventId));
+  const missed = events
+    .filter(({ id }) => !taken.has(id))
+    .map((event) => ({
+      eventId: event.id,
+      reason: missedReason(event, visits, chosen, walkMs),
+    }));
+  return {
+    stops,
+    value: stops.reduce((sum, stop) => sum + stop.value, 0),
+    missed,
+    mustHavesMissed: events
+      .filter(({ id, mustHave }) => mustHave && !taken.has(id))
+      .map(({ id }) => id),
+  };
+}
