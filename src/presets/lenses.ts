@@ -40,7 +40,11 @@ const zoom = (
 });
 
 export const LENSES: readonly LensPreset[] = [
+  zoom(16, 35, 2.8, 0.28, false),
   zoom(24, 70, 2.8, 0.4, false),
+  prime(50, 1.8, 0.45, false),
+  prime(85, 1.8, 0.8, false),
+  { ...prime(100, 2.8, 0.3, false), name: '100 mm f/2.8 macro' },
   zoom(70, 200, 2.8, 1.2, true),
   {
     id: '100-400-5.6',
@@ -58,6 +62,17 @@ export const LENSES: readonly LensPreset[] = [
   prime(300, 2.8, 2),
   prime(300, 4, 1.5),
   prime(400, 2.8, 2.6),
+  prime(400, 4, 2.5),
+  {
+    ...zoom(100, 400, 6.3, 1, false),
+    name: '100–400 mm f/5–6.3',
+    focals: [
+      { focalMm: 100, widestAperture: 5 },
+      { focalMm: 200, widestAperture: 6.3 },
+      { focalMm: 400, widestAperture: 6.3 },
+    ],
+  },
+  prime(500, 5.6, 3),
   prime(600, 4, 4.2),
   {
     id: '200-600-6.3',
@@ -71,6 +86,7 @@ export const LENSES: readonly LensPreset[] = [
     nearestFocusM: 2.4,
     takesConverter: true,
   },
+  prime(800, 5.6, 5.9),
 ];
 
 export const CONVERTERS = [1, 1.4, 2] as const;

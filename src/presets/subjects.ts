@@ -1,4 +1,4 @@
-import type { MovingPart } from '@/core';
+import { wingTipSpeed, type MovingPart } from '@/core';
 
 /** A kind of subject: its size, pace and parts. Every value: common practice, no source. */
 export interface SubjectPreset {
@@ -46,6 +46,42 @@ const stickTip: MovingPart = {
   bodyShare: 1,
   swing: { speedMs: 25, radiusM: 1.5, planeTiltDeg: 50 },
 };
+
+/** A wing that beats: its tip swings at π·beats·sweep·length. */
+const wing = (upM: number, lengthM: number, beatsPerS: number, sweepRad: number): MovingPart => ({
+  name: 'wing tip',
+  role: 'limb',
+  aheadM: 0,
+  leftM: lengthM,
+  upM,
+  bodyShare: 1,
+  swing: {
+    speedMs: wingTipSpeed({ beatsPerS, sweepRad, lengthM }),
+    radiusM: lengthM,
+    planeTiltDeg: 20,
+  },
+});
+
+/** A runner of that height: body, head, hand, foot. The foot swings from rest to twice the body. */
+const runner = (heightM: number, footShare = 2): readonly MovingPart[] => [
+  torso(heightM * 0.68),
+  { ...head, upM: heightM * 0.94 },
+  { ...runningHand, upM: heightM * 0.63 },
+  { ...runningFoot, bodyShare: footShare },
+];
+
+/** A rider's wheel: its rim runs from rest at the road to twice the speed at the top. */
+const wheelRim: MovingPart = {
+  name: 'wheel rim',
+  role: 'limb',
+  aheadM: 0.5,
+  leftM: 0,
+  upM: 0.68,
+  bodyShare: 2,
+};
+
+/** A thing of one piece: a ball, a disc. */
+const ball = (upM: number): readonly MovingPart[] => [{ ...torso(upM), name: 'ball' }];
 
 export const SUBJECTS: readonly SubjectPreset[] = [
   {
@@ -119,5 +155,210 @@ export const SUBJECTS: readonly SubjectPreset[] = [
         swing: { speedMs: 7, radiusM: 1, planeTiltDeg: 15 },
       },
     ],
+  },
+  {
+    id: 'walker',
+    name: 'Person walking',
+    heightM: 1.75,
+    depthM: 0.5,
+    speedMs: 1.4,
+    parts: runner(1.75),
+  },
+  {
+    id: 'distance-runner',
+    name: 'Distance runner',
+    heightM: 1.75,
+    depthM: 0.7,
+    speedMs: 5,
+    parts: runner(1.75),
+  },
+  {
+    id: 'sprinter',
+    name: 'Sprinter',
+    heightM: 1.8,
+    depthM: 0.8,
+    speedMs: 10,
+    parts: runner(1.8),
+  },
+  {
+    id: 'cyclist',
+    name: 'Road cyclist',
+    heightM: 1.7,
+    depthM: 1.6,
+    speedMs: 12,
+    parts: [torso(1.2), { ...head, upM: 1.5 }, wheelRim],
+  },
+  {
+    id: 'galloping-horse',
+    name: 'Horse at the gallop',
+    heightM: 2.4,
+    depthM: 2.4,
+    speedMs: 16,
+    parts: [torso(1.5), { ...head, upM: 2.1, aheadM: 0.8 }, { ...runningFoot, name: 'hoof' }],
+  },
+  {
+    id: 'skier',
+    name: 'Skier in a turn',
+    heightM: 1.6,
+    depthM: 1.2,
+    speedMs: 16,
+    parts: [torso(1), { ...head, upM: 1.4 }],
+  },
+  {
+    id: 'swimmer',
+    name: 'Swimmer, freestyle',
+    heightM: 0.6,
+    depthM: 0.8,
+    speedMs: 1.7,
+    parts: [
+      { ...torso(0.15), name: 'head' },
+      {
+        name: 'hand',
+        role: 'limb',
+        aheadM: 0.4,
+        leftM: 0.3,
+        upM: 0.4,
+        bodyShare: 1,
+        swing: { speedMs: 3.5, radiusM: 0.7, planeTiltDeg: 15 },
+      },
+    ],
+  },
+  {
+    id: 'diver',
+    name: 'Diver in the air',
+    heightM: 1.7,
+    depthM: 1,
+    speedMs: 9,
+    climbDeg: -85,
+    parts: [torso(1)],
+  },
+  {
+    id: 'court-jump',
+    name: 'Court player at the top of a jump',
+    heightM: 2.4,
+    depthM: 0.8,
+    speedMs: 1.2,
+    parts: [torso(1.8), { ...head, upM: 2.2 }, { ...runningHand, upM: 2.4, bodyShare: 5 }],
+  },
+  {
+    id: 'batter',
+    name: 'Batter swinging',
+    heightM: 1.8,
+    depthM: 0.9,
+    speedMs: 1,
+    parts: [
+      torso(1.2),
+      { ...head, upM: 1.6 },
+      {
+        name: 'bat tip',
+        role: 'limb',
+        aheadM: 0.6,
+        leftM: 0.6,
+        upM: 1,
+        bodyShare: 1,
+        swing: { speedMs: 30, radiusM: 1.1, planeTiltDeg: 75 },
+      },
+    ],
+  },
+  {
+    id: 'hockey-ball',
+    name: 'Hard-hit hockey ball',
+    heightM: 0.075,
+    depthM: 0.1,
+    speedMs: 30,
+    parts: ball(0.1),
+  },
+  {
+    id: 'spiked-ball',
+    name: 'Spiked volleyball',
+    heightM: 0.21,
+    depthM: 0.25,
+    speedMs: 24,
+    climbDeg: -20,
+    parts: ball(2.6),
+  },
+  {
+    id: 'served-ball',
+    name: 'Tennis serve',
+    heightM: 0.067,
+    depthM: 0.1,
+    speedMs: 35,
+    parts: ball(2.4),
+  },
+  {
+    id: 'small-bird-perched',
+    name: 'Small bird singing',
+    heightM: 0.13,
+    depthM: 0.06,
+    speedMs: 0.05,
+    // Throat and body tremble with the song.
+    parts: [
+      { ...torso(0.06), bodyShare: 4 },
+      { ...torso(0.1), name: 'throat', bodyShare: 9 },
+    ],
+  },
+  {
+    id: 'small-bird-flight',
+    name: 'Small bird in flight',
+    heightM: 0.13,
+    depthM: 0.2,
+    speedMs: 9,
+    parts: [torso(0.06), wing(0.06, 0.11, 20, 2)],
+  },
+  {
+    id: 'duck',
+    name: 'Duck in flight',
+    heightM: 0.35,
+    depthM: 0.6,
+    speedMs: 19,
+    parts: [torso(0.2), wing(0.2, 0.42, 9, 1.6)],
+  },
+  {
+    id: 'gull',
+    name: 'Gull in flight',
+    heightM: 0.4,
+    depthM: 0.8,
+    speedMs: 11,
+    parts: [torso(0.2), wing(0.2, 0.6, 3, 1.2)],
+  },
+  {
+    id: 'heron',
+    name: 'Heron in flight',
+    heightM: 0.6,
+    depthM: 1,
+    speedMs: 9,
+    parts: [torso(0.3), wing(0.3, 0.85, 2.2, 1.2)],
+  },
+  {
+    id: 'butterfly-flight',
+    name: 'Butterfly in flight',
+    heightM: 0.06,
+    depthM: 0.05,
+    speedMs: 2,
+    parts: [torso(0.02), wing(0.02, 0.04, 10, 2.4)],
+  },
+  {
+    id: 'butterfly-flower',
+    name: 'Butterfly on a flower in wind',
+    heightM: 0.06,
+    depthM: 0.01,
+    speedMs: 0.12,
+    parts: [torso(0.02)],
+  },
+  {
+    id: 'hare',
+    name: 'Hare running',
+    heightM: 0.45,
+    depthM: 0.6,
+    speedMs: 15,
+    parts: [torso(0.3), { ...runningFoot, upM: 0.1, leftM: 0.05 }],
+  },
+  {
+    id: 'deer',
+    name: 'Deer running',
+    heightM: 1.3,
+    depthM: 1.4,
+    speedMs: 12,
+    parts: [torso(0.9), { ...head, upM: 1.2, aheadM: 0.7 }, { ...runningFoot, name: 'hoof' }],
   },
 ];

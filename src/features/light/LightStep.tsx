@@ -4,6 +4,7 @@ import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
 import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { lightInWords, sunInWords } from '@/features/plan/words';
 import type { RibbonEvent } from '@/figures/TimeRibbon';
+import { LAMPS, lampLabel } from '@/presets/lamps';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, msOf, type ShootHours } from '@/records/times';
 import { Choice } from '@/ui/Choice';
@@ -17,13 +18,7 @@ const SKIES: readonly { readonly value: Sky; readonly label: string }[] = [
   { value: 'overcast', label: 'Overcast' },
 ];
 
-const LAMPS = [
-  { value: 'none', label: 'No lamps' },
-  { value: 'dimHall', label: 'Dim hall, 175 lx' },
-  { value: 'weakFloodlights', label: 'Weak floodlights, 245 lx' },
-  { value: 'goodHall', label: 'Good hall, 300 lx' },
-  { value: 'nightStadium', label: 'Night stadium, 1300 lx' },
-] as const;
+const LAMP_OPTIONS = LAMPS.map((lamp) => ({ value: lamp.id, label: lampLabel(lamp) }));
 
 type Light = Shoot['light'];
 
@@ -98,7 +93,7 @@ const LightControls = memo(function LightControls({
       ...current,
       light: { ...current.light, ...change(current.light) },
     }));
-  const lampLevel = LAMPS.find(({ value }) => LAMP_LEVELS_LUX[value] === light.lampLux);
+  const lampLevel = LAMPS.find(({ id }) => LAMP_LEVELS_LUX[id] === light.lampLux);
   const own = { value: 'own', label: `As measured, ${light.lampLux} lx` };
   return (
     <View className="gap-3">
@@ -113,8 +108,8 @@ const LightControls = memo(function LightControls({
       />
       <Picker
         label="Lamps"
-        value={lampLevel?.value ?? 'own'}
-        options={lampLevel ? LAMPS : [...LAMPS, own]}
+        value={lampLevel?.id ?? 'own'}
+        options={lampLevel ? LAMP_OPTIONS : [...LAMP_OPTIONS, own]}
         onChange={(level) => {
           if (level !== 'own') {
             const lampLux = LAMP_LEVELS_LUX[level as LampLevel];
