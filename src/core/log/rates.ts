@@ -88,11 +88,37 @@ export function panSigma({
   return Math.exp((low + high) / 2);
 }
 
+/** Chance of at most `count` events when `mean` are expected. Source: Poisson 1837. */
+function poissonAtMost(count: number, mean: number): number {
+  let logTerm = -mean;
+  let sum = 0;
+  for (let k = 0; k <= count; k += 1) {
+    if (k > 0) logTerm += Math.log(mean / k);
+    sum += Math.exp(logTerm);
+  }
+  return Math.min(1, sum);
+}
+
+/** The mean at which that chance falls to `chance`: it falls as the mean rises, so by halving. */
+function meanForChance(count: number, chance: number): number {
+  let low = 0;
+  let high = count + 10 * Math.sqrt(count + 1) + 10;
+  for (let step = 0; step < 80; step += 1) {
+    const middle = (low + high) / 2;
+    if (poissonAtMost(count, middle) > chance) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+const MOST_VISITS = 100_000;
+/** What lies outside a two-sided 95 % interval, at each end. */
+const TAIL = 0.025;
+
 /**
- * Visits an hour from a count over watched hours, with a 95 % interval: exact Poisson limits by
- * the Wilson–Hilferty approximation of chi-squared (within 1 % from 1 visit up).
- * Source: Wilson & Hilferty 1931; Breslow & Day 1987.
- * @throws RangeError for a negative count or hours not above 0
+ * Visits an hour from a count over watched hours, with the exact 95 % Poisson interval.
+ * Source: Garwood 1936, Biometrika 28, 437.
+ * @throws RangeError for a count that is not whole from 0 to 100 000, or hours not above 0
  */
 export function visitsPerHour({
   visits,
@@ -101,13 +127,12 @@ export function visitsPerHour({
   readonly visits: number;
   readonly hours: number;
 }): Rate {
-  atLeast('visits', visits, 0);
+  within('visits', visits, 0, MOST_VISITS);
+  if (!Number.isInteger(visits)) throw new RangeError(`visits ${visits}: must be a whole number`);
   above('hours', hours, 0);
-  const limit = (count: number, z: number) =>
-    count * (1 - 1 / (9 * count) + z / (3 * Math.sqrt(count))) ** 3;
   return {
     rate: visits / hours,
-    low: visits === 0 ? 0 : limit(visits, -Z_95) / hours,
-    high: limit(visits + 1, Z_95) / hours,
+    low: visits === 0 ? 0 : meanForChance(visits - 1, 1 - TAIL) / hours,
+    high: meanForChance(visits, TAIL) / hours,
   };
 }

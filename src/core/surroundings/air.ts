@@ -54,7 +54,7 @@ export function lensFog({
   above('timeConstantMinutes', timeConstantMinutes, 0);
   const dewPointC = dewPoint({ temperatureC, relativeHumidityPct });
   if (lensC >= dewPointC) return { fogs: false, dewPointC, clearInMinutes: 0 };
-  const never = temperatureC <= dewPointC;
+  const never = temperatureC - dewPointC < 1e-9;
   return {
     fogs: true,
     dewPointC,
@@ -85,7 +85,7 @@ export function heatIndex({
   within('relativeHumidityPct', relativeHumidityPct, 0, 100);
   const t = toFahrenheit(temperatureC);
   const r = relativeHumidityPct;
-  const simple = (t + 61 + (t - 68) * 1.2 + r * 0.094 + t) / 2;
+  const simple = ((t + 61 + (t - 68) * 1.2 + r * 0.094) / 2 + t) / 2;
   if (simple < 80) return toCelsius(simple);
   const regression =
     -42.379 +

@@ -1,0 +1,25 @@
+/** The parts used here of reference packages that ship no types. */
+declare module 'bessel' {
+  export function besselj(x: number, order: number): number;
+}
+declare module 'jstat' {
+  export const jStat: {
+    erf: (x: number) => number;
+    chisquare: { inv: (p: number, degrees: number) => number };
+  };
+}
+declare module 'geographiclib-geodesic' {
+  const geographiclib: {
+    Geodesic: {
+      WGS84: {
+        Direct: (
+          latitude: number,
+          longitude: number,
+          azimuth: number,
+          distanceM: number,
+        ) => { lat2: number; lon2: number };
+      };
+    };
+  };
+  export default geographiclib;
+}
