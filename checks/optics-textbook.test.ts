@@ -3,18 +3,24 @@
  * worked by hand. Small-bird fill and converter apertures: common practice, no source.
  */
 import {
+  apertureForBlur,
   apertureForDepth,
+  backdropVerdict,
+  backgroundBlur,
   circleOfConfusionMm,
   converterLossStops,
   cropFor,
   depthOfField,
+  diffraction,
   distanceForFill,
   fieldOfView,
   focalForFill,
   frameFill,
+  hazeContrast,
   imageSize,
   nearestMark,
   pixelsOnSubject,
+  tiltTolerance,
   widestApertureAt,
   withConverter,
 } from '@/core';
@@ -106,4 +112,46 @@ test('cropping to twice the fill keeps a quarter of the pixels', () => {
     megapixels: 6,
   });
   expect(cropFor({ fill: 0.9, wantedFill: 0.8, sensor: FULL_FRAME }).keptFraction).toBe(1);
+});
+
+describe('blur of what lies behind', () => {
+  const view = { focalMm: 600, aperture: 4, subjectM: 10, backgroundM: 20 };
+  test('600 mm f/4, subject at 10 m, background at 20 m: a disc of 4.787 mm', () => {
+    expect(backgroundBlur(view).discMm).toBeCloseTo(4.787, 3);
+    expect(backgroundBlur(view).shareOfFrame).toBeCloseTo(4.787 / 36, 4);
+  });
+  test('the sky behind is twice as blurred as twice the distance; the subject not at all', () => {
+    const disc = (backgroundM: number) => backgroundBlur({ ...view, backgroundM }).discMm;
+    expect(disc(Infinity)).toBeCloseTo(2 * disc(20), 9);
+    expect(disc(10)).toBe(0);
+  });
+  test('the aperture that just gives a disc gives it', () => {
+    const aperture = apertureForBlur({ focalMm: 200, subjectM: 12, backgroundM: 30, discMm: 0.5 });
+    expect(
+      backgroundBlur({ focalMm: 200, aperture, subjectM: 12, backgroundM: 30 }).discMm,
+    ).toBeCloseTo(0.5, 12);
+  });
+  test('leaves at twice the distance wash out on 600 mm and stay readable on 50 mm f/8', () => {
+    expect(backdropVerdict({ ...view, detailM: 0.05 }).look).toBe('washed');
+    expect(
+      backdropVerdict({ ...view, focalMm: 50, aperture: 8, subjectM: 10, detailM: 0.05 }).look,
+    ).toBe('readable');
+    expect(backdropVerdict({ ...view, backgroundM: Infinity, detailM: 1 }).ratio).toBe(Infinity);
+  });
+});
+
+test('wings 5 cm long within 5 mm of depth may lie 5.74° off', () => {
+  expect(tiltTolerance({ depthM: 0.005, subjectLengthM: 0.05 })).toBeCloseTo(5.739, 3);
+  expect(tiltTolerance({ depthM: 1, subjectLengthM: 0.05 })).toBe(90);
+});
+
+test('Airy disc at f/8 in green light: 10.7 µm, over two pixels of 4.36 µm', () => {
+  const { discMm, discPx } = diffraction({ aperture: 8, pixelPitchMm: 0.00436 });
+  expect(discMm * 1000).toBeCloseTo(10.74, 2);
+  expect(discPx).toBeCloseTo(2.46, 2);
+});
+
+test('Koschmieder: two per cent of contrast is left at the visibility', () => {
+  expect(hazeContrast({ distanceM: 8000, visibilityM: 8000 })).toBeCloseTo(0.02, 4);
+  expect(hazeContrast({ distanceM: 0, visibilityM: 8000 })).toBe(1);
 });

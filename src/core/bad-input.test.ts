@@ -22,9 +22,46 @@ const MOTION = {
   path: { position: { x: 0, y: 20, z: 0 }, headingDeg: 90 },
   camera: CAMERA,
 };
+const MESH = { focalMm: 200, aperture: 4, fenceM: 1, subjectM: 20, pitchMm: 50, wireMm: 3 };
+const PAN = {
+  speedMs: 10,
+  closestM: 10,
+  offsetM: 0,
+  focalMm: 100,
+  shutterS: 1 / 60,
+  skillSigma: 0.1,
+};
+const MODE = { unevennessStops: 1, variabilityStops: 1, meterErrors: [0] };
+const AREA = { minX: 0, minY: 0, maxX: 10, maxY: 10, stepM: 1 };
 const SUN = { azimuthDeg: 180, altitudeDeg: 30 };
 const DAY = { directNormalLux: 9e4, diffuseHorizontalLux: 1e4, globalHorizontalLux: 6e4 };
 const PLACE = { latitudeDeg: 53, longitudeDeg: -2 };
+const SEARCH: core.SearchRequest = {
+  area: AREA,
+  cameraHeightM: 1,
+  shots: [],
+  timesMs: [0],
+  kits: [
+    {
+      sensor: SENSOR,
+      iso: { base: 100, good: 800, usable: 1600, last: 3200 },
+      fastestShutterS: 1 / 4000,
+      lens: LENS,
+      orientation: 'level',
+      stabilisationStops: 0,
+      support: 'hand',
+    },
+  ],
+  site: {
+    place: PLACE,
+    sky: 'clear',
+    groundReflectance: 0.2,
+    obstacles: [],
+    limits: [],
+    keepAwayM: 1,
+    lampLux: 0,
+  },
+};
 
 /** What is asked, and how the refusal begins: the field and its value. */
 const CASES: readonly [string, () => unknown][] = [
@@ -100,6 +137,115 @@ const CASES: readonly [string, () => unknown][] = [
   ['heightM 0:', () => core.shadowLength(0, 20)],
   ['sunAltitudeDeg 0:', () => core.shadowLength(2, 0)],
   ['toMs 0:', () => core.seriesTimes({ scene: undefined as never, fromMs: 0, toMs: 0, stepS: 60 })],
+  // A background in the plane of focus, a subject inside the focal length, a detail of nothing.
+  [
+    'backgroundM 0:',
+    () => core.backgroundBlur({ focalMm: 200, aperture: 4, subjectM: 10, backgroundM: 0 }),
+  ],
+  [
+    'subjectM 0.1:',
+    () => core.backgroundBlur({ focalMm: 200, aperture: 4, subjectM: 0.1, backgroundM: 20 }),
+  ],
+  [
+    'backgroundM beyond subjectM, blur at f/1 0:',
+    () => core.apertureForBlur({ focalMm: 200, subjectM: 10, backgroundM: 10, discMm: 1 }),
+  ],
+  [
+    'detailM 0:',
+    () =>
+      core.backdropVerdict({
+        focalMm: 200,
+        aperture: 4,
+        subjectM: 10,
+        backgroundM: 20,
+        detailM: 0,
+      }),
+  ],
+  ['subjectLengthM 0:', () => core.tiltTolerance({ depthM: 1, subjectLengthM: 0 })],
+  ['visibilityM 0:', () => core.hazeContrast({ distanceM: 100, visibilityM: 0 })],
+  ['aperture 0:', () => core.diffraction({ aperture: 0, pixelPitchMm: 0.004 })],
+  ['fenceM 30:', () => core.meshThrough({ ...MESH, fenceM: 30 })],
+  ['pitchMm 3:', () => core.meshThrough({ ...MESH, pitchMm: 3 })],
+  ['closestM 0:', () => core.pan({ ...PAN, closestM: 0 })],
+  ['skillSigma -0.1:', () => core.pan({ ...PAN, skillSigma: -0.1 })],
+  ['toM -5:', () => core.panArc({ closestM: 10, fromM: 0, toM: -5 })],
+  ['chance 2:', () => core.framesForNineInTen(2)],
+  ['toleranceMs 0:', () => core.apexWindow({ toleranceMs: 0 })],
+  ['fps 0:', () => core.burst({ fps: 0, windowS: 1, speedMs: 1 })],
+  ['sweepRad 7:', () => core.wingTipSpeed({ beatsPerS: 5, sweepRad: 7, lengthM: 0.4 })],
+  [
+    'heightShare 2:',
+    () =>
+      core.rollingShutterSkew({
+        imageSpeedMmS: 1,
+        readoutS: 0.02,
+        frameHeightMm: 24,
+        heightShare: 2,
+      }),
+  ],
+  ['pan.part tail:', () => core.freezeShutter({ ...MOTION, pan: { part: 'tail', rateError: 0 } })],
+  ['modulation 1:', () => core.flicker({ mainsHz: 50, modulation: 1, shutterS: 0.01 })],
+  ['mainsHz 0:', () => core.flickerFreeShutters({ mainsHz: 0, longestS: 1 })],
+  ['reflectances of length 0:', () => core.meterError({ reflectances: [] })],
+  [
+    'reflectances[0].share 0:',
+    () => core.meterError({ reflectances: [{ share: 0, reflectance: 0.2 }] }),
+  ],
+  ['school luck:', () => core.whiteScene({ meterErrorStops: 2, school: 'luck' as 'texture' })],
+  ['transmittance 2:', () => core.underCanopy(DAY, 2)],
+  ['relativeHumidityPct 0:', () => core.dewPoint({ temperatureC: 20, relativeHumidityPct: 0 })],
+  [
+    'relativeHumidityPct 120:',
+    () => core.heatIndex({ temperatureC: 30, relativeHumidityPct: 120 }),
+  ],
+  ['windKmh -1:', () => core.windChill({ temperatureC: 0, windKmh: -1 })],
+  ['fileMb 0:', () => core.buffer({ bufferMb: 1000, fps: 10, fileMb: 0, writeMbS: 100 })],
+  ['frames -1:', () => core.cardsFor({ frames: -1, fileMb: 30, cardGb: 64 })],
+  ['temperatureC -60:', () => core.coldShare(-60)],
+  ['trials 0:', () => core.wilsonInterval({ successes: 0, trials: 0 })],
+  ['successes 5:', () => core.wilsonInterval({ successes: 5, trials: 4 })],
+  ['frames of length 0:', () => core.panSigma({ frames: [] })],
+  ['visits 1.5:', () => core.visitsPerHour({ visits: 1.5, hours: 1 })],
+  ['profile of length 0:', () => core.horizonAltitude([], 0)],
+  [
+    'altitudeDeg 95:',
+    () => core.sunCrossings({ date: '2027-04-16', timeZone: 'UTC', altitudeDeg: 95, ...PLACE }),
+  ],
+  ['origin.latitudeDeg 90:', () => core.toLocal(PLACE, { latitudeDeg: 90, longitudeDeg: 0 })],
+  [
+    'level distance from camera to subject 0:',
+    () => core.sightBlocks(CAMERA.position, { ...CAMERA.position, z: 9 }, []),
+  ],
+  [
+    'topDistanceM 5:',
+    () => core.clearingHeight({ headM: 1.8, headDistanceM: 10, topM: 8, topDistanceM: 5 }),
+  ],
+  [
+    'angle of the sun off the fence\u2019s face 90:',
+    () => core.postShadeWidth({ widthM: 0.1, fenceBearingDeg: 0, sunAzimuthDeg: 0 }),
+  ],
+  [
+    'lengthM 0:',
+    () => core.throwSector({ kind: 'shot', origin: CAMERA.aim, bearingDeg: 0, lengthM: 0 }),
+  ],
+  [
+    'area of the pen of length 0:',
+    () => core.refusals(CAMERA.aim, [{ name: 'the pen', keep: 'out', area: [] }]),
+  ],
+  ['meterErrors of length 0:', () => core.exposureMode({ ...MODE, meterErrors: [] })],
+  ['unevennessStops -1:', () => core.exposureMode({ ...MODE, unevennessStops: -1 })],
+  ['zones of length 0:', () => core.unevenness([], 0)],
+  ['zones of length 0:', () => new core.LightModel({ zones: [] })],
+  ['walkSpeedMs 0:', () => core.planDay([], [{ id: 'a', x: 0, y: 0 }], 0, { secondCallMs: 0 })],
+  ['positions of length 0:', () => core.planDay([], [], 1.4, { secondCallMs: 0 })],
+  ['area.stepM 0:', () => core.searchPositions({ ...SEARCH, area: { ...AREA, stepM: 0 } })],
+  ['area.maxX -1:', () => core.searchPositions({ ...SEARCH, area: { ...AREA, maxX: -1 } })],
+  [
+    'cells of area 1000000:',
+    () => core.searchPositions({ ...SEARCH, area: { ...AREA, stepM: 0.01 } }),
+  ],
+  ['timesMs of length 0:', () => core.searchPositions({ ...SEARCH, timesMs: [] })],
+  ['shots of length 0:', () => core.searchPositions(SEARCH)],
 ];
 
 test.each(CASES)('%s is refused with what is allowed', (start, call) => {

@@ -112,7 +112,7 @@ export interface Demanded {
 
 function demandedAperture({ demands, lens }: Omit<ExposureRequest, 'ev'>) {
   const widest = nearestMark('aperture', lens.widestAperture).value;
-  const smallest = nearestMark('aperture', lens.smallestAperture, 'down').value;
+  const smallest = nearestMark('aperture', lens.smallestAperture).value;
   const forDepth = Math.max(widest, demands.aperture ?? widest);
   const blurWanted = demands.apertureForBlur;
   const conflicts: Conflict[] = [];
