@@ -21,7 +21,7 @@ const job: LightJob = {
 
 test('a job in pieces gives what the core gives whole', async () => {
   const reply = await lightService(async () => undefined).lightSeries(job);
-  expect(reply).toEqual({ kind: 'done', series: lightSeries(job) });
+  expect(reply).toEqual({ kind: 'done', value: lightSeries(job) });
 });
 
 test('a job cancelled between two pieces stops there', async () => {

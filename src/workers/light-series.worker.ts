@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { lightService } from './light-series-job';
+import { nextTurn } from './next-turn';
 
-expose(lightService(() => new Promise((resolve) => setTimeout(resolve))));
+expose(lightService(nextTurn));

@@ -1,0 +1,17 @@
+import { proxy } from 'comlink';
+import type { SearchRequest, SearchResult } from '@/core';
+import type { OnProgress, SearchService } from './search-job';
+import { workerClient } from './worker-client';
+
+const ask = workerClient<SearchService>(
+  () => new Worker(new URL('./search.worker.ts', import.meta.url)),
+  'search',
+);
+
+/** A search for positions in the worker, told as it goes. @throws as `workerClient` */
+export const requestSearch = (
+  request: SearchRequest,
+  onProgress: OnProgress,
+  signal: AbortSignal,
+): Promise<SearchResult> =>
+  ask((service, id) => service.search({ id, request }, proxy(onProgress)), signal);
