@@ -9,6 +9,7 @@ import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
+import { benchSearchAndDay } from './bench-search';
 import { CHROMIUM } from './chromium';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -140,6 +141,7 @@ async function benchBrowser(): Promise<void> {
 async function main(): Promise<void> {
   console.log(`${cpus()[0]?.model}, ${cpus().length} cores, Node ${process.version}\n`);
   benchCore();
+  benchSearchAndDay();
   console.log('');
   await benchBrowser();
 }

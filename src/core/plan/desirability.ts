@@ -50,26 +50,26 @@ const PHASE_DEG: Readonly<Record<Exclude<LightWanted, 'any'>, number>> = {
 };
 /** Light without a direction is nobody's wish and nobody's trouble. */
 const FLAT_LIGHT = 0.6;
-const SUN_IN_FRAME = 0.3;
 
 /**
  * How the light falls against how it is wanted.
  * @param phaseDeg 0 front light to 180 back light, @param sunlit whether the sun reaches the mark
  */
-export function lightDesirability(
-  phaseDeg: number,
-  sunlit: boolean,
-  sunNearFrame: boolean,
-  wanted: LightWanted,
-): number {
-  const glare = sunNearFrame && sunlit && wanted !== 'back' ? SUN_IN_FRAME : 1;
-  if (wanted === 'any') return glare;
-  return glare * (sunlit ? falling(Math.abs(phaseDeg - PHASE_DEG[wanted]), 110) : FLAT_LIGHT);
+export function lightDesirability(phaseDeg: number, sunlit: boolean, wanted: LightWanted): number {
+  if (wanted === 'any') return 1;
+  return sunlit ? falling(Math.abs(phaseDeg - PHASE_DEG[wanted]), 110) : FLAT_LIGHT;
 }
+
+/** What is left of a wish for light with the sun near the frame, unless back light is wanted. */
+export const SUN_IN_FRAME = 0.3;
+
+/** Logarithm of the desirability of stops in hand, so that a search need not take it again. */
+export const exposureLog = (spareStops: number): number =>
+  -Math.log(1 + Math.exp(-1.6 * between(-8, spareStops + 0.25, 8)));
 
 /** Stops in hand: 0.6 at none, 0.9 with a stop, 0.2 when one is missing. */
 export const exposureDesirability = (spareStops: number): number =>
-  1 / (1 + Math.exp(-1.6 * between(-8, spareStops + 0.25, 8)));
+  Math.exp(exposureLog(spareStops));
 
 /** Blur disc as a share of the frame that washes a background out, and that keeps layers. */
 const WASHED_SHARE = 0.04;

@@ -1,5 +1,4 @@
 import { above, atLeast, finite, nonEmpty } from '../check';
-import { evFromIlluminance } from '../quantity/ev';
 import { toDegrees } from '../quantity/angles';
 import { daylight, type Daylight } from '../light/daylight';
 import { DEFAULT_GRADE } from '../motion/freeze';
@@ -14,9 +13,7 @@ import { alongBearing, type Point3 } from '../site/vector';
 import { sunPosition } from '../sun/position';
 import {
   backdropDesirability,
-  exposureDesirability,
   faceDesirability,
-  lightDesirability,
   reachDesirability,
   walkDesirability,
 } from './desirability';
@@ -204,7 +201,8 @@ export interface PreparedLens {
   readonly circleMm: number;
   readonly frameHeightMm: number;
   readonly diagonalMm: number;
-  readonly crop: number;
+  /** Hand-shake limit at 1 mm; it falls as one over the focal length. */
+  readonly shakeAtOneMmS: number;
 }
 
 /** @throws RangeError for a body or lens that makes no sense */
@@ -218,7 +216,12 @@ export function prepareLens(kit: ScoredKit): PreparedLens {
     circleMm: circleOfConfusionMm(kit.sensor),
     frameHeightMm: frameHeightMm(kit.sensor, kit.orientation),
     diagonalMm: sensorDiagonalMm(kit.sensor),
-    crop: cropFactor(kit.sensor),
+    shakeAtOneMmS: shakeLimit({
+      focalMm: 1,
+      crop: cropFactor(kit.sensor),
+      stabilisationStops: kit.stabilisationStops,
+      support: kit.support,
+    }),
   };
 }
 
@@ -259,7 +262,7 @@ export const emptyLens = (): LensView => ({
 });
 
 /** A part's share of the sum; one that counts for nothing can't rule a position out. */
-const weighed = (weight: number, desirability: number): number =>
+export const weighed = (weight: number, desirability: number): number =>
   weight === 0 ? 0 : weight * Math.log(desirability);
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
@@ -299,12 +302,7 @@ export function viewLens(
   const forDepth = apertureForDepth({ focalMm: out.focalMm, distanceM, depthM, cocMm: circleMm });
   out.aperture = clamp(forDepth, widest, lens.smallestAperture);
   const imageDistance = imageDistanceOf(out.focalMm, distanceM);
-  const shakeS = shakeLimit({
-    focalMm: out.focalMm,
-    crop: prepared.crop,
-    stabilisationStops: kit.stabilisationStops,
-    support: kit.support,
-  });
+  const shakeS = prepared.shakeAtOneMmS / focalMm;
   const freezeS =
     cell.ratePerCircle > 0 ? circleMm / (imageDistance * cell.ratePerCircle) : Infinity;
   out.shutterS = clamp(Math.min(freezeS, shakeS), kit.fastestShutterS, 30);
@@ -332,60 +330,6 @@ export function viewLens(
 
 const imageDistanceOf = (focalMm: number, distanceM: number): number =>
   (focalMm * distanceM * 1000) / (distanceM * 1000 - focalMm);
-
-/** Light on the face that looks at a cell, and how it falls, at one moment. */
-export interface TimeView {
-  ev: number;
-  phaseDeg: number;
-}
-
-/** Fills `out` for a moment at a cell. */
-export function viewTime(
-  { site }: PreparedMark,
-  { sunX, sunY, sunZ, daylight: day, lampLux, sunlit }: Moment,
-  cell: CellView,
-  out: TimeView,
-): void {
-  const cosIncidence = -(sunX * cell.unitX + sunY * cell.unitY);
-  const direct = sunlit && cosIncidence > 0 ? day.directNormalLux * cosIncidence : 0;
-  const lux =
-    direct +
-    day.diffuseHorizontalLux * cell.skyView +
-    site.groundReflectance * day.globalHorizontalLux * 0.5 +
-    lampLux;
-  out.ev = evFromIlluminance(lux);
-  const cosView =
-    ((sunX * cell.unitX + sunY * cell.unitY + sunZ * cell.risePerM) * cell.levelM) / cell.distanceM;
-  out.phaseDeg = 180 - toDegrees(Math.acos(cosView > 1 ? 1 : cosView < -1 ? -1 : cosView));
-}
-
-/** Desirability of the light at a moment through a lens. */
-export const lightPart = (
-  { shot }: PreparedMark,
-  { sunlit, sunZ }: Moment,
-  time: TimeView,
-  lens: LensView,
-): number =>
-  lightDesirability(
-    time.phaseDeg,
-    sunlit,
-    sunZ > 0 && 180 - time.phaseDeg < lens.sunNearDeg,
-    shot.light,
-  );
-
-/** Weighted logarithm of the whole score; its exponential over the weights' sum is the total. */
-export function logScore(
-  { weights }: PreparedMark,
-  lens: LensView,
-  light: number,
-  spareStops: number,
-): number {
-  return (
-    lens.logSum +
-    weighed(weights.light, light) +
-    weighed(weights.exposure, exposureDesirability(spareStops))
-  );
-}
 
 export const totalOf = ({ weightSum }: PreparedMark, log: number): number =>
   log === -Infinity ? 0 : Math.exp(log / weightSum);

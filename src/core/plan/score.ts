@@ -5,20 +5,17 @@ import { exposureDesirability } from './desirability';
 import {
   emptyCell,
   emptyLens,
-  lightPart,
-  logScore,
   prepareLens,
   prepareMark,
   tooClose,
   totalOf,
   viewCell,
   viewLens,
-  viewTime,
   type CellView,
   type LensView,
   type Moment,
-  type TimeView,
 } from './kernel';
+import { bestMoment, emptyTimes, lightPart, viewTimes, type BestMoment } from './moments';
 import type {
   ScoredKit,
   ScoredMark,
@@ -56,7 +53,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 function reasons(
   cell: CellView,
   lens: LensView,
-  time: TimeView,
+  time: { readonly ev: number; readonly phaseDeg: number },
   moment: Moment,
   light: number,
   shot: ScoredShot,
@@ -126,7 +123,8 @@ export function scorePosition(
   const moment = prepared.moments[0] as Moment;
   const cell = emptyCell();
   const lens = emptyLens();
-  const at: TimeView = { ev: 0, phaseDeg: 0 };
+  const times = emptyTimes(1);
+  const best: BestMoment = { time: -1, log: -Infinity };
   viewCell(prepared, position.x, position.y, position.cameraHeightM, cell);
   const forbidden = [
     ...refusals(position, site.limits),
@@ -139,17 +137,19 @@ export function scorePosition(
     return { total: 0, parts: [], refusals: forbidden, ...nothing };
   }
   viewLens(prepared, prepareLens(kit), cell, lens);
-  viewTime(prepared, moment, cell, at);
-  const light = lightPart(prepared, moment, at, lens);
-  const log = logScore(prepared, lens, light, at.ev - lens.evNeeded);
+  viewTimes(prepared, cell, times);
+  bestMoment(prepared, lens, times, best);
+  const [ev = 0] = times.ev;
+  const [phaseDeg = 0] = times.phaseDeg;
+  const light = lightPart(prepared, moment, phaseDeg, lens);
   return {
-    total: forbidden.length > 0 ? 0 : totalOf(prepared, log),
-    parts: reasons(cell, lens, at, moment, light, shot, kit),
+    total: forbidden.length > 0 ? 0 : totalOf(prepared, best.log),
+    parts: reasons(cell, lens, { ev, phaseDeg }, moment, light, shot, kit),
     refusals: forbidden,
     focalMm: lens.focalMm,
     shutterS: lens.shutterS,
     aperture: lens.aperture,
-    ev: at.ev,
+    ev,
     evNeeded: lens.evNeeded,
     fill: lens.fill,
   };

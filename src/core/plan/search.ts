@@ -3,20 +3,16 @@ import { refusals } from '../site/limits';
 import {
   emptyCell,
   emptyLens,
-  lightPart,
-  logScore,
   prepareLens,
   prepareMark,
   tooClose,
   totalOf,
   viewCell,
   viewLens,
-  viewTime,
-  type Moment,
   type PreparedLens,
   type PreparedMark,
-  type TimeView,
 } from './kernel';
+import { bestMoment, emptyTimes, viewTimes, type BestMoment } from './moments';
 import type { ScoredKit, ScoredMark, ScoredShot, ScoredSite } from './types';
 
 /** A rectangle of ground in metres and the grid laid over it. */
@@ -153,8 +149,9 @@ export function createSearch(request: SearchRequest): Search {
 /** Best of one shot at a point over all times and lenses. Its answer is reused: read it at once. */
 function shotScorer(lenses: readonly PreparedLens[], timeCount: number) {
   const cell = emptyCell();
-  const views = lenses.map(emptyLens);
-  const times: TimeView[] = Array.from({ length: timeCount }, () => ({ ev: 0, phaseDeg: 0 }));
+  const view = emptyLens();
+  const times = emptyTimes(timeCount);
+  const moment: BestMoment = { time: -1, log: -Infinity };
   const best = { total: 0, time: -1, lens: -1 };
   return (prepared: PreparedMark, x: number, y: number, cameraHeightM: number) => {
     best.total = 0;
@@ -162,26 +159,17 @@ function shotScorer(lenses: readonly PreparedLens[], timeCount: number) {
     best.lens = -1;
     viewCell(prepared, x, y, cameraHeightM, cell);
     if (tooClose(cell, prepared.site)) return best;
+    viewTimes(prepared, cell, times);
     let bestLog = -Infinity;
-    const { moments } = prepared;
-    for (let t = 0; t < timeCount; t += 1) {
-      viewTime(prepared, moments[t] as Moment, cell, times[t] as TimeView);
-    }
-    lenses.forEach((lens, l) => {
-      const view = views[l] as (typeof views)[number];
-      viewLens(prepared, lens, cell, view);
-      if (view.logSum === -Infinity) return;
-      for (let t = 0; t < timeCount; t += 1) {
-        const time = times[t] as TimeView;
-        const light = lightPart(prepared, moments[t] as Moment, time, view);
-        const log = logScore(prepared, view, light, time.ev - view.evNeeded);
-        if (log > bestLog) {
-          bestLog = log;
-          best.time = t;
-          best.lens = l;
-        }
+    for (let l = 0; l < lenses.length; l += 1) {
+      viewLens(prepared, lenses[l] as PreparedLens, cell, view);
+      bestMoment(prepared, view, times, moment);
+      if (moment.log > bestLog) {
+        bestLog = moment.log;
+        best.time = moment.time;
+        best.lens = l;
       }
-    });
+    }
     best.total = totalOf(prepared, bestLog);
     return best;
   };
