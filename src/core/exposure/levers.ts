@@ -41,6 +41,8 @@ export interface Given {
   readonly lift: number;
   readonly shutter: number;
   readonly missing: number;
+  /** The lever that gave last: it alone is between its steps, so it takes up what dials round. */
+  readonly last: Step['lever'];
 }
 
 /** Lets the levers give in the school's order until `needStops` over ISO 100 are found. */
@@ -48,6 +50,7 @@ export function give(request: ExposureRequest, shutterS: number, needStops: numb
   const { iso } = request.camera;
   const given = { isoStops: isoStops(iso.base), lift: 0, shutter: 0 };
   let missing = needStops - given.isoStops;
+  let last: Step['lever'] = 'iso';
   for (const { lever, upTo, mostStops = Infinity } of ORDER[request.school]) {
     if (missing <= 0) break;
     const room = {
@@ -56,11 +59,12 @@ export function give(request: ExposureRequest, shutterS: number, needStops: numb
       shutter: Math.min(mostStops, Math.log2(LONGEST_SHUTTER_S / shutterS)) - given.shutter,
     }[lever];
     const taken = Math.max(0, Math.min(room, missing));
+    if (taken > 0) last = lever;
     if (lever === 'iso') given.isoStops += taken;
     else given[lever] += taken;
     missing -= taken;
   }
-  return { ...given, missing: Math.max(0, missing) };
+  return { ...given, missing: Math.max(0, missing), last };
 }
 
 /** Spends light that is over at base ISO: a faster shutter first, then a smaller aperture. */

@@ -56,6 +56,17 @@ describe('any light', () => {
     );
   });
 
+  test('nor does it over any hundredth of a stop from night to noon', () => {
+    for (const which of SCHOOLS) {
+      let last = Infinity;
+      for (let evExpected = -12; evExpected < 18; evExpected += 0.01) {
+        const { iso } = solve(evExpected, { school: which }).settings;
+        expect(iso).toBeLessThanOrEqual(last * 1.0001);
+        last = iso;
+      }
+    }
+  });
+
   test('a faster demand never gives a slower shutter', () => {
     fc.assert(
       fc.property(

@@ -132,22 +132,38 @@ function flickerNote({ lamps }: ExposureRequest, { shutterS }: Triad): FlickerNo
   return { ...flicker({ ...lamps, shutterS }), immuneShutterS: immune.at(-1) ?? shortest };
 }
 
-/** The dials and what was given, before anything is said about them. */
+/**
+ * The dials, before anything is said about them. Shutter and ISO stand on marks; the lever that
+ * gave last takes up what the other's rounding leaves, so that more light never raises ISO.
+ */
 function settle(request: ExposureRequest) {
   const { ev, camera } = request;
   const start = demanded(request);
-  const need = evOf({ ...start, iso: 100 }) - ev.expected;
-  const given = give(request, start.shutterS, need);
+  const given = give(request, start.shutterS, evOf({ ...start, iso: 100 }) - ev.expected);
   const spent = spend(request, start);
-  const shutterS = nearestMark('shutter', spent.shutterS * 2 ** given.shutter).value;
   const { aperture } = spent;
-  const isoWanted =
-    100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - ev.expected - given.lift - given.missing);
-  const iso = nearestMark(
-    'iso',
-    Math.min(camera.iso.last, Math.max(camera.iso.base, isoWanted)),
-  ).value;
-  const settings: Settings = { shutterS, aperture, iso, liftStops: given.lift };
+  /** Light the frame is exposed for: what there is, with the lift and what can't be helped. */
+  const exposedEv = ev.expected + given.lift + given.missing;
+  const isoFor = (shutterS: number) =>
+    100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - exposedEv);
+  const onIsoDial = (iso: number) =>
+    nearestMark('iso', Math.min(camera.iso.last, Math.max(camera.iso.base, iso))).value;
+
+  const slowed = spent.shutterS * 2 ** given.shutter;
+  if (given.last === 'shutter') {
+    const iso = onIsoDial(100 * 2 ** given.isoStops);
+    const shutterS = nearestMark('shutter', slowed * (isoFor(slowed) / iso)).value;
+    const settings: Settings = { shutterS, aperture, iso, liftStops: given.lift };
+    return { start, settings, stopsDark: given.missing, stopsBright: 0 };
+  }
+  const shutterS = nearestMark('shutter', slowed).value;
+  const isoWanted = isoFor(shutterS);
+  const settings: Settings = {
+    shutterS,
+    aperture,
+    iso: onIsoDial(isoWanted),
+    liftStops: given.lift,
+  };
   const stopsBright = Math.max(0, isoStops(camera.iso.base) - isoStops(isoWanted));
   return { start, settings, stopsDark: given.missing, stopsBright };
 }
