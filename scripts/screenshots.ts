@@ -34,6 +34,8 @@ const PICTURES = [
   },
 ] as const;
 
+const SEARCH = { name: 'search-phone', at: '/shoot/demo-larkmoor/ground' };
+
 async function main(): Promise<void> {
   const app = createApp(path.resolve(__dirname, '../dist'));
   const { server, port } = await listenOnFreePort(app, 0, console.log);
@@ -53,6 +55,14 @@ async function main(): Promise<void> {
     await page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${name}.png`) });
     await page.close();
   }
+  const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
+  await page.goto(`http://127.0.0.1:${port}${SEARCH.at}`);
+  await page.getByRole('button', { name: 'Search the ground' }).click();
+  await page.getByRole('list', { name: 'Best places' }).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(500);
+  await page.screenshot({
+    path: path.resolve(__dirname, `../docs/screenshots/${SEARCH.name}.png`),
+  });
   await browser.close();
   server.close();
 }

@@ -6,12 +6,14 @@ import { HaloText } from './HaloText';
 import { placeLabels } from './labels';
 import { Features, LightField, MarkSign, PositionSign, Sight } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
+import { Pins, ScoreField } from './ScoreField';
 import type {
   Canvas,
   PlanGround,
   PlanLight,
   PlanMark,
   PlanPosition,
+  PlanScores,
   PlanSight,
 } from './plan-types';
 
@@ -117,6 +119,8 @@ export function GroundPlan({
   positions,
   light,
   sight,
+  scores,
+  pins,
   scale,
   widthPx,
   heightPx,
@@ -125,6 +129,10 @@ export function GroundPlan({
   readonly ground: PlanGround;
   readonly light: PlanLight;
   readonly sight: PlanSight | undefined;
+  /** How good it is to stand where, once searched. */
+  readonly scores?: PlanScores | undefined;
+  /** The best of these places, by rank. */
+  readonly pins?: readonly Point2[] | undefined;
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -139,10 +147,12 @@ export function GroundPlan({
     <Svg width={widthPx} height={heightPx} role="img" aria-label={label}>
       <LightField light={light} canvas={canvas} />
       <Features ground={ground} lampsOn={light.lampsOn} canvas={canvas} />
+      {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}
       {sight ? <Sight sight={sight} canvas={canvas} /> : null}
       {marks.map((mark) => (
         <MarkSign key={mark.id} mark={mark} canvas={canvas} />
       ))}
+      {pins ? <Pins places={pins} canvas={canvas} /> : null}
       {positions.map((position) => (
         <PositionSign key={position.id} position={position} canvas={canvas} />
       ))}

@@ -1,6 +1,7 @@
+import { memo } from 'react';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { useInks } from '@/ui/theme';
-import { ballStrokes, type BallLight, type Stroke } from './ball-shading';
+import { ballStrokes, looksAlike, type BallLight, type Stroke } from './ball-shading';
 
 function strokePath({ points }: Stroke, centre: number, radius: number): string {
   const at = (x: number, y: number) =>
@@ -14,7 +15,12 @@ function strokePath({ points }: Stroke, centre: number, radius: number): string 
  * A small sphere as the camera would see it, lit from the true sun direction: engraved strokes
  * that swell where it is dark. In the dark scheme too, strokes are shade.
  */
-export function LitBall({
+export const LitBall = memo(
+  LitBallDrawing,
+  (a, b) => a.sizePx === b.sizePx && a.label === b.label && looksAlike(a.light, b.light),
+);
+
+function LitBallDrawing({
   light,
   sizePx,
   label,

@@ -11,6 +11,28 @@ export interface BallLight {
   readonly toCameraDeg: number;
 }
 
+/** What nobody sees on a small ball: a degree of the sun, a fiftieth of a stop of its strength. */
+const UNSEEN_DEG = 1;
+const UNSEEN_STOPS = 0.02;
+
+const stopsApart = (a: number, b: number): number => Math.abs(Math.log2((a + 1e-9) / (b + 1e-9)));
+
+/** Whether two lights draw the same ball, as far as one can see. */
+export function looksAlike(a: BallLight, b: BallLight): boolean {
+  const sunShare = ({ daylight }: BallLight) =>
+    daylight.directNormalLux / daylight.globalHorizontalLux;
+  const lampShare = ({ lampLux, daylight }: BallLight) => lampLux / daylight.globalHorizontalLux;
+  return (
+    a.sunlit === b.sunlit &&
+    a.groundReflectance === b.groundReflectance &&
+    Math.abs(a.toCameraDeg - b.toCameraDeg) < UNSEEN_DEG &&
+    Math.abs(a.sun.azimuthDeg - b.sun.azimuthDeg) < UNSEEN_DEG &&
+    Math.abs(a.sun.altitudeDeg - b.sun.altitudeDeg) < UNSEEN_DEG &&
+    stopsApart(sunShare(a), sunShare(b)) < UNSEEN_STOPS &&
+    stopsApart(lampShare(a), lampShare(b)) < UNSEEN_STOPS
+  );
+}
+
 const DEGREES = 180 / Math.PI;
 /** Stops from the brightest point at which a stroke is as heavy as it gets. */
 const DARKEST_STOPS = 3.5;

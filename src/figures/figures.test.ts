@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { daylight } from '@/core';
 import tokens from '@/ui/tokens.json';
-import { ballLux, ballStrokes, ballTone, type BallLight } from './ball-shading';
+import { ballLux, ballStrokes, ballTone, looksAlike, type BallLight } from './ball-shading';
 import { placeLabels } from './labels';
 import { planScale, scaleBarM } from './plan-scale';
 import { tonesOf } from './tone';
@@ -34,6 +34,15 @@ describe('lit ball, camera to the south', () => {
     const [stroke] = ballStrokes(light()).slice(5, 6);
     const halves = stroke?.points.map(({ half }) => half) ?? [];
     expect(halves[halves.length - 2]).toBeGreaterThan((halves[2] ?? NaN) * 2);
+  });
+  test('a minute of sun draws the same ball, another side or the lamps do not', () => {
+    const evening = light({ sun: { azimuthDeg: 270, altitudeDeg: 20 } });
+    const sun = (azimuthDeg: number, altitudeDeg: number) =>
+      light({ sun: { azimuthDeg, altitudeDeg } });
+    expect(looksAlike(evening, sun(270.3, 19.8))).toBe(true);
+    expect(looksAlike(evening, sun(275, 20))).toBe(false);
+    expect(looksAlike(evening, { ...evening, sunlit: false })).toBe(false);
+    expect(looksAlike(evening, { ...evening, lampLux: 2000 })).toBe(false);
   });
   test('tone is 0 at the brightest and 1 where deep', () => {
     const brightest = ballLux(light(), -0.9, 0.3);

@@ -47,6 +47,13 @@ export interface PlanSight {
   readonly horizontalDeg: number;
 }
 
+/** Scores of a grid over the ground, row by row from the south-west; 0 where one can't stand. */
+export interface PlanScores {
+  readonly columns: number;
+  readonly area: { readonly minX: number; readonly minY: number; readonly stepM: number };
+  readonly score: ArrayLike<number>;
+}
+
 /** The sheet that a layer draws on. */
 export interface Canvas {
   readonly scale: PlanScale;

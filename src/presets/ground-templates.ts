@@ -20,8 +20,12 @@ export function groundLines(template: string, bearingDeg: number): readonly Grou
   }));
 }
 
-/** Whether a point lies on the field of play, where photographers may not stand. */
+/** The field of play, where photographers may not stand, in metres east and north. */
+export const fieldOfPlay = (template: string, bearingDeg: number): readonly Point2[] | undefined =>
+  (DRAWINGS[template] ?? NOTHING_DRAWN).fieldOfPlay?.map((point) => turned(point, bearingDeg));
+
+/** Whether a point lies on the field of play. */
 export function onFieldOfPlay(template: string, bearingDeg: number, point: Point2): boolean {
-  const { fieldOfPlay } = DRAWINGS[template] ?? NOTHING_DRAWN;
-  return fieldOfPlay !== undefined && insidePolygon(turned(point, -bearingDeg), fieldOfPlay);
+  const play = fieldOfPlay(template, bearingDeg);
+  return play !== undefined && insidePolygon(point, play);
 }

@@ -23,7 +23,7 @@ export interface BudgetLine {
   /** Stops of light the lever costs (shutter, aperture) or gives (ISO, lift). */
   readonly stops: number;
   readonly ruledBy: string;
-  /** What one stop more from this lever would cost in the picture. */
+  /** What one stop more from this lever would cost in the picture. Worked out when first read. */
   readonly oneStopMore: Price;
 }
 
@@ -96,11 +96,17 @@ export function evNeededFor(request: Omit<ExposureRequest, 'ev'>): number {
   return evOf({ shutterS, aperture, iso: request.camera.iso.usable });
 }
 
-/** Smear by shutter time, computed once for each: the schools often share one. */
+const knownSmears = new WeakMap<Motion, Map<number, readonly PartSmear[]>>();
+
+/**
+ * Smear by shutter time, computed once for each motion and mark of the dial: schools and minutes
+ * share it, and what is the same stays the same object.
+ */
 function smearByTime(motion: Motion | undefined): SmearAt {
-  const known = new Map<number, readonly PartSmear[]>();
+  if (!motion) return () => undefined;
+  const known = knownSmears.get(motion) ?? new Map<number, readonly PartSmear[]>();
+  knownSmears.set(motion, known);
   return (shutterS) => {
-    if (!motion) return undefined;
     const smear = known.get(shutterS) ?? motionSmear({ ...motion, shutterS });
     known.set(shutterS, smear);
     return smear;
@@ -178,34 +184,27 @@ function budgetOf(
 ): readonly BudgetLine[] {
   const { ev, demands, camera, lens } = request;
   const { shutterS, aperture, iso, liftStops } = settings;
-  const prices = pricesOf(request, settings, smearAt);
   const closed = aperture > nearestMark('aperture', lens.widestAperture).value;
   const dark = evOf(settings) - ev.expected;
+  let known: ReturnType<typeof pricesOf> | undefined;
+  const line = (lever: Lever, stops: number, ruledBy: string): BudgetLine => ({
+    lever,
+    stops,
+    ruledBy,
+    get oneStopMore() {
+      known ??= pricesOf(request, settings, smearAt);
+      return known[lever];
+    },
+  });
   return [
-    {
-      lever: 'shutter',
-      stops: Math.log2(1 / shutterS),
-      ruledBy: demands.shutterRuledBy,
-      oneStopMore: prices.shutter,
-    },
-    {
-      lever: 'aperture',
-      stops: 2 * Math.log2(aperture),
-      ruledBy: closed ? (demands.apertureRuledBy ?? 'light to spare') : 'widest of the lens',
-      oneStopMore: prices.aperture,
-    },
-    {
-      lever: 'iso',
-      stops: isoStops(iso),
-      ruledBy: noiseLevel(iso, camera.iso),
-      oneStopMore: prices.iso,
-    },
-    {
-      lever: 'lift',
-      stops: Math.max(0, Math.min(liftStops, dark)),
-      ruledBy: 'allowed lift',
-      oneStopMore: prices.lift,
-    },
+    line('shutter', Math.log2(1 / shutterS), demands.shutterRuledBy),
+    line(
+      'aperture',
+      2 * Math.log2(aperture),
+      closed ? (demands.apertureRuledBy ?? 'light to spare') : 'widest of the lens',
+    ),
+    line('iso', isoStops(iso), noiseLevel(iso, camera.iso)),
+    line('lift', Math.max(0, Math.min(liftStops, dark)), 'allowed lift'),
   ];
 }
 

@@ -9,6 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
+import { SearchSection } from './SearchSection';
 
 const HEADING_STEP_DEG = 5;
 
@@ -58,6 +59,7 @@ export function GroundStep() {
           ) : null}
         </View>
       ) : null}
+      <SearchSection />
     </View>
   );
 }

@@ -11,6 +11,8 @@ import type { Position } from '@/records/shoot';
 import { IconButton } from '@/ui/Button';
 import { onKeys } from '@/ui/keys';
 import { useInks } from '@/ui/theme';
+import { bestPlaces } from '@/features/ground/search';
+import { useSearchTool } from '@/features/ground/use-search';
 import { closeExtent, planExtent, planGround, planLight, planSight, withChosen } from './drawing';
 import { useShootPage } from './ShootContext';
 import { chosenMark, chosenPosition } from './view';
@@ -35,6 +37,7 @@ const clamp = (value: number) => Math.min(FURTHEST_M, Math.max(-FURTHEST_M, valu
 /** The ground plan, with the chosen position to drag by finger, mouse or arrow keys. */
 export function PlanPicture() {
   const { plan, update } = useShootPage();
+  const search = useSearchTool();
   const { setup, seen } = plan;
   const { ground: site, features, obstacles, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -59,6 +62,11 @@ export function PlanPicture() {
     [positions, choice],
   );
   const sight = useMemo(() => view && planSight(view), [view]);
+  const { result, request, running } = search.state ?? {};
+  const pins = useMemo(
+    () => (result && request && !running ? bestPlaces(result, request) : undefined),
+    [result, request, running],
+  );
   const scale = heldScale ?? fitted;
   const inks = useInks();
   const Icon = close ? ZoomOut : ZoomIn;
@@ -91,6 +99,8 @@ export function PlanPicture() {
               seen.ok ? planLight({ sky: setup.light.sky, obstacles }, seen.answer.light) : NO_LIGHT
             }
             sight={sight}
+            scores={search.state?.result}
+            pins={pins}
             scale={scale}
             widthPx={size.width}
             heightPx={size.height}

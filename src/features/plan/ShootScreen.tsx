@@ -11,6 +11,7 @@ import { atMsOf, localMinuteOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
+import { SearchContext, useSearch } from '@/features/ground/use-search';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
@@ -59,6 +60,7 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const { update } = useShootActions();
   const plan = usePlan(shoot);
   const wide = useIsWide();
+  const search = useSearch();
   const { id, title } = shoot;
   const change = useCallback(
     (how: (current: Shoot) => Shoot) => void update(id, how),
@@ -67,8 +69,10 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const page = useMemo(() => ({ plan, update: change }), [plan, change]);
   return (
     <ShootContext.Provider value={page}>
-      <PageTitle title={title} />
-      {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+      <SearchContext.Provider value={search}>
+        <PageTitle title={title} />
+        {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+      </SearchContext.Provider>
     </ShootContext.Provider>
   );
 }

@@ -1,0 +1,66 @@
+import { expect, headline, openLarkmoor, positionHandle, readAnswer, settle, test } from './app';
+
+test('the ground is searched in the worker: places, reasons, and one can go and stand there', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const section = page.getByRole('region', { name: 'Where else to stand' });
+  await section.getByRole('button', { name: 'Search the ground' }).click();
+  const places = section.getByRole('list', { name: 'Best places' });
+  await expect(places.getByRole('listitem')).toHaveCount(3);
+  await expect(places.getByRole('listitem').first()).toContainText(/1\. \d+ of 100/);
+  await expect(places.getByRole('listitem').first()).toContainText(/Gives up most: /);
+  await expect(section.getByText(/Where you stand now: \d+ of 100/)).toBeVisible();
+  const best = /1\. (\d+) of 100/.exec(await places.innerText())?.[1];
+  const before = await positionHandle(page).boundingBox();
+
+  await section.getByRole('button', { name: 'Stand at place 1' }).click();
+  await expect(section.getByText(`Where you stand now: ${best} of 100.`)).toBeVisible();
+  const after = await positionHandle(page).boundingBox();
+  expect(after).not.toEqual(before);
+  await settle(page);
+  const answer = await readAnswer(page);
+  await page.reload();
+  await expect(headline(page)).toBeVisible();
+  expect(await readAnswer(page)).toEqual(answer);
+});
+
+test('another wish asks to search again; the search is taken off the plan', async ({ page }) => {
+  await openLarkmoor(page);
+  const section = page.getByRole('region', { name: 'Where else to stand' });
+  await section.getByRole('button', { name: 'Search the ground' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
+  await section
+    .getByRole('radiogroup', { name: 'Light wanted' })
+    .getByRole('radio', { name: 'Back' })
+    .click();
+  await expect(section.getByText(/search again for the new answer/)).toBeVisible();
+  await section.getByRole('button', { name: 'Search the ground' }).click();
+  await expect(section.getByText(/search again for the new answer/)).toBeHidden();
+  await section.getByRole('button', { name: 'Take the search off the plan' }).click();
+  await expect(section.getByRole('list', { name: 'Best places' })).toBeHidden();
+});
+
+test('a search can be stopped on its way, and the page answers meanwhile', async ({ page }) => {
+  // The worker's script is held back, so that the search is still on its way when it is stopped.
+  let letGo = () => undefined as void;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.context().route(/\/search-[0-9a-f]+\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await openLarkmoor(page);
+  const section = page.getByRole('region', { name: 'Where else to stand' });
+  await section.getByRole('button', { name: 'Search the ground' }).click();
+  await expect(section.getByRole('progressbar', { name: 'Searching the ground' })).toBeVisible();
+  await page.getByRole('radio', { name: 'Upright' }).click();
+  await expect(page.getByRole('radio', { name: 'Upright' })).toBeChecked();
+  await section.getByRole('button', { name: 'Stop searching' }).click();
+  await expect(section.getByRole('progressbar')).toBeHidden();
+  await expect(section.getByRole('button', { name: 'Search the ground' })).toBeVisible();
+  await expect(section.getByRole('list', { name: 'Best places' })).toBeHidden();
+  letGo();
+  await section.getByRole('button', { name: 'Search the ground' }).click();
+  await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
+});
