@@ -36,7 +36,6 @@ export function useRememberedScheme() {
     void AsyncStorage.getItem(SCHEME_KEY).then((kept) =>
       setColorScheme(kept === 'dark' || kept === 'light' ? kept : preferred()),
     );
-    // Once: later changes come from the person.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+    // Once, as the setter never changes: later changes come from the person.
+  }, [setColorScheme]);
 }

@@ -49,10 +49,18 @@ export function PlanPicture() {
     [site, features, obstacles],
   );
   const view = seen.ok ? seen.view : undefined;
+  const { result, request, running } = search.state ?? {};
+  const pins = useMemo(
+    () => (result && request && !running ? bestPlaces(result, request) : undefined),
+    [result, request, running],
+  );
   const fitted = useMemo(() => {
-    const extent = close && view ? closeExtent(view) : planExtent(ground, { marks, positions });
+    const extent =
+      close && view
+        ? closeExtent(view)
+        : [...planExtent(ground, { marks, positions }), ...(pins ?? [])];
     return planScale(extent, Math.max(1, size.width), Math.max(1, size.height));
-  }, [close, view, ground, marks, positions, size]);
+  }, [close, view, ground, marks, positions, pins, size]);
   const shownMarks = useMemo(
     () => withChosen(marks, chosenMark({ marks, choice })),
     [marks, choice],
@@ -62,11 +70,6 @@ export function PlanPicture() {
     [positions, choice],
   );
   const sight = useMemo(() => view && planSight(view), [view]);
-  const { result, request, running } = search.state ?? {};
-  const pins = useMemo(
-    () => (result && request && !running ? bestPlaces(result, request) : undefined),
-    [result, request, running],
-  );
   const scale = heldScale ?? fitted;
   const inks = useInks();
   const Icon = close ? ZoomOut : ZoomIn;
