@@ -8,7 +8,7 @@ import {
   skyViewOfFace,
   sunBlocked,
 } from '@/core';
-import { HOCKEY, HOCKEY_LINES } from '@/presets/hockey';
+import { HOCKEY, HOCKEY_LINES } from '@/presets/grounds/hockey';
 
 const WALL = {
   footprint: [

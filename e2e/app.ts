@@ -26,8 +26,18 @@ export interface Reading {
 
 const figure = (text: string, pattern: RegExp): number => Number(pattern.exec(text)?.[1]);
 
+/** Waits until what was just changed is drawn: the store tells its readers a turn later. */
+const drawn = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<void>((done) =>
+        setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(() => done())), 30),
+      ),
+  );
+
 /** Reads the headline and the facts under it. */
 export async function readAnswer(page: Page): Promise<Reading> {
+  await drawn(page);
   const label = (await headline(page).getAttribute('aria-label')) ?? '';
   const text = await page.getByRole('region', { name: 'Answer' }).innerText();
   return {

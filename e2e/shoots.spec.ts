@@ -30,6 +30,36 @@ test('a new shoot answers at once and is there after a reload', async ({ page })
   await expect(page.getByText('Friday 12 February 2027')).toBeVisible();
 });
 
+test('a ground of another kind: a hall under lamps, with its places and their reasons', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page.getByRole('button', { name: /^Ground/ }).click();
+  await page.getByRole('radio', { name: 'Basketball court, FIBA' }).click();
+  await expect(page.getByText(/FIBA Official Rules: 28 by 15 m.*3 places to stand/)).toBeVisible();
+  for (const [label, value] of Object.entries(FORM))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await expect(headline(page)).toBeVisible();
+  await expect(page.getByText('Lamplight')).toBeVisible();
+  await expect(page.getByText('Under a roof')).toBeVisible();
+  await expect(page.getByText(/Right-handed players open towards you/)).toBeVisible();
+  const near = await readAnswer(page);
+  await page
+    .getByRole('button', { name: /^Position Baseline/ })
+    .last()
+    .click();
+  await page.getByRole('radio', { name: 'Seats above the sideline' }).click();
+  await expect(page.getByText(/A long fast lens from above/)).toBeVisible();
+  expect((await readAnswer(page)).distanceM).toBeGreaterThan(near.distanceM + 5);
+
+  await page.getByRole('link', { name: 'Light' }).click();
+  await expect(page.getByRole('radio', { name: 'Overcast' })).toBeHidden();
+  await page.getByRole('radio', { name: 'Open sky' }).click();
+  await expect(page.getByRole('radio', { name: 'Overcast' })).toBeVisible();
+  expect((await readAnswer(page)).ev).toBeGreaterThan(near.ev + 2);
+});
+
 test('latitude 95, an end before the start and an empty title are refused in words', async ({
   page,
 }) => {

@@ -1,4 +1,4 @@
-import { newHockeyShoot, turnGround } from '@/records/new-shoot';
+import { newShoot, turnGround } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
 
 /**
@@ -8,9 +8,10 @@ import type { Shoot } from '@/records/shoot';
 const LOOKS_DEG = 250;
 const NOW = '2026-11-01T12:00:00Z';
 
-const base = newHockeyShoot(
+const base = newShoot(
   {
     title: 'Alder Reach, kingfisher hide',
+    template: 'blank',
     latitudeDeg: 52.41,
     longitudeDeg: -2.94,
     timeZone: 'Europe/London',
@@ -26,7 +27,7 @@ export const ALDER_REACH: Shoot = turnGround(
   {
     ...base,
     atLocal: '2027-05-08T06:40',
-    ground: { template: 'river-hide', bearingDeg: 0, surface: 'water' },
+    ground: { template: 'blank', bearingDeg: 0, surface: 'water' },
     obstacles: [
       {
         id: 'far-trees',
@@ -117,7 +118,7 @@ export const ALDER_REACH: Shoot = turnGround(
       },
     ],
     positions: [{ id: 'hide-window', name: 'Hide window', x: 0, y: 0, cameraHeightM: 1.1 }],
-    light: { sky: 'partly', lampLux: 0 },
+    light: { sky: 'partly', indoors: false, lampLux: 0 },
     kit: {
       bodyId: 'full-frame-24',
       lensId: '600-4',

@@ -1,4 +1,4 @@
-import { newHockeyShoot, turnGround } from '@/records/new-shoot';
+import { newShoot, turnGround } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
 
 /**
@@ -8,9 +8,10 @@ import type { Shoot } from '@/records/shoot';
 const BEARING_DEG = 12;
 const NOW = '2026-11-01T12:00:00Z';
 
-const upright = newHockeyShoot(
+const upright = newShoot(
   {
     title: 'Larkmoor, evening hockey',
+    template: 'field-hockey',
     latitudeDeg: 53.12,
     longitudeDeg: -1.87,
     timeZone: 'Europe/London',
@@ -63,7 +64,7 @@ export const LARKMOOR: Shoot = turnGround(
       mast('mast-se', 31, -40),
     ],
     marks: upright.marks.map((mark) => ({ ...mark, subjectId: 'field-player-swing' })),
-    light: { sky: 'clear', lampLux: 245, lampsFromLocal: '2027-04-16T20:00' },
+    light: { sky: 'clear', indoors: false, lampLux: 245, lampsFromLocal: '2027-04-16T20:00' },
   },
   BEARING_DEG,
 );

@@ -1,4 +1,4 @@
-import { newHockeyShoot, turnGround } from '@/records/new-shoot';
+import { newShoot, turnGround } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
 
 /**
@@ -11,9 +11,10 @@ const LANES = 6;
 const LANE_WIDTH_M = 9;
 const HALF_COURSE_M = 250;
 
-const base = newHockeyShoot(
+const base = newShoot(
   {
     title: 'Tern Water, sprint regatta',
+    template: 'blank',
     latitudeDeg: 51.63,
     longitudeDeg: -0.92,
     timeZone: 'Europe/London',
@@ -42,7 +43,7 @@ export const TERN_WATER: Shoot = turnGround(
   {
     ...base,
     atLocal: '2027-06-19T12:20',
-    ground: { template: 'sprint-course', bearingDeg: 0, surface: 'water' },
+    ground: { template: 'blank', bearingDeg: 0, surface: 'water' },
     features: [
       ...Array.from({ length: LANES + 1 }, (_, index) => laneLine(index)),
       {
@@ -79,7 +80,7 @@ export const TERN_WATER: Shoot = turnGround(
       { id: 'bank', name: 'Bank, before the finish', x: 44, y: 214, cameraHeightM: 1.5 },
       { id: 'bridge', name: 'Footbridge past the finish', x: 4, y: 290, cameraHeightM: 6 },
     ],
-    light: { sky: 'partly', lampLux: 0 },
+    light: { sky: 'partly', indoors: false, lampLux: 0 },
     kit: {
       bodyId: 'full-frame-24',
       lensId: '200-600-6.3',

@@ -56,7 +56,8 @@ const Names = memo(function Names({
   ];
   const legend = { left: 0, right: LEGEND_WIDTH_PX, top: 0, bottom: LEGEND_HEIGHT_PX };
   const scaleBar = { left: 0, right: LEGEND_WIDTH_PX, top: heightPx - 34, bottom: heightPx };
-  return placeLabels(wishes, widthPx, heightPx, [legend, scaleBar]).map((label, i) => (
+  const north = { left: widthPx - 40, right: widthPx, top: 8, bottom: 66 };
+  return placeLabels(wishes, widthPx, heightPx, [legend, scaleBar, north]).map((label, i) => (
     <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />
   ));
 });

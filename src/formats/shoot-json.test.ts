@@ -1,5 +1,5 @@
 import { DEMO_SHOOTS } from '@/demo';
-import type { Shoot } from '@/records/shoot';
+import { SHOOT_VERSION, type Shoot } from '@/records/shoot';
 import { LARGEST_FILE_BYTES, readShootFile, shootFileName, writeShootFile } from './shoot-json';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -30,7 +30,7 @@ test.each([
     /^shoot\.marks\[0\]\.x:/,
   ],
   ['an extra field', fileWith({ script: '<img src=x>' }), /script/],
-  ['a newer version', fileWith({ version: 2 }), /newer Bright Perch/],
+  ['a newer version', fileWith({ version: SHOOT_VERSION + 1 }), /newer Bright Perch/],
   ['a picture called .json', '\u0089PNG\r\n', /not JSON/],
   ['too much', ' '.repeat(LARGEST_FILE_BYTES + 1), /over 2 MB/],
   [

@@ -1,10 +1,13 @@
 import { fullCircle, turned } from '@/core';
 import { nanoid } from 'nanoid';
-import type { Shoot } from './shoot';
+import { groundById } from '@/presets/grounds';
+import { SHOOT_VERSION, type Shoot } from './shoot';
 
 /** What a person says to begin a shoot. */
 export interface ShootBrief {
   readonly title: string;
+  /** Id of a ground template. */
+  readonly template: string;
   readonly latitudeDeg: number;
   readonly longitudeDeg: number;
   readonly timeZone: string;
@@ -16,13 +19,23 @@ export interface ShootBrief {
 export const newId = (): string => nanoid(12);
 
 /**
- * A shoot on a hockey pitch that already answers: an attack in the circle running at goal, and a
- * place behind the back line, clear of the goal.
+ * A shoot on a template's ground that already answers: its marks, places to stand with their
+ * reasons, and a lens that suits the first of each.
+ * @throws RangeError for a template there is none of
  */
-export function newHockeyShoot(brief: ShootBrief, id: string, now: string): Shoot {
-  const bearingDeg = fullCircle(brief.bearingDeg);
-  return {
-    version: 1,
+export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
+  const template = groundById(brief.template);
+  const {
+    marks,
+    positions,
+    obstacles = [],
+    features = [],
+    indoorLux = 0,
+    lensId,
+    focalMm,
+  } = template;
+  const upright: Shoot = {
+    version: SHOOT_VERSION,
     id,
     title: brief.title,
     createdAt: now,
@@ -35,43 +48,22 @@ export function newHockeyShoot(brief: ShootBrief, id: string, now: string): Shoo
     startLocal: brief.startLocal,
     endLocal: brief.endLocal,
     atLocal: brief.startLocal,
-    ground: { template: 'field-hockey', bearingDeg, surface: 'grass' },
-    obstacles: [],
-    features: [],
-    marks: [
-      {
-        id: 'attack',
-        name: 'Attack in the circle',
-        ...turned({ x: 4, y: 36 }, bearingDeg),
-        headingDeg: fullCircle(bearingDeg - 20),
-        facingDeg: fullCircle(bearingDeg - 20),
-        subjectId: 'field-player',
-      },
-    ],
-    positions: [
-      {
-        id: 'back-line',
-        name: 'Behind the back line',
-        ...turned({ x: -16, y: 49 }, bearingDeg),
-        cameraHeightM: 1.2,
-      },
-    ],
-    light: { sky: 'clear', lampLux: 0 },
-    kit: {
-      bodyId: 'full-frame-24',
-      lensId: '70-200-2.8',
-      focalMm: 200,
-      converter: 1,
-      support: 'hand',
-    },
+    ground: { template: template.id, bearingDeg: 0, surface: template.surface },
+    obstacles: obstacles.map((entry) => ({ ...entry, footprint: [...entry.footprint] })),
+    features: features.map((entry) => ({ ...entry, line: [...entry.line] })),
+    marks: [...marks],
+    positions: [...positions],
+    light: { sky: 'clear', indoors: indoorLux > 0, lampLux: indoorLux },
+    kit: { bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand' },
     choice: {
-      markId: 'attack',
-      positionId: 'back-line',
+      markId: marks[0].id,
+      positionId: positions[0].id,
       orientation: 'level',
       school: 'balanced',
       liftStops: 1,
     },
   };
+  return turnGround(upright, brief.bearingDeg);
 }
 
 /** The same shoot with a new name and pace of its own. */

@@ -1,5 +1,8 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { DEMO_SHOOTS } from '@/demo';
-import { duplicateShoot, newHockeyShoot, turnGround } from './new-shoot';
+import { readShootFile } from '@/formats/shoot-json';
+import { duplicateShoot, newShoot, turnGround } from './new-shoot';
 import { parseRecord } from './parse';
 import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
 
@@ -67,11 +70,31 @@ test('a converter on a lens that takes none is refused', () => {
 
 test('an id may not stand twice', () => {
   const marks = [...larkmoor.marks, ...larkmoor.marks];
-  expect(reasonFor({ ...larkmoor, marks })).toBe('marks[1].id: must not stand twice');
+  const second = larkmoor.marks.length;
+  expect(reasonFor({ ...larkmoor, marks })).toBe(`marks[${second}].id: must not stand twice`);
 });
 
 test.each([[null], [[]], ['text'], [7]])('%p is no record', (raw) => {
   expect(reasonFor(raw)).toBe('not a record');
+});
+
+test('a file of version 1 is read: its bare river becomes a blank ground with all that stood on it', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v1.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record.version).toBe(SHOOT_VERSION);
+  expect(read.record.ground).toEqual({ ...old.ground, template: 'blank' });
+  expect(read.record.marks).toEqual(old.marks);
+  expect(read.record.positions).toEqual(old.positions);
+  expect(read.record.features).toEqual(old.features);
+});
+
+test('a hockey pitch of version 1 stays one', () => {
+  const { why: _why, ...position } = larkmoor.positions[0] as Shoot['positions'][number];
+  const old = { ...larkmoor, version: 1, positions: [position] };
+  const parsed = parseRecord(old, KIND);
+  expect(parsed).toMatchObject({ ok: true, record: { ground: larkmoor.ground } });
 });
 
 test('an older record is lifted step by step', () => {
@@ -111,6 +134,7 @@ test('turned all the way round, the ground is where it was', () => {
 test('a ground turned by 90° puts north to the east', () => {
   const brief = {
     title: 'T',
+    template: 'field-hockey',
     latitudeDeg: 0,
     longitudeDeg: 0,
     timeZone: 'UTC',
@@ -118,8 +142,8 @@ test('a ground turned by 90° puts north to the east', () => {
     startLocal: '2027-01-01T10:00',
     endLocal: '2027-01-01T11:00',
   };
-  const north = newHockeyShoot(brief, 'a', '2026-11-01T12:00:00Z');
-  const east = newHockeyShoot({ ...brief, bearingDeg: 90 }, 'b', '2026-11-01T12:00:00Z');
+  const north = newShoot(brief, 'a', '2026-11-01T12:00:00Z');
+  const east = newShoot({ ...brief, bearingDeg: 90 }, 'b', '2026-11-01T12:00:00Z');
   expect(north.positions[0]).toMatchObject({ x: -16, y: 49 });
   expect(east.positions[0]?.x).toBeCloseTo(49, 9);
   expect(east.positions[0]?.y).toBeCloseTo(16, 9);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DateTime } from 'luxon';
 import { BODIES } from '@/presets/bodies';
+import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { CONVERTERS, LENSES } from '@/presets/lenses';
 import { SUBJECTS } from '@/presets/subjects';
 
@@ -52,6 +53,8 @@ export const positionSchema = z.strictObject({
   name: text(60),
   ...point.shape,
   cameraHeightM: z.number().min(0.05).max(60),
+  /** Why one would stand there. */
+  why: text(300).optional(),
 });
 
 export const obstacleSchema = z.strictObject({
@@ -72,7 +75,7 @@ export const featureSchema = z.strictObject({
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
   z.array(entry).min(atLeast).max(400);
 
-export const SHOOT_VERSION = 1;
+export const SHOOT_VERSION = 2;
 
 export const shootSchema = z
   .strictObject({
@@ -87,7 +90,7 @@ export const shootSchema = z
     /** The minute being looked at. */
     atLocal: localMinute,
     ground: z.strictObject({
-      template: z.enum(['field-hockey', 'river-hide', 'sprint-course']),
+      template: presetId(GROUND_TEMPLATES),
       /** True bearing of the ground's long axis. */
       bearingDeg: bearing,
       surface: z.enum(['grass', 'snow', 'drySand', 'water', 'clayTrack', 'hallWood', 'ice']),
@@ -98,6 +101,8 @@ export const shootSchema = z
     positions: list(positionSchema, 1),
     light: z.strictObject({
       sky: z.enum(['clear', 'partly', 'overcast']),
+      /** Under a roof: no daylight. */
+      indoors: z.boolean(),
       lampLux: z.number().min(0).max(20_000),
       /** When the lamps come on; from the start when absent. */
       lampsFromLocal: localMinute.optional(),
@@ -145,7 +150,23 @@ export const shootSchema = z
 export type Shoot = z.infer<typeof shootSchema>;
 export type Mark = z.infer<typeof markSchema>;
 export type Position = z.infer<typeof positionSchema>;
-export type GroundTemplate = Shoot['ground']['template'];
 
-/** What lifts a record of version n to n + 1, at index n − 1. None yet: 1 is the first that shipped. */
-export const SHOOT_MIGRATIONS: readonly ((older: Record<string, unknown>) => unknown)[] = [];
+type Migration = (older: Record<string, unknown>) => unknown;
+
+/** Version 1 named two grounds that drew nothing; from 2 on those names draw a template's lines. */
+const NOTHING_DRAWN_IN_1 = ['river-hide', 'sprint-course'];
+
+const from1To2: Migration = (older) => {
+  const ground = older.ground as Record<string, unknown> | undefined;
+  const bare = NOTHING_DRAWN_IN_1.includes(String(ground?.template));
+  return {
+    ...older,
+    version: 2,
+    ...(ground && { ground: { ...ground, ...(bare && { template: 'blank' }) } }),
+    // Every shoot of version 1 lay under the open sky.
+    ...(typeof older.light === 'object' && { light: { ...older.light, indoors: false } }),
+  };
+};
+
+/** What lifts a record of version n to n + 1, at index n − 1. */
+export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2];

@@ -15,6 +15,8 @@ export interface LitScene {
   readonly target: Point3;
   /** Direction the upright surface looks: from the subject to the camera. */
   readonly faceAzimuthDeg: number;
+  /** Under a roof no daylight counts, only lamps. */
+  readonly indoors?: boolean;
   /** Lamp light on that surface, and from when it burns. */
   readonly lampLux: number;
   readonly lampsFromMs?: number;
@@ -31,6 +33,7 @@ export interface SubjectLight {
   readonly daylight: Daylight;
   /** Whether the sun's centre is up and nothing stands in its way. */
   readonly sunlit: boolean;
+  readonly indoors: boolean;
   readonly skyView: number;
   readonly daylightLux: number;
   readonly lampLux: number;
@@ -40,23 +43,29 @@ export interface SubjectLight {
 /** How far overcast light strays either side in stops: EV 11.5 to 13 in practice, no source. */
 const OVERCAST_SPREAD_STOPS = 0.75;
 
+/** A roof leaves what the darkest night does, so that a hall without lamps has an EV too. */
+export const MIDNIGHT_DEG = -90;
+
 const lampsAt = ({ lampLux, lampsFromMs }: LitScene, timeMs: number): number =>
   lampsFromMs === undefined || timeMs >= lampsFromMs ? lampLux : 0;
 
 /**
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
- * part of the sky the face sees between obstacles, light off the ground, and lamps. The range is
+ * part of the sky the face sees between obstacles, light off the ground, and lamps; under a roof
+ * lamps alone. The range is
  * sun in and out under broken cloud, a spread of practice under overcast, none under a clear sky.
  * @throws RangeError as the functions it stands on
  */
 export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
   const skyView = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
-  const sunlit = sun.altitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
+  const { indoors = false } = scene;
+  const sunAltitudeDeg = indoors ? MIDNIGHT_DEG : sun.altitudeDeg;
+  const sunlit = sunAltitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
   const lampLux = lampsAt(scene, Number(time));
   const luxUnder = (sky: Sky, directVisible: boolean) =>
     illuminanceOnFace({
-      daylight: daylight({ sunAltitudeDeg: sun.altitudeDeg, sky }),
+      daylight: daylight({ sunAltitudeDeg, sky }),
       sun,
       faceAzimuthDeg: scene.faceAzimuthDeg,
       skyView,
@@ -68,8 +77,9 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const expected = evUnder(daylightLux);
   return {
     sun,
-    daylight: daylight({ sunAltitudeDeg: sun.altitudeDeg, sky: scene.sky }),
+    daylight: daylight({ sunAltitudeDeg, sky: scene.sky }),
     sunlit: sunlit && scene.sky !== 'overcast',
+    indoors,
     skyView,
     daylightLux,
     lampLux,

@@ -1,6 +1,7 @@
 import { above, atLeast, finite, nonEmpty } from '../check';
 import { toDegrees } from '../quantity/angles';
 import { daylight, type Daylight } from '../light/daylight';
+import { MIDNIGHT_DEG } from '../light/subject';
 import { DEFAULT_GRADE } from '../motion/freeze';
 import { shakeLimit } from '../motion/shake';
 import { backgroundBlur } from '../optics/blur';
@@ -108,13 +109,14 @@ export function prepareMark(
 function momentAt(site: ScoredSite, target: Point3, timeMs: number): Moment {
   const sun = sunPosition({ time: timeMs, ...site.place });
   const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
+  const sunAltitudeDeg = site.indoors ? MIDNIGHT_DEG : sun.altitudeDeg;
   return {
     sunX: toward.x,
     sunY: toward.y,
     sunZ: toward.z,
-    daylight: daylight({ sunAltitudeDeg: sun.altitudeDeg, sky: site.sky }),
+    daylight: daylight({ sunAltitudeDeg, sky: site.sky }),
     lampLux: site.lampsFromMs === undefined || timeMs >= site.lampsFromMs ? site.lampLux : 0,
-    sunlit: sun.altitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
+    sunlit: sunAltitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
   };
 }
 

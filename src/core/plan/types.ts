@@ -55,6 +55,7 @@ export interface ScoredShot {
 export interface ScoredSite {
   readonly place: Place;
   readonly sky: Sky;
+  readonly indoors?: boolean;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];
   readonly limits: readonly Limit[];

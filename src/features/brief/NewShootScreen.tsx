@@ -5,19 +5,20 @@ import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { DateTime } from 'luxon';
 import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
 import { IconButton } from '@/ui/Button';
-import { Heading, Text } from '@/ui/Text';
+import { Heading } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { briefOf, type BriefForm } from './brief-form';
 import { BriefFields } from './BriefFields';
 
 const emptyForm = (): BriefForm => ({
+  template: 'field-hockey',
   title: '',
   latitude: '',
   longitude: '',
   bearing: '0',
   date: DateTime.now().plus({ days: 1 }).toISODate(),
-  start: '18:00',
-  end: '20:00',
+  start: '14:00',
+  end: '16:00',
 });
 
 /** A new shoot: a place and its hours; the ground comes from its template. */
@@ -42,17 +43,9 @@ export function NewShootScreen() {
         role="main"
         contentContainerClassName="mx-auto w-full max-w-[560px] gap-3 p-4 pb-10"
       >
-        <View className="border-b border-line pb-2">
-          <Text kind="label" ink="quiet">
-            Ground
-          </Text>
-          <Text kind="strong">Field hockey pitch, 91.40 × 55.00 m</Text>
-          <Text kind="small" ink="quiet">
-            With an attack in the circle and a place behind the back line to start from.
-          </Text>
-        </View>
         <BriefFields
           initial={emptyForm()}
+          groundIsOpen
           saveLabel="Make the shoot"
           onSave={(form) => router.replace(`/shoot/${create(briefOf(form)).id}/ground`)}
         />

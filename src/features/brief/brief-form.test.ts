@@ -10,6 +10,7 @@ import {
 } from './brief-form';
 
 const good: BriefForm = {
+  template: 'field-hockey',
   title: 'Cup final',
   latitude: '53.12',
   longitude: '-1,87',
@@ -30,6 +31,7 @@ test('a form as people write it is taken', () => {
   expect(problems({})).toEqual([]);
   expect(briefOf(good)).toEqual({
     title: 'Cup final',
+    template: 'field-hockey',
     latitudeDeg: 53.12,
     longitudeDeg: -1.87,
     timeZone: 'Europe/London',

@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
 import tzLookup from '@photostructure/tz-lookup';
 import { z } from 'zod';
+import { GROUND_TEMPLATES } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import type { ShootBrief } from '@/records/new-shoot';
 
@@ -19,6 +20,9 @@ const numberBetween = (low: number, high: number, what: string) =>
 /** What the form holds: text as typed. */
 export const briefFormSchema = z
   .object({
+    template: z
+      .string()
+      .refine((id) => GROUND_TEMPLATES.some((entry) => entry.id === id), 'choose a ground'),
     title: z
       .string()
       .trim()
@@ -75,6 +79,7 @@ export function briefOf(form: BriefForm): ShootBrief {
   const longitudeDeg = numberWritten(form.longitude);
   return {
     title: form.title.trim(),
+    template: form.template,
     latitudeDeg,
     longitudeDeg,
     timeZone: zoneAt(latitudeDeg, longitudeDeg),
@@ -86,6 +91,7 @@ export function briefOf(form: BriefForm): ShootBrief {
 
 export function formOf(shoot: Shoot): BriefForm {
   return {
+    template: shoot.ground.template,
     title: shoot.title,
     latitude: String(shoot.place.latitudeDeg),
     longitude: String(shoot.place.longitudeDeg),

@@ -48,6 +48,11 @@ export function GroundStep() {
         orientation={choice.orientation}
         update={update}
       />
+      {position.why ? (
+        <Text kind="small" ink="quiet">
+          {position.why}
+        </Text>
+      ) : null}
       <MarkControls marks={marks} mark={chosenMark(setup)} update={update} />
       {seen.ok ? (
         <View>

@@ -1,7 +1,7 @@
 import { insidePolygon, searchPositions } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
 import { viewOf, type View } from '@/features/plan/view';
-import { fieldOfPlay } from '@/presets/ground-templates';
+import { fieldOfPlay } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { bestPlaces, FIRST_WISH, sameQuestion, scoreAt, searchRequestOf, weakest } from './search';

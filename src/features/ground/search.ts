@@ -14,7 +14,7 @@ import {
 } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
 import type { Setup, View } from '@/features/plan/view';
-import { fieldOfPlay } from '@/presets/ground-templates';
+import { fieldOfPlay } from '@/presets/grounds';
 
 /** What the picture should be: the rest of the wish is the shoot's own. */
 export interface Wish {
@@ -59,10 +59,11 @@ function kitOf(
 function siteOf(setup: Setup, view: View): ScoredSite {
   const { ground, obstacles } = setup;
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
-  const { place, sky, groundReflectance, lampLux, lampsFromMs } = view.scene;
+  const { place, sky, indoors = false, groundReflectance, lampLux, lampsFromMs } = view.scene;
   return {
     place,
     sky,
+    indoors,
     groundReflectance,
     obstacles,
     lampLux,

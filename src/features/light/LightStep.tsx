@@ -18,6 +18,11 @@ const SKIES: readonly { readonly value: Sky; readonly label: string }[] = [
   { value: 'overcast', label: 'Overcast' },
 ];
 
+const ROOFS = [
+  { value: 'sky', label: 'Open sky' },
+  { value: 'roof', label: 'A roof' },
+] as const;
+
 const LAMP_OPTIONS = LAMPS.map((lamp) => ({ value: lamp.id, label: lampLabel(lamp) }));
 
 type Light = Shoot['light'];
@@ -101,11 +106,19 @@ const LightControls = memo(function LightControls({
         The light
       </Heading>
       <Choice
-        label="Sky"
-        value={light.sky}
-        options={SKIES}
-        onChange={(sky) => changeLight(() => ({ sky }))}
+        label="Over the ground"
+        value={light.indoors ? 'roof' : 'sky'}
+        options={ROOFS}
+        onChange={(over) => changeLight(() => ({ indoors: over === 'roof' }))}
       />
+      {light.indoors ? null : (
+        <Choice
+          label="Sky"
+          value={light.sky}
+          options={SKIES}
+          onChange={(sky) => changeLight(() => ({ sky }))}
+        />
+      )}
       <Picker
         label="Lamps"
         value={lampLevel?.id ?? 'own'}

@@ -3,7 +3,7 @@ import { View as Box } from 'react-native';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { nearestMark, type Settings } from '@/core';
 import { LitBall } from '@/figures/LitBall';
-import { onFieldOfPlay } from '@/presets/ground-templates';
+import { onFieldOfPlay } from '@/presets/grounds';
 import { Exposure } from '@/ui/Exposure';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';

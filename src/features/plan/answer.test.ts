@@ -2,7 +2,7 @@ import { DEMO_SHOOTS } from '@/demo';
 import { lightSeries } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
-import { answerAt } from './answer';
+import { answerAt, type Answer } from './answer';
 import { planLight, planSight } from './drawing';
 import { eventsWithin, outlookOf } from './use-plan';
 import { viewOf, type View } from './view';
@@ -82,6 +82,26 @@ test('the stand shades the south half of the pitch, and the plan draws it', () =
   expect(drawn.shadows).toHaveLength(1);
   expect(Math.max(...(drawn.shadows[0] ?? []).map(({ x }) => x))).toBeGreaterThan(0);
   expect(planLight({ sky: 'overcast', obstacles }, light).shadows).toEqual([]);
+});
+
+test('under a roof the day makes no difference, only lamps do', () => {
+  const hall = { ...larkmoor, light: { sky: 'clear' as const, indoors: true, lampLux: 300 } };
+  const [day, night] = ['18:45', '20:40'].map((clock) => answer(hall, clock));
+  expect(day?.light.ev.expected).toBeCloseTo(night?.light.ev.expected ?? NaN, 6);
+  // 300 lx on the face is EV 6.91 (E = 2.5·2^EV).
+  expect(day?.light.ev.expected).toBeCloseTo(6.91, 2);
+  expect(lightInWords(day as Answer)).toBe('Lamplight');
+  expect(
+    planLight({ sky: 'clear', obstacles: larkmoor.obstacles }, (day as Answer).light),
+  ).toMatchObject({
+    sunStrength: 0,
+    shadows: [],
+    label: 'Under a roof',
+  });
+  const dark = answer({ ...hall, light: { ...hall.light, lampLux: 0 } }, '18:45');
+  expect(lightInWords(dark)).toBe('Dark: no lamps');
+  expect(dark.exposure.works).toBe(false);
+  expect(shutterReason(seen(hall), dark)).toBe('At 30 s all that moves is a streak.');
 });
 
 test('the sight says distance and true bearing', () => {

@@ -50,6 +50,7 @@ export function answerAt(view: View, choice: Shoot['choice'], timeMs: number): A
     light,
     sunAngle,
     sunNearFrame:
+      !light.indoors &&
       light.sun.apparentAltitudeDeg > -0.3 &&
       180 - sunAngle.phaseDeg < diagonalDeg / 2 + SUN_WARNING_DEG,
     exposure: solveExposure({ ...exposureDemands(view, choice), ev: light.ev }),

@@ -7,7 +7,7 @@ import {
   type SubjectLight,
 } from '@/core';
 import type { PlanGround, PlanLight, PlanSight } from '@/figures/plan-types';
-import { groundLines } from '@/presets/ground-templates';
+import { groundLines } from '@/presets/grounds';
 import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
 import { bearingInWords, metres, sunInWords } from './words';
@@ -66,14 +66,14 @@ export function planLight(
   light: SubjectLight,
 ): PlanLight {
   const { sun } = light;
-  const sunStrength = sun.altitudeDeg > 0 ? SUN_STRENGTH[sky] : 0;
+  const sunStrength = sun.altitudeDeg > 0 && !light.indoors ? SUN_STRENGTH[sky] : 0;
   return {
     sunAzimuthDeg: sun.azimuthDeg,
     sunAltitudeDeg: sun.altitudeDeg,
     sunStrength,
     shadows: sunStrength > 0 ? obstacles.flatMap((obstacle) => shadowOnGround(obstacle, sun)) : [],
     lampsOn: light.lampLux > 0,
-    label: sunInWords(sun),
+    label: light.indoors ? 'Under a roof' : sunInWords(sun),
   };
 }
 

@@ -167,6 +167,7 @@ export function viewOf(shoot: Setup): ViewResult {
       scene: {
         place: shoot.place,
         sky: shoot.light.sky,
+        indoors: shoot.light.indoors,
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
         obstacles: shoot.obstacles,
         target: point3(mark.x, mark.y, subject.heightM * LIT_AT_HEIGHT),

@@ -1,4 +1,5 @@
 import {
+  DELIVERED_LONG_SIDE_PX,
   formatShutter,
   nearestMark,
   type ExposurePlan,
@@ -85,13 +86,19 @@ const GRADE_WORDS: Readonly<Record<Grade, string>> = {
 };
 export const gradeInWords = (grade: Grade): string => GRADE_WORDS[grade];
 
+/** Wider than this share of the picture, a streak's length says nothing more. */
+const ALL_STREAK_SHARE = 0.25;
+
 /** "Head rules: 3.1 px at 1/1250; the foot moves 4.0 px." */
 export function shutterReason(view: View, answer: Answer): string {
   const { smear = [], settings } = answer.exposure;
   const shutter = formatShutter(settings.shutterS);
   const ruling = smear.find(({ part }) => part === view.demand.ruledBy);
-  const px = ({ deliveredPx }: PartSmear) => `${deliveredPx.toFixed(1)} px`;
   const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
+  const px = ({ deliveredPx }: PartSmear) => `${deliveredPx.toFixed(1)} px`;
+  if (most && most.deliveredPx > ALL_STREAK_SHARE * DELIVERED_LONG_SIDE_PX) {
+    return `At ${shutter} all that moves is a streak.`;
+  }
   if (!ruling) {
     const next = most ? `; the ${most.part} moves ${px(most)}` : '';
     return `Your own hands rule: steady to ${formatShutter(view.shakeS)}${next}.`;
@@ -106,6 +113,7 @@ export function shutterReason(view: View, answer: Answer): string {
 /** Front, side or back light, or none to speak of. */
 export function lightInWords({ light, sunAngle }: Answer): string {
   if (light.lampLux > light.daylightLux) return 'Lamplight';
+  if (light.indoors) return 'Dark: no lamps';
   if (light.sun.altitudeDeg <= 0) return 'Twilight';
   if (!light.sunlit) return light.daylight.directNormalLux > 0 ? 'In shade' : 'Overcast';
   const { phaseDeg, side } = sunAngle;

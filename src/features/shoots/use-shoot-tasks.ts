@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { readShootFile, shootFileName, writeShootFile } from '@/formats/shoot-json';
-import { duplicateShoot, newHockeyShoot, newId, type ShootBrief } from '@/records/new-shoot';
+import { duplicateShoot, newId, newShoot, type ShootBrief } from '@/records/new-shoot';
 import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { downloadText } from '@/ui/files';
@@ -15,7 +15,7 @@ export function useShootTasks() {
   return useMemo(
     () => ({
       create: (brief: ShootBrief): Shoot => {
-        const shoot = newHockeyShoot(brief, newId(), now());
+        const shoot = newShoot(brief, newId(), now());
         add(shoot);
         return shoot;
       },

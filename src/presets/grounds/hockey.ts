@@ -1,4 +1,5 @@
 import type { Point2 } from '@/core';
+import type { GroundLine } from './types';
 
 /**
  * Field hockey pitch in its own axes: origin at the centre spot, y along the pitch, x to the right
@@ -17,12 +18,6 @@ export const HOCKEY = {
   /** From the goal line to the middle of the spot. */
   penaltySpotM: 6.475,
 } as const;
-
-export interface GroundLine {
-  readonly name: string;
-  readonly points: readonly Point2[];
-  readonly weight: 'boundary' | 'marking' | 'broken';
-}
 
 const ARC_STEP_DEG = 5;
 

@@ -1,0 +1,364 @@
+import { HOCKEY_BOUNDARY, HOCKEY_LINES } from './hockey';
+import {
+  across,
+  arc,
+  at,
+  bothEnds,
+  circle,
+  closed,
+  line,
+  rectangle,
+  spot,
+  YARD_M,
+  FOOT_M,
+} from './shapes';
+import type { GroundTemplate } from './types';
+
+/** Fields of grass. Figures of the rule books quoted from memory. */
+
+const FIELD_LENS = { lensId: '70-200-2.8', focalMm: 200 } as const;
+
+export const FIELD_HOCKEY: GroundTemplate = {
+  id: 'field-hockey',
+  name: 'Field hockey pitch',
+  source: 'FIH Rules of Hockey: 91.40 by 55.00 m, circles 14.63 m',
+  surface: 'grass',
+  lines: HOCKEY_LINES,
+  fieldOfPlay: HOCKEY_BOUNDARY,
+  marks: [
+    {
+      id: 'attack',
+      name: 'Attack in the circle',
+      ...at(4, 36),
+      headingDeg: 340,
+      facingDeg: 340,
+      subjectId: 'field-player',
+    },
+    {
+      id: 'midfield',
+      name: 'Midfield, running up',
+      ...at(-8, 8),
+      headingDeg: 10,
+      facingDeg: 10,
+      subjectId: 'field-player',
+    },
+  ],
+  positions: [
+    {
+      id: 'back-line',
+      name: 'Behind the back line',
+      ...at(-16, 49),
+      cameraHeightM: 1.2,
+      why: 'Attackers come at you, and the goal stays in the frame; clear of the goal itself.',
+    },
+    {
+      id: 'sideline',
+      name: 'Sideline, level with the 23 m line',
+      ...at(-31, 26),
+      cameraHeightM: 1.2,
+      why: 'Ahead of the play, looking back at it: runners face you.',
+    },
+  ],
+  cautions: ['fieldSport', 'sun'],
+  ...FIELD_LENS,
+};
+
+const PITCH = { lengthM: 105, widthM: 68 } as const;
+const PENALTY_DEPTH_M = 16.5;
+const GOAL_M = 7.32;
+
+const associationEnd = bothEnds([
+  line('penalty area', [
+    at(-(GOAL_M / 2 + PENALTY_DEPTH_M), 52.5),
+    at(-(GOAL_M / 2 + PENALTY_DEPTH_M), 52.5 - PENALTY_DEPTH_M),
+    at(GOAL_M / 2 + PENALTY_DEPTH_M, 52.5 - PENALTY_DEPTH_M),
+    at(GOAL_M / 2 + PENALTY_DEPTH_M, 52.5),
+  ]),
+  line('goal area', [
+    at(-(GOAL_M / 2 + 5.5), 52.5),
+    at(-(GOAL_M / 2 + 5.5), 47),
+    at(GOAL_M / 2 + 5.5, 47),
+    at(GOAL_M / 2 + 5.5, 52.5),
+  ]),
+  spot('penalty mark', at(0, 41.5)),
+  // The part of the 9.15 m circle about the mark that lies outside the penalty area.
+  line('penalty arc', arc(at(0, 41.5), 9.15, 126.87, 233.13)),
+  line('goal', [
+    at(-GOAL_M / 2, 52.5),
+    at(-GOAL_M / 2, 54.5),
+    at(GOAL_M / 2, 54.5),
+    at(GOAL_M / 2, 52.5),
+  ]),
+  line('corner arc', arc(at(-34, 52.5), 1, 90, 180)),
+  line('corner arc', arc(at(34, 52.5), 1, 180, 270)),
+]);
+
+export const ASSOCIATION: GroundTemplate = {
+  id: 'association-pitch',
+  name: 'Association football pitch',
+  source: 'IFAB Laws of the Game, Law 1: 105 by 68 m (100–110 by 64–75 allowed)',
+  surface: 'grass',
+  lines: [
+    line('boundary', closed(rectangle(-34, -52.5, 34, 52.5)), 'boundary'),
+    line('halfway line', across(0, PITCH.widthM)),
+    line('centre circle', circle(at(0, 0), 9.15)),
+    ...associationEnd,
+  ],
+  fieldOfPlay: rectangle(-34, -52.5, 34, 52.5),
+  marks: [
+    {
+      id: 'box',
+      name: 'Attack in the penalty area',
+      ...at(-5, 42),
+      headingDeg: 10,
+      facingDeg: 10,
+      subjectId: 'field-player',
+    },
+    {
+      id: 'wing',
+      name: 'Winger on the line',
+      ...at(29, 25),
+      headingDeg: 0,
+      facingDeg: 0,
+      subjectId: 'field-player',
+    },
+  ],
+  positions: [
+    {
+      id: 'goal-line',
+      name: 'Behind the goal line, left of the goal',
+      ...at(-14, 56.5),
+      cameraHeightM: 0.9,
+      why: 'Attackers come at you and celebrate towards the corner; low sets them against the sky.',
+    },
+    {
+      id: 'corner',
+      name: 'By the corner flag',
+      ...at(36, 54.5),
+      cameraHeightM: 1.2,
+      why: 'The winger runs at you and crosses past you.',
+    },
+  ],
+  cautions: ['fieldSport', 'sun'],
+  ...FIELD_LENS,
+};
+
+export const RUGBY: GroundTemplate = {
+  id: 'rugby-field',
+  name: 'Rugby field',
+  source: 'World Rugby Law 1: field of play 100 by 70 m, in-goal 10 m (6–22 allowed)',
+  surface: 'grass',
+  lines: [
+    line('playing area', closed(rectangle(-35, -60, 35, 60)), 'boundary'),
+    line('halfway line', across(0, 70)),
+    ...bothEnds([
+      line('goal line', across(50, 70), 'boundary'),
+      line('22 m line', across(28, 70)),
+      line('10 m line', across(10, 70), 'broken'),
+      line('5 m line', across(45, 70), 'broken'),
+      line('goal posts', [at(-2.8, 50), at(2.8, 50)], 'boundary'),
+      line('5 m from touch', [at(-30, 0), at(-30, 50)], 'broken'),
+      line('5 m from touch', [at(30, 0), at(30, 50)], 'broken'),
+      line('15 m from touch', [at(-20, 0), at(-20, 50)], 'broken'),
+      line('15 m from touch', [at(20, 0), at(20, 50)], 'broken'),
+    ]),
+  ],
+  fieldOfPlay: rectangle(-35, -60, 35, 60),
+  marks: [
+    {
+      id: 'try-line',
+      name: 'Run for the line',
+      ...at(-18, 44),
+      headingDeg: 0,
+      facingDeg: 0,
+      subjectId: 'field-player',
+    },
+    {
+      id: 'line-out',
+      name: 'Line-out',
+      ...at(-28, 20),
+      headingDeg: 90,
+      facingDeg: 90,
+      subjectId: 'court-jump',
+    },
+  ],
+  positions: [
+    {
+      id: 'in-goal',
+      name: 'Behind the dead-ball line',
+      ...at(-20, 62),
+      cameraHeightM: 1,
+      why: 'Tries are scored towards you.',
+    },
+    {
+      id: 'touch',
+      name: 'Touchline, ahead of play',
+      ...at(-38, 38),
+      cameraHeightM: 1.2,
+      why: 'Downfield of the ball, looking back: the carrier faces you.',
+    },
+  ],
+  cautions: ['fieldSport', 'sun'],
+  ...FIELD_LENS,
+};
+
+const CREASE_M = 9 * FOOT_M;
+
+export const LACROSSE: GroundTemplate = {
+  id: 'lacrosse-field',
+  name: 'Lacrosse field',
+  source: 'World Lacrosse and NCAA men’s field: 110 by 60 yards, goals 80 yards apart',
+  surface: 'grass',
+  lines: [
+    line(
+      'boundary',
+      closed(rectangle(-30 * YARD_M, -55 * YARD_M, 30 * YARD_M, 55 * YARD_M)),
+      'boundary',
+    ),
+    line('midfield line', across(0, 60 * YARD_M)),
+    ...bothEnds([
+      line('restraining line', across(20 * YARD_M, 60 * YARD_M)),
+      line('goal line', [at(-3 * FOOT_M, 40 * YARD_M), at(3 * FOOT_M, 40 * YARD_M)], 'boundary'),
+      line('crease', circle(at(0, 40 * YARD_M), CREASE_M)),
+    ]),
+  ],
+  fieldOfPlay: rectangle(-30 * YARD_M, -55 * YARD_M, 30 * YARD_M, 55 * YARD_M),
+  marks: [
+    {
+      id: 'shot',
+      name: 'Shot on the crease',
+      ...at(-3, 28),
+      headingDeg: 10,
+      facingDeg: 10,
+      subjectId: 'field-player-swing',
+    },
+  ],
+  positions: [
+    {
+      id: 'end-line',
+      name: 'Behind the end line',
+      ...at(-14, 53),
+      cameraHeightM: 1.2,
+      why: 'Shooters face you over the goal; well off its line, since the ball comes fast.',
+    },
+  ],
+  cautions: ['fieldSport', 'sun'],
+  ...FIELD_LENS,
+};
+
+interface GridironRules {
+  readonly id: string;
+  readonly name: string;
+  readonly source: string;
+  /** From the sideline to the hash marks, and from the sideline to the limit line. */
+  readonly hashFt: number;
+  readonly limitFt: number;
+  readonly goalFt: number;
+}
+
+function gridiron({ id, name, source, hashFt, limitFt, goalFt }: GridironRules): GroundTemplate {
+  const halfWidth = 80 * FOOT_M;
+  const halfLength = 60 * YARD_M;
+  const hashX = halfWidth - hashFt * FOOT_M;
+  const limit = limitFt * FOOT_M;
+  const yards = Array.from({ length: 21 }, (_, i) => (i - 10) * 5 * YARD_M);
+  return {
+    id,
+    name,
+    source,
+    surface: 'grass',
+    lines: [
+      line(
+        'boundary',
+        closed(rectangle(-halfWidth, -halfLength, halfWidth, halfLength)),
+        'boundary',
+      ),
+      line(
+        'limit line',
+        closed(
+          rectangle(-halfWidth - limit, -halfLength - limit, halfWidth + limit, halfLength + limit),
+        ),
+        'broken',
+      ),
+      ...yards.map((y) =>
+        line(
+          Math.abs(Math.abs(y) - 50 * YARD_M) < 0.01 ? 'goal line' : 'yard line',
+          across(y, 2 * halfWidth),
+          Math.abs(Math.abs(y) - 50 * YARD_M) < 0.01 ? 'boundary' : 'marking',
+        ),
+      ),
+      ...[-hashX, hashX].map((x) =>
+        line('hash marks', [at(x, -50 * YARD_M), at(x, 50 * YARD_M)], 'broken'),
+      ),
+      ...bothEnds([
+        line(
+          'goal posts',
+          [at((-goalFt * FOOT_M) / 2, halfLength), at((goalFt * FOOT_M) / 2, halfLength)],
+          'boundary',
+        ),
+      ]),
+    ],
+    fieldOfPlay: rectangle(
+      -halfWidth - limit,
+      -halfLength - limit,
+      halfWidth + limit,
+      halfLength + limit,
+    ),
+    marks: [
+      {
+        id: 'runner',
+        name: 'Runner coming down the field',
+        ...at(12, 15),
+        headingDeg: 5,
+        facingDeg: 5,
+        subjectId: 'field-player',
+      },
+      {
+        id: 'catch',
+        name: 'Catch in the end zone',
+        ...at(-12, 50),
+        headingDeg: 20,
+        facingDeg: 200,
+        subjectId: 'court-jump',
+      },
+    ],
+    positions: [
+      {
+        id: 'ahead',
+        name: 'Behind the limit line, ahead of play',
+        ...at(halfWidth + limit + 1, 36),
+        cameraHeightM: 0.9,
+        why: 'Kneel ahead of the play and look back: they run at you. Long yardage to go: further down.',
+      },
+      {
+        id: 'end-zone',
+        name: 'Behind the end line',
+        ...at(-8, halfLength + limit + 1),
+        cameraHeightM: 0.9,
+        why: 'Near a score, catches and dives come towards you.',
+      },
+    ],
+    cautions: ['fieldSport', 'sun'],
+    lensId: '300-2.8',
+    focalMm: 300,
+  };
+}
+
+export const GRIDIRON_NFHS = gridiron({
+  id: 'gridiron-nfhs',
+  name: 'Gridiron field, high school',
+  source: 'NFHS: 120 by 53⅓ yards with end zones, hash marks 53 ft 4 in from the sides',
+  hashFt: 53 + 4 / 12,
+  limitFt: 6,
+  goalFt: 23 + 4 / 12,
+});
+
+export const GRIDIRON_NCAA = gridiron({
+  id: 'gridiron-ncaa',
+  name: 'Gridiron field, college',
+  source:
+    'NCAA: 120 by 53⅓ yards with end zones, hash marks 60 ft from the sides, limit line 12 ft',
+  hashFt: 60,
+  limitFt: 12,
+  goalFt: 18.5,
+});

@@ -1,0 +1,74 @@
+import { insidePolygon, turned, type Point2 } from '@/core';
+import { BASKETBALL, BEACH_VOLLEYBALL, ICE_RINK, TENNIS, VOLLEYBALL } from './courts';
+import { DIAMONDS } from './diamonds';
+import { ASSOCIATION, FIELD_HOCKEY, GRIDIRON_NCAA, GRIDIRON_NFHS, LACROSSE, RUGBY } from './fields';
+import {
+  BLANK,
+  BUTTERFLY_MEADOW,
+  CLIMBING_WALL,
+  FEEDER_GARDEN,
+  FOREST_CLEARING,
+  ROAD_BEND,
+  SINGING_HEDGE,
+  SKATE_SPOT,
+  SKI_SLOPE,
+} from './outdoors';
+import { ATHLETICS_TRACK } from './track';
+import type { GroundLine, GroundTemplate } from './types';
+import { POOLS, RIVER_HIDE, SPRINT_COURSE } from './water';
+
+export type { GroundLine, GroundTemplate } from './types';
+
+/** Every ground one can begin with: fields, diamonds, courts, track and water, then the wild ones. */
+export const GROUND_TEMPLATES: readonly GroundTemplate[] = [
+  FIELD_HOCKEY,
+  ASSOCIATION,
+  RUGBY,
+  LACROSSE,
+  GRIDIRON_NFHS,
+  GRIDIRON_NCAA,
+  ...DIAMONDS,
+  ...BASKETBALL,
+  VOLLEYBALL,
+  BEACH_VOLLEYBALL,
+  TENNIS,
+  ICE_RINK,
+  ATHLETICS_TRACK,
+  ...POOLS,
+  SPRINT_COURSE,
+  ROAD_BEND,
+  SKI_SLOPE,
+  CLIMBING_WALL,
+  SKATE_SPOT,
+  FEEDER_GARDEN,
+  RIVER_HIDE,
+  SINGING_HEDGE,
+  BUTTERFLY_MEADOW,
+  FOREST_CLEARING,
+  BLANK,
+];
+
+/** @throws RangeError for an id there is none of */
+export function groundById(id: string): GroundTemplate {
+  const found = GROUND_TEMPLATES.find((template) => template.id === id);
+  if (found) return found;
+  const known = GROUND_TEMPLATES.map((template) => template.id).join(', ');
+  throw new RangeError(`template ${id}: must be one of ${known}`);
+}
+
+/** A template's lines turned to the ground's true bearing, metres east and north. */
+export const groundLines = (id: string, bearingDeg: number): readonly GroundLine[] =>
+  groundById(id).lines.map((line) => ({
+    ...line,
+    points: line.points.map((point) => turned(point, bearingDeg)),
+  }));
+
+/** The field of play, where photographers may not stand, in metres east and north. */
+export const fieldOfPlay = (id: string, bearingDeg: number): readonly Point2[] | undefined =>
+  groundById(id).fieldOfPlay?.map((point) => turned(point, bearingDeg));
+
+/** Whether a point lies on the field of play. */
+export function onFieldOfPlay(id: string, bearingDeg: number, point: Point2): boolean {
+  const play = fieldOfPlay(id, bearingDeg);
+  return play !== undefined && insidePolygon(point, play);
+}

@@ -1,0 +1,249 @@
+import { LAMP_LEVELS_LUX } from '@/core';
+import { at, line, rectangle, closed } from './shapes';
+import type { GroundTemplate } from './types';
+
+/** Pools and courses. Figures of World Aquatics and the ICF quoted from memory. */
+
+interface PoolRules {
+  readonly id: string;
+  readonly name: string;
+  readonly source: string;
+  readonly lengthM: number;
+  readonly lanes: number;
+}
+
+const LANE_M = 2.5;
+const DECK_M = 3;
+
+/** Swimmers start at the near end (−y) and turn at the far one; the scoreboard is at the far end. */
+function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
+  const halfLength = lengthM / 2;
+  // The outer lanes keep 0.2 m and more from the walls.
+  const halfWidth = (lanes * LANE_M) / 2;
+  const across = (y: number) => [at(-halfWidth, y), at(halfWidth, y)];
+  const laneX = (lane: number) => -halfWidth + (lane - 0.5) * LANE_M;
+  return {
+    id,
+    name,
+    source,
+    surface: 'water',
+    lines: [
+      line('pool', closed(rectangle(-halfWidth, -halfLength, halfWidth, halfLength)), 'boundary'),
+      ...Array.from({ length: lanes - 1 }, (_, i) =>
+        line('lane rope', [
+          at(laneX(i + 1) + LANE_M / 2, -halfLength),
+          at(laneX(i + 1) + LANE_M / 2, halfLength),
+        ]),
+      ),
+      ...[-1, 1].flatMap((end) => [
+        line('backstroke flags', across(end * (halfLength - 5)), 'broken'),
+        line('15 m mark', across(end * (halfLength - 15)), 'broken'),
+      ]),
+      line('starting blocks', across(-halfLength), 'boundary'),
+    ],
+    fieldOfPlay: rectangle(-halfWidth, -halfLength, halfWidth, halfLength),
+    marks: [
+      {
+        id: 'freestyle',
+        name: 'Freestyle, lane 4, breathing right',
+        ...at(laneX(4), halfLength - 12),
+        headingDeg: 0,
+        facingDeg: 70,
+        subjectId: 'swimmer',
+      },
+      {
+        id: 'freestyle-left',
+        name: 'Freestyle, lane 4, breathing left',
+        ...at(laneX(4), halfLength - 12),
+        headingDeg: 0,
+        facingDeg: 290,
+        subjectId: 'swimmer',
+      },
+      {
+        id: 'breaststroke',
+        name: 'Breaststroke or butterfly, lane 5',
+        ...at(laneX(5), halfLength - 9),
+        headingDeg: 0,
+        facingDeg: 0,
+        subjectId: 'swimmer',
+      },
+      {
+        id: 'start',
+        name: 'Start from the blocks',
+        ...at(laneX(4), -halfLength + 1.5),
+        headingDeg: 0,
+        facingDeg: 0,
+        subjectId: 'diver',
+      },
+    ],
+    positions: [
+      {
+        id: 'side-right',
+        name: 'Right side, slightly ahead',
+        ...at(halfWidth + DECK_M, halfLength - 6),
+        cameraHeightM: 0.5,
+        why: 'Freestyle from the side they breathe to, slightly ahead. Low means wet.',
+      },
+      {
+        id: 'side-left',
+        name: 'Left side, slightly ahead',
+        ...at(-halfWidth - DECK_M, halfLength - 6),
+        cameraHeightM: 0.5,
+        why: 'For those who breathe to the left.',
+      },
+      {
+        id: 'head-on',
+        name: 'Turning end, head-on',
+        ...at(laneX(5), halfLength + DECK_M),
+        cameraHeightM: 0.4,
+        why: 'Breaststroke and butterfly head-on and low; splash steals focus.',
+      },
+      {
+        id: 'gallery',
+        name: 'Gallery above the turning end',
+        ...at(-4, halfLength + 8),
+        cameraHeightM: 5,
+        why: 'Backstroke from above; under the scoreboard for reactions.',
+      },
+    ],
+    cautions: ['pool', 'flash', 'children'],
+    indoorLux: LAMP_LEVELS_LUX.goodHall,
+    lensId: '400-2.8',
+    focalMm: 400,
+  };
+}
+
+export const POOLS: readonly GroundTemplate[] = [
+  pool({
+    id: 'pool-50',
+    name: '50 m pool',
+    source:
+      'World Aquatics: 50 by 25 m, ten lanes of 2.5 m, flags 5 m and marks 15 m from the ends',
+    lengthM: 50,
+    lanes: 10,
+  }),
+  pool({
+    id: 'pool-25',
+    name: '25 m pool',
+    source: 'World Aquatics: 25 m, eight lanes of 2.5 m, flags 5 m and marks 15 m from the ends',
+    lengthM: 25,
+    lanes: 8,
+  }),
+];
+
+const COURSE_LANE_M = 9;
+const COURSE_LANES = 9;
+const SHOWN_M = 200;
+
+/** Origin at the middle of the last 200 m; boats come along +y. */
+export const SPRINT_COURSE: GroundTemplate = {
+  id: 'sprint-course',
+  name: 'Sprint-canoe or rowing course, last 200 m',
+  source: 'ICF Canoe Sprint: nine lanes of 9 m; rowing lanes are 13.5 m',
+  surface: 'water',
+  lines: [
+    ...Array.from({ length: COURSE_LANES + 1 }, (_, i) =>
+      line(
+        i === 0 || i === COURSE_LANES ? 'edge of the course' : 'lane buoys',
+        [
+          at((i - COURSE_LANES / 2) * COURSE_LANE_M, -SHOWN_M / 2),
+          at((i - COURSE_LANES / 2) * COURSE_LANE_M, SHOWN_M / 2),
+        ],
+        i === 0 || i === COURSE_LANES ? 'boundary' : 'broken',
+      ),
+    ),
+    line(
+      'finish',
+      [
+        at((-COURSE_LANES * COURSE_LANE_M) / 2, SHOWN_M / 2),
+        at((COURSE_LANES * COURSE_LANE_M) / 2, SHOWN_M / 2),
+      ],
+      'boundary',
+    ),
+  ],
+  fieldOfPlay: rectangle(
+    (-COURSE_LANES * COURSE_LANE_M) / 2,
+    -SHOWN_M / 2,
+    (COURSE_LANES * COURSE_LANE_M) / 2,
+    SHOWN_M / 2,
+  ),
+  marks: [
+    {
+      id: 'lane-7',
+      name: 'Lane 7, last 50 m',
+      ...at(22.5, 60),
+      headingDeg: 0,
+      facingDeg: 0,
+      subjectId: 'sprint-canoe',
+    },
+  ],
+  positions: [
+    {
+      id: 'bank',
+      name: 'Bank, before the finish',
+      ...at(48, 84),
+      cameraHeightM: 1.5,
+      why: 'Ahead of the boats and on the near bank: faces, and room to pan both ways.',
+    },
+    {
+      id: 'beyond',
+      name: 'Beyond the finish',
+      ...at(20, 135),
+      cameraHeightM: 2,
+      why: 'Head-on: all lanes stacked, the effort in the last strokes, and the reactions.',
+    },
+  ],
+  cautions: ['water', 'sun', 'panning'],
+  lensId: '400-2.8',
+  focalMm: 400,
+};
+
+export const RIVER_HIDE: GroundTemplate = {
+  id: 'river-hide',
+  name: 'River or shore hide',
+  source: 'common practice, no source',
+  surface: 'water',
+  lines: [
+    line('near bank', [at(-30, 1.5), at(-8, 2), at(8, 1.2), at(30, 2.2)]),
+    line('far bank', [at(-30, 18), at(0, 17), at(30, 19)]),
+  ],
+  marks: [
+    {
+      id: 'perch',
+      name: 'Placed perch',
+      ...at(1.5, 9),
+      headingDeg: 150,
+      facingDeg: 150,
+      subjectId: 'kingfisher-perched',
+    },
+    {
+      id: 'dive',
+      name: 'Dive pool',
+      ...at(3, 8),
+      headingDeg: 120,
+      facingDeg: 120,
+      subjectId: 'kingfisher-dive',
+    },
+  ],
+  positions: [
+    {
+      id: 'hide',
+      name: 'In the hide',
+      ...at(0, 0),
+      cameraHeightM: 0.9,
+      why: 'Birds accept the accustomed; low puts the far bank well behind the perch.',
+    },
+  ],
+  obstacles: [
+    {
+      id: 'far-trees',
+      name: 'Trees, far bank',
+      kind: 'trees',
+      footprint: rectangle(-30, 22, 30, 30),
+      heightM: 12,
+    },
+  ],
+  cautions: ['wildlife', 'nest', 'water', 'field'],
+  lensId: '600-4',
+  focalMm: 600,
+};
