@@ -1,5 +1,5 @@
 /** Takes the pictures of docs/screenshots from the built app and its demo data. */
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
@@ -35,14 +35,37 @@ const PICTURES = [
 ] as const;
 
 const SEARCH = { name: 'search-phone', at: '/shoot/demo-larkmoor/ground' };
+/** Grounds of different kinds, made through the form. */
+const GROUNDS = [
+  { name: 'ground-track-phone', ground: '400 m track' },
+  { name: 'ground-pool-phone', ground: '50 m pool' },
+  { name: 'ground-diamond-phone', ground: 'Baseball diamond, high school' },
+] as const;
+const FORM = { Title: '', Latitude: '52.1', Longitude: '-1.2', Date: '2027-06-12' };
+
+async function makeShoot(page: Page, base: string, ground: string): Promise<void> {
+  await page.goto(`${base}/new`);
+  await page.getByRole('button', { name: /^Ground/ }).click();
+  await page.getByRole('radio', { name: ground, exact: true }).click();
+  for (const [label, value] of Object.entries({ ...FORM, Title: ground })) {
+    await page.getByLabel(label, { exact: true }).fill(value);
+  }
+  await page.getByLabel('True bearing of the long axis').fill('340');
+  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await page.getByRole('img', { name: /^Ground plan/ }).waitFor();
+  await page.waitForTimeout(1500);
+}
 
 async function main(): Promise<void> {
   const app = createApp(path.resolve(__dirname, '../dist'));
   const { server, port } = await listenOnFreePort(app, 0, console.log);
+  const base = `http://127.0.0.1:${port}`;
   const browser = await chromium.launch(CHROMIUM);
+  const save = (page: Page, name: string) =>
+    page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${name}.png`) });
   for (const { name, at, size, scheme, quarters } of PICTURES) {
     const page = await browser.newPage({ viewport: size, colorScheme: scheme, locale: 'en-GB' });
-    await page.goto(`http://127.0.0.1:${port}${at}`);
+    await page.goto(`${base}${at}`);
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.waitForTimeout(1500);
     for (let i = 0; i < quarters; i += 1) {
@@ -52,17 +75,19 @@ async function main(): Promise<void> {
       await page.waitForTimeout(200);
       await time.blur();
     }
-    await page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${name}.png`) });
+    await save(page, name);
     await page.close();
   }
   const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
-  await page.goto(`http://127.0.0.1:${port}${SEARCH.at}`);
+  await page.goto(`${base}${SEARCH.at}`);
   await page.getByRole('button', { name: 'Search the ground' }).click();
   await page.getByRole('list', { name: 'Best places' }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(500);
-  await page.screenshot({
-    path: path.resolve(__dirname, `../docs/screenshots/${SEARCH.name}.png`),
-  });
+  await save(page, SEARCH.name);
+  for (const { name, ground } of GROUNDS) {
+    await makeShoot(page, base, ground);
+    await save(page, name);
+  }
   await browser.close();
   server.close();
 }

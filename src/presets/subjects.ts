@@ -208,7 +208,8 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     id: 'swimmer',
     name: 'Swimmer, freestyle',
     heightM: 0.6,
-    depthM: 0.8,
+    // Faces only: the rest is splash.
+    depthM: 0.35,
     speedMs: 1.7,
     parts: [
       { ...torso(0.15), name: 'head' },
