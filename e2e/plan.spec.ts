@@ -112,6 +112,32 @@ test('the position moves by arrow keys, a metre or five, and stays moved after a
   expect(await readAnswer(page)).toEqual(after);
 });
 
+test('marks and positions are chosen by a tap on the plan, and a mark can be moved', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const first = await readAnswer(page);
+  await page.getByRole('button', { name: /^Choose position Sideline/ }).click();
+  await expect(
+    page.getByRole('button', { name: /^Position Sideline.* to move it$/ }),
+  ).toBeVisible();
+  const sideline = await readAnswer(page);
+  expect(sideline.distanceM).not.toBe(first.distanceM);
+  await page.getByRole('button', { name: 'Choose mark Midfield, running up' }).click();
+  const midfield = await readAnswer(page);
+  expect(midfield.distanceM).not.toBe(sideline.distanceM);
+
+  const mark = page.getByRole('button', { name: /^Mark Midfield.* to move it$/ });
+  await mark.focus();
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowRight');
+  const moved = await readAnswer(page);
+  expect(moved.distanceM).toBeGreaterThan(midfield.distanceM + 8);
+  await settle(page);
+  await page.reload();
+  await expect(headline(page)).toBeVisible();
+  expect(await readAnswer(page)).toEqual(moved);
+});
+
 test('a position on the mark is refused in words, and one on the pitch is cautioned', async ({
   page,
 }) => {

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import ZoomIn from 'lucide-react-native/icons/zoom-in';
 import ZoomOut from 'lucide-react-native/icons/zoom-out';
@@ -7,7 +7,6 @@ import type { Point2 } from '@/core';
 import { GroundPlan } from '@/figures/GroundPlan';
 import type { PlanLight } from '@/figures/plan-types';
 import { planScale, type PlanScale } from '@/figures/plan-scale';
-import type { Position } from '@/records/shoot';
 import { IconButton } from '@/ui/Button';
 import { onKeys } from '@/ui/keys';
 import { useInks } from '@/ui/theme';
@@ -15,7 +14,7 @@ import { bestPlaces } from '@/features/ground/search';
 import { useSearchTool } from '@/features/ground/use-search';
 import { closeExtent, planExtent, planGround, planLight, planSight, withChosen } from './drawing';
 import { useShootPage } from './ShootContext';
-import { chosenMark, chosenPosition } from './view';
+import { chosenMark, chosenPosition, type Setup } from './view';
 import { bearingInWords, metres } from './words';
 
 const NO_LIGHT: PlanLight = {
@@ -75,15 +74,10 @@ export function PlanPicture() {
   const Icon = close ? ZoomOut : ZoomIn;
   const position = chosenPosition(setup);
 
-  const shift = (eastM: number, northM: number) =>
-    update((current) => ({
-      ...current,
-      positions: current.positions.map((entry: Position) =>
-        entry.id === current.choice.positionId
-          ? { ...entry, x: clamp(entry.x + eastM), y: clamp(entry.y + northM) }
-          : entry,
-      ),
-    }));
+  const mark = chosenMark(setup);
+  const choose = (choice: Partial<Setup['choice']>) =>
+    update((current) => ({ ...current, choice: { ...current.choice, ...choice } }));
+  const hold = (held: boolean) => setHeldScale(held ? scale : undefined);
 
   return (
     <View
@@ -109,17 +103,55 @@ export function PlanPicture() {
             heightPx={size.height}
             label={`Ground plan of ${plan.shoot.title}, north up`}
           />
-          <PositionHandle
-            name={position.name}
-            about={
+          {marks
+            .filter(({ id }) => id !== mark.id)
+            .map((entry) => (
+              <PickTarget
+                key={entry.id}
+                label={`Choose mark ${entry.name}`}
+                point={entry}
+                scale={scale}
+                onPick={() => choose({ markId: entry.id })}
+              />
+            ))}
+          {positions
+            .filter(({ id }) => id !== position.id)
+            .map((entry) => (
+              <PickTarget
+                key={entry.id}
+                label={`Choose position ${entry.name}`}
+                point={entry}
+                scale={scale}
+                onPick={() => choose({ positionId: entry.id })}
+              />
+            ))}
+          <MoveHandle
+            label={`Mark ${mark.name}: ${Math.round(mark.x)} m east, ${Math.round(mark.y)} m north of the middle`}
+            point={mark}
+            scale={scale}
+            onShift={(east, north) =>
+              update((current) => ({
+                ...current,
+                marks: shifted(current.marks, chosenMark(current).id, east, north),
+              }))
+            }
+            onHold={hold}
+          />
+          <MoveHandle
+            label={`Position ${position.name}: ${
               view
                 ? `${metres(view.sight.distanceM)} from ${view.mark.name}, looking ${bearingInWords(view.sight.bearingDeg)}`
                 : 'no answer from here'
-            }
+            }`}
             point={position}
             scale={scale}
-            onShift={shift}
-            onHold={(held) => setHeldScale(held ? scale : undefined)}
+            onShift={(east, north) =>
+              update((current) => ({
+                ...current,
+                positions: shifted(current.positions, chosenPosition(current).id, east, north),
+              }))
+            }
+            onHold={hold}
           />
         </>
       ) : null}
@@ -135,22 +167,57 @@ export function PlanPicture() {
   );
 }
 
-function PositionHandle({
-  name,
-  about,
+/** The entries with one of them moved, kept within reach of the site. */
+const shifted = <T extends Point2 & { readonly id: string }>(
+  entries: readonly T[],
+  id: string,
+  eastM: number,
+  northM: number,
+): T[] =>
+  entries.map((entry) =>
+    entry.id === id ? { ...entry, x: clamp(entry.x + eastM), y: clamp(entry.y + northM) } : entry,
+  );
+
+const boxAt = ({ x, y }: Point2) => ({
+  position: 'absolute' as const,
+  left: x - HANDLE_PX / 2,
+  top: y - HANDLE_PX / 2,
+  width: HANDLE_PX,
+  height: HANDLE_PX,
+  cursor: 'pointer' as const,
+});
+
+/** A sign on the plan that is chosen by a tap. */
+function PickTarget({
+  label,
+  point,
+  scale,
+  onPick,
+}: {
+  readonly label: string;
+  readonly point: Point2;
+  readonly scale: PlanScale;
+  readonly onPick: () => void;
+}) {
+  return (
+    <Pressable role="button" aria-label={label} onPress={onPick} style={boxAt(scale.toPx(point))} />
+  );
+}
+
+/** A sign on the plan that is dragged, or moved by the arrow keys. */
+function MoveHandle({
+  label,
   point,
   scale,
   onShift,
   onHold,
 }: {
-  readonly name: string;
-  readonly about: string;
+  readonly label: string;
   readonly point: Point2;
   readonly scale: PlanScale;
   readonly onShift: (eastM: number, northM: number) => void;
   readonly onHold: (held: boolean) => void;
 }) {
-  const { x, y } = scale.toPx(point);
   const drag = Gesture.Pan()
     .runOnJS(true)
     .minDistance(0)
@@ -166,15 +233,8 @@ function PositionHandle({
       <View
         role="button"
         tabIndex={0}
-        aria-label={`Position ${name}: ${about}. Drag, or use the arrow keys, to move it`}
-        style={{
-          position: 'absolute',
-          left: x - HANDLE_PX / 2,
-          top: y - HANDLE_PX / 2,
-          width: HANDLE_PX,
-          height: HANDLE_PX,
-          cursor: 'pointer',
-        }}
+        aria-label={`${label}. Drag, or use the arrow keys, to move it`}
+        style={boxAt(scale.toPx(point))}
         {...onKeys({
           ArrowUp: step(0, 1),
           ArrowDown: step(0, -1),
