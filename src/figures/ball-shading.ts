@@ -11,9 +11,9 @@ export interface BallLight {
   readonly toCameraDeg: number;
 }
 
-/** What nobody sees on a small ball: a degree of the sun, a fiftieth of a stop of its strength. */
-const UNSEEN_DEG = 1;
-const UNSEEN_STOPS = 0.02;
+/** What nobody sees on a small ball: two degrees of the sun, a twentieth of a stop of its strength. */
+const UNSEEN_DEG = 2;
+const UNSEEN_STOPS = 0.05;
 
 const stopsApart = (a: number, b: number): number => Math.abs(Math.log2((a + 1e-9) / (b + 1e-9)));
 

@@ -1,31 +1,43 @@
 import { DateTime } from 'luxon';
 import type { Shoot } from './shoot';
 
-const LOCAL_MINUTE = "yyyy-MM-dd'T'HH:mm";
 /** Looked at before the start and after the end. */
 export const MARGIN_MINUTES = 30;
 
-const KNOWN_MOMENTS = 1024;
-const knownMoments = new Map<string, number>();
+const KNOWN_OFFSETS = 1024;
+/** Clocks change on the quarter hour, so an offset holds for the quarter it was found in. */
+const QUARTER_MS = 15 * 60_000;
+const knownOffsets = new Map<string, number>();
 
-/** Wall-clock minute at a place to milliseconds since 1970 UTC. Remembered: a drag asks again. */
-export function msOf(localMinute: string, timeZone: string): number {
-  const key = `${localMinute} ${timeZone}`;
-  const known = knownMoments.get(key);
+function offsetMs(ms: number, timeZone: string): number {
+  const key = `${Math.floor(ms / QUARTER_MS)} ${timeZone}`;
+  const known = knownOffsets.get(key);
   if (known !== undefined) return known;
-  const ms = DateTime.fromISO(localMinute, { zone: timeZone }).toMillis();
-  if (knownMoments.size >= KNOWN_MOMENTS) knownMoments.clear();
-  knownMoments.set(key, ms);
-  return ms;
+  const offset = DateTime.fromMillis(ms, { zone: timeZone }).offset * 60_000;
+  if (knownOffsets.size >= KNOWN_OFFSETS) knownOffsets.clear();
+  knownOffsets.set(key, offset);
+  return offset;
 }
 
-/** Milliseconds to the wall-clock minute at a place. */
+/**
+ * Wall-clock minute at a place to milliseconds since 1970 UTC. Of an hour that clocks show twice it
+ * is one of the two; of an hour they skip, the same minute by the clocks before.
+ */
+export function msOf(localMinute: string, timeZone: string): number {
+  const asUtc = Date.parse(`${localMinute}Z`);
+  const first = offsetMs(asUtc, timeZone);
+  const second = offsetMs(asUtc - first, timeZone);
+  const third = offsetMs(asUtc - second, timeZone);
+  return asUtc - (second === third ? second : Math.min(second, third));
+}
+
+/** Milliseconds to the wall-clock minute at a place, "2027-04-16T18:30". */
 export const localMinuteOf = (ms: number, timeZone: string): string =>
-  DateTime.fromMillis(ms, { zone: timeZone }).toFormat(LOCAL_MINUTE);
+  new Date(ms + offsetMs(ms, timeZone)).toISOString().slice(0, 16);
 
 /** "20:05" at a place. */
 export const clockOf = (ms: number, timeZone: string): string =>
-  DateTime.fromMillis(ms, { zone: timeZone }).toFormat('HH:mm');
+  localMinuteOf(ms, timeZone).slice(11);
 
 /** "Friday 16 April 2027" for a wall-clock minute. */
 export const dayOf = (localMinute: string): string =>
