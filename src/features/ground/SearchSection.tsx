@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { bearingDeg, type FaceWanted, type LightWanted } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
@@ -40,13 +40,23 @@ export function SearchSection() {
   const { setup, seen, atMs, clock } = plan;
   const { state, start, stop, clear } = useSearchTool();
   const [wish, setWish] = useState(FIRST_WISH);
+  // Read when the button is pressed, so that a drag of the time does not draw it again.
+  const latest = useRef(plan);
+  useEffect(() => {
+    latest.current = plan;
+  }, [plan]);
+  const search = () => {
+    const now = latest.current;
+    if (now.seen.ok) start(searchRequestOf(now.setup, now.seen.view, wish, now.atMs));
+  };
   if (!seen.ok) return null;
   const { view } = seen;
   const { result, request } = state ?? {};
   const places = result && request ? bestPlaces(result, request) : [];
   const here = request && scoreAt(request, view.position);
-  const ask = () => searchRequestOf(setup, view, wish, atMs);
-  const outdated = request !== undefined && !sameQuestion(request, ask());
+  const outdated =
+    request !== undefined &&
+    !sameQuestion(request, searchRequestOf(setup, view, wish, request.timesMs[0] ?? atMs));
   const standAt = ({ x, y }: Place) =>
     update((current) => ({
       ...current,
@@ -80,7 +90,7 @@ export function SearchSection() {
           <Button label="Stop searching" onPress={stop} />
         </>
       ) : (
-        <Button label="Search the ground" onPress={() => start(ask())} />
+        <Button label="Search the ground" onPress={search} />
       )}
       {state?.trouble ? (
         <Text role="alert">The search could not be made: {state.trouble}.</Text>
