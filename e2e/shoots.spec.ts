@@ -51,11 +51,25 @@ test('a ground of another kind: a hall under lamps, with its places and their re
   await expect(page.getByText(/A long fast lens from above/)).toBeVisible();
   expect((await readAnswer(page)).distanceM).toBeGreaterThan(near.distanceM + 5);
 
+  await page.getByRole('link', { name: 'Brief' }).click();
+  const cautions = page.getByRole('list', { name: 'Cautions' });
+  await expect(cautions.getByText(/No flash where it is banned/)).toBeVisible();
+  await expect(
+    page.getByText(/officials, land managers and qualified guides come first/),
+  ).toBeVisible();
+
   await page.getByRole('link', { name: 'Light' }).click();
   await expect(page.getByRole('radio', { name: 'Overcast' })).toBeHidden();
   await page.getByRole('radio', { name: 'Open sky' }).click();
   await expect(page.getByRole('radio', { name: 'Overcast' })).toBeVisible();
   expect((await readAnswer(page)).ev).toBeGreaterThan(near.ev + 2);
+});
+
+test('wild subjects bring their own cautions, whatever the ground', async ({ page }) => {
+  await page.goto('/shoot/demo-alder-reach/brief');
+  const cautions = page.getByRole('list', { name: 'Cautions' });
+  await expect(cautions.getByText(/Let behaviour set the distance/)).toBeVisible();
+  await expect(cautions.getByText(/Stay away from nests/)).toBeVisible();
 });
 
 test('latitude 95, an end before the start and an empty title are refused in words', async ({

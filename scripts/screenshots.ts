@@ -84,6 +84,10 @@ async function main(): Promise<void> {
   await page.getByRole('list', { name: 'Best places' }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(500);
   await save(page, SEARCH.name);
+  await page.goto(`${base}/shoot/demo-alder-reach/brief`);
+  await page.getByRole('list', { name: 'Cautions' }).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(600);
+  await save(page, 'brief-phone');
   for (const { name, ground } of GROUNDS) {
     await makeShoot(page, base, ground);
     await save(page, name);

@@ -1,4 +1,5 @@
 import { wingTipSpeed, type MovingPart } from '@/core';
+import type { CautionTag } from './cautions';
 
 /** A kind of subject: its size, pace and parts. Every value: common practice, no source. */
 export interface SubjectPreset {
@@ -10,7 +11,12 @@ export interface SubjectPreset {
   readonly speedMs: number;
   readonly climbDeg?: number;
   readonly parts: readonly MovingPart[];
+  /** What to take care of wherever this subject is. */
+  readonly cautions?: readonly CautionTag[];
 }
+
+/** Wild animals: keep off, and off their nests and dens. */
+const WILD: readonly CautionTag[] = ['wildlife', 'nest'];
 
 const torso = (upM: number): MovingPart => ({
   name: 'body',
@@ -110,6 +116,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'kingfisher-perched',
+    cautions: WILD,
     name: 'Kingfisher on the perch',
     heightM: 0.17,
     depthM: 0.08,
@@ -118,6 +125,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'kingfisher-dive',
+    cautions: WILD,
     name: 'Kingfisher diving',
     heightM: 0.17,
     depthM: 0.25,
@@ -138,6 +146,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'sprint-canoe',
+    cautions: ['water'],
     name: 'Sprint canoe at race pace',
     heightM: 1.4,
     depthM: 1.2,
@@ -182,6 +191,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'cyclist',
+    cautions: ['road', 'panning'],
     name: 'Road cyclist',
     heightM: 1.7,
     depthM: 1.6,
@@ -198,6 +208,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'skier',
+    cautions: ['snow', 'cold'],
     name: 'Skier in a turn',
     heightM: 1.6,
     depthM: 1.2,
@@ -206,6 +217,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'swimmer',
+    cautions: ['pool'],
     name: 'Swimmer, freestyle',
     heightM: 0.6,
     // Faces only: the rest is splash.
@@ -226,6 +238,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'diver',
+    cautions: ['pool'],
     name: 'Diver in the air',
     heightM: 1.7,
     depthM: 1,
@@ -243,6 +256,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'batter',
+    cautions: ['diamond'],
     name: 'Batter swinging',
     heightM: 1.8,
     depthM: 0.9,
@@ -288,6 +302,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'small-bird-perched',
+    cautions: WILD,
     name: 'Small bird singing',
     heightM: 0.13,
     depthM: 0.06,
@@ -300,6 +315,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'small-bird-flight',
+    cautions: WILD,
     name: 'Small bird in flight',
     heightM: 0.13,
     depthM: 0.2,
@@ -308,6 +324,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'duck',
+    cautions: WILD,
     name: 'Duck in flight',
     heightM: 0.35,
     depthM: 0.6,
@@ -316,6 +333,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'gull',
+    cautions: WILD,
     name: 'Gull in flight',
     heightM: 0.4,
     depthM: 0.8,
@@ -324,6 +342,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'heron',
+    cautions: WILD,
     name: 'Heron in flight',
     heightM: 0.6,
     depthM: 1,
@@ -332,6 +351,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flight',
+    cautions: WILD,
     name: 'Butterfly in flight',
     heightM: 0.06,
     depthM: 0.05,
@@ -340,6 +360,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flower',
+    cautions: WILD,
     name: 'Butterfly on a flower in wind',
     heightM: 0.06,
     depthM: 0.01,
@@ -348,6 +369,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'hare',
+    cautions: WILD,
     name: 'Hare running',
     heightM: 0.45,
     depthM: 0.6,
@@ -356,6 +378,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'deer',
+    cautions: WILD,
     name: 'Deer running',
     heightM: 1.3,
     depthM: 1.4,

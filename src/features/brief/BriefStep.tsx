@@ -9,6 +9,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { briefOf, formOf, type BriefForm } from './brief-form';
 import { BriefFields } from './BriefFields';
+import { Cautions } from './Cautions';
 
 /** A shoot with its brief changed: the ground turns with its bearing, the minute stays inside. */
 export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
@@ -52,6 +53,7 @@ export function BriefStep() {
           say({ text: 'Brief saved' });
         }}
       />
+      <Cautions shoot={shoot} />
       <View className="gap-2 border-t border-line pt-4">
         <Button label="Export as a file" onPress={() => exportFile(shoot)} />
         <Button

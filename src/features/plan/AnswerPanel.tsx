@@ -1,9 +1,9 @@
 import { memo } from 'react';
 import { View as Box } from 'react-native';
-import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { nearestMark, type Settings } from '@/core';
 import { LitBall } from '@/figures/LitBall';
 import { onFieldOfPlay } from '@/presets/grounds';
+import { CautionSign } from '@/ui/CautionSign';
 import { Exposure } from '@/ui/Exposure';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
@@ -22,7 +22,7 @@ function Warning({ text }: { readonly text: string }) {
   const inks = useInks();
   return (
     <Box role="alert" className="flex-row items-start gap-2 border-2 border-signal p-2">
-      <TriangleAlert color={inks.signal} size={22} />
+      <CautionSign color={inks.signal} />
       <Text kind="strong" className="shrink">
         Caution: {text}
       </Text>
