@@ -261,3 +261,18 @@ test('weights of nothing leave nothing of a part', () => {
   const face = score.parts.find(({ name }) => name === 'face')?.desirability ?? NaN;
   expect(score.total).toBeCloseTo(face, 12);
 });
+
+test('nearer than the lens focuses there is no picture, and it says so', () => {
+  const near = scorePosition(
+    { x: 0, y: 9.3, cameraHeightM: 0.9 },
+    mark(0, 10, 20),
+    SHOT,
+    TIMES[0] ?? 0,
+    { ...SITE, obstacles: [], limits: [], keepAwayM: 0 },
+    KIT,
+  );
+  expect(near.total).toBe(0);
+  expect(near.refusals).toEqual([]);
+  expect(near.parts[0]).toMatchObject({ name: 'reach', desirability: 0 });
+  expect(near.parts[0]?.why).toMatch(/nearer than the lens focuses, 1\.2 m/);
+});

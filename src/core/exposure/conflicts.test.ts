@@ -163,3 +163,17 @@ test('closer never allows a slower shutter: through the whole chain', () => {
     ),
   );
 });
+
+test('an aperture below the lens’s own is answered with the widest it has', () => {
+  const { settings, conflicts } = solveExposure(request(9, { aperture: 1.4 }));
+  expect(mark(settings.aperture)).toBe('f/2.8');
+  expect(conflicts).toEqual([]);
+});
+
+test('blur is a share of the body’s own frame', () => {
+  const focus = { focalMm: 200, distanceM: 20, cocMm: 0.019, backgroundM: 45 };
+  const full = solveExposure(request(9, {}, { focus })).blur;
+  const crop = solveExposure(request(9, {}, { focus: { ...focus, frameWidthMm: 24 } })).blur;
+  expect(crop?.discMm).toBe(full?.discMm);
+  expect((crop?.shareOfFrame ?? NaN) / (full?.shareOfFrame ?? NaN)).toBeCloseTo(1.5, 9);
+});

@@ -58,6 +58,7 @@ function aperturePrice({ aperture }: Triad, { lens, focus }: ExposureRequest): P
   const blur = (number: number) =>
     backgroundBlur({
       focalMm: focus.focalMm,
+      ...(focus.frameWidthMm !== undefined && { frameWidthMm: focus.frameWidthMm }),
       aperture: number,
       subjectM: focus.distanceM,
       backgroundM: backgroundM ?? Infinity,

@@ -58,6 +58,8 @@ export interface ExposureRequest {
     readonly cocMm: number;
     /** For the blur of the answer: distance of what lies behind, from the camera. */
     readonly backgroundM?: number;
+    /** Width of the frame that blur is counted against; full frame unless given. */
+    readonly frameWidthMm?: number;
   };
   /** Lamps that flicker, when they give the light. */
   readonly lamps?: {

@@ -239,6 +239,7 @@ function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
     ...(focus?.backgroundM !== undefined && {
       blur: backgroundBlur({
         focalMm: focus.focalMm,
+        ...(focus.frameWidthMm !== undefined && { frameWidthMm: focus.frameWidthMm }),
         aperture,
         subjectM: focus.distanceM,
         backgroundM: focus.backgroundM,

@@ -1,11 +1,11 @@
 import { above, atLeast, finite, within } from '../check';
 import { imageDistanceMm } from '../optics/image';
+import { FULL_FRAME_WIDTH_MM } from '../optics/sensor';
 import { toDegrees } from '../quantity/angles';
 import { erf } from '../quantity/special';
 
 /** Circle of confusion in mm for full frame where none is given. Common practice. */
 const FULL_FRAME_COC_MM = 0.03;
-const FULL_FRAME_WIDTH_MM = 36;
 /** Blur of the tracked subject that still counts as sharp, in circles of confusion. */
 const SHARP_CIRCLES = 2;
 

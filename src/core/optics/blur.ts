@@ -1,6 +1,7 @@
 import { above, within } from '../check';
 import { toDegrees } from '../quantity/angles';
 import { imageDistanceMm } from './image';
+import { FULL_FRAME_WIDTH_MM } from './sensor';
 
 export interface BackgroundView {
   readonly focalMm: number;
@@ -17,8 +18,6 @@ function checkView({ focalMm, aperture, subjectM, backgroundM }: BackgroundView)
   above('subjectM', subjectM, focalMm / 1000);
   if (backgroundM !== Infinity) above('backgroundM', backgroundM, 0);
 }
-
-const FULL_FRAME_WIDTH_MM = 36;
 
 /**
  * Disc that a point of the background is blurred to: (f²/N)·|D − d| / (D·(d − f)).

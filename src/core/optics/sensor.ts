@@ -7,6 +7,9 @@ export interface Sensor {
   readonly heightPx: number;
 }
 
+/** Long side of full frame. */
+export const FULL_FRAME_WIDTH_MM = 36;
+
 export type FrameOrientation = 'level' | 'upright';
 
 export const sensorDiagonalMm = ({ widthMm, heightMm }: Sensor): number =>
@@ -16,7 +19,8 @@ export const pixelPitchMm = ({ widthMm, widthPx }: Sensor): number =>
   above('widthMm', widthMm, 0) / above('widthPx', widthPx, 0);
 
 /** Long side of full frame (36 mm) over this sensor's. */
-export const cropFactor = ({ widthMm }: Sensor): number => 36 / above('widthMm', widthMm, 0);
+export const cropFactor = ({ widthMm }: Sensor): number =>
+  FULL_FRAME_WIDTH_MM / above('widthMm', widthMm, 0);
 
 /** Height of the frame as held: the sensor's short side level, its long side upright. */
 export const frameHeightMm = (sensor: Sensor, orientation: FrameOrientation): number =>

@@ -6,7 +6,7 @@ import { DEFAULT_GRADE } from '../motion/freeze';
 import { shakeLimit } from '../motion/shake';
 import { backgroundBlur } from '../optics/blur';
 import { apertureForDepth } from '../optics/depth';
-import { focalForFill, imageSize } from '../optics/image';
+import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
 import { skyViewOfFace, sunBlocked } from '../site/obstacle';
@@ -303,7 +303,7 @@ export function viewLens(
   const depthM = Math.min(subject.depthM, distanceM);
   const forDepth = apertureForDepth({ focalMm: out.focalMm, distanceM, depthM, cocMm: circleMm });
   out.aperture = clamp(forDepth, widest, lens.smallestAperture);
-  const imageDistance = imageDistanceOf(out.focalMm, distanceM);
+  const imageDistance = imageDistanceMm(focalMm, distanceM);
   const shakeS = prepared.shakeAtOneMmS / focalMm;
   const freezeS =
     cell.ratePerCircle > 0 ? circleMm / (imageDistance * cell.ratePerCircle) : Infinity;
@@ -329,9 +329,6 @@ export function viewLens(
     weighed(weights.backdrop, out.backdrop) +
     weighed(weights.walk, out.walk);
 }
-
-const imageDistanceOf = (focalMm: number, distanceM: number): number =>
-  (focalMm * distanceM * 1000) / (distanceM * 1000 - focalMm);
 
 export const totalOf = ({ weightSum }: PreparedMark, log: number): number =>
   log === -Infinity ? 0 : Math.exp(log / weightSum);
