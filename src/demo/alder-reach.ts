@@ -1,5 +1,7 @@
-import { newShoot, turnGround } from '@/records/new-shoot';
+import { turnGround } from '@/records/edit-ground';
+import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
+import { rectangle, through } from './shapes';
 
 /**
  * Kingfisher from a river hide at the invented Alder Reach: two placed perches, a dive pool, trees
@@ -23,69 +25,127 @@ const base = newShoot(
   NOW,
 );
 
-export const ALDER_REACH: Shoot = turnGround(
+const laid = turnGround(
   {
     ...base,
     atLocal: '2027-05-08T06:40',
-    ground: { template: 'blank', bearingDeg: 0, surface: 'water' },
-    obstacles: [
+    ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'water' },
+    features: [
       {
         id: 'far-trees',
         name: 'Alders, far bank',
         kind: 'trees',
-        footprint: [
-          { x: -30, y: 22 },
-          { x: 30, y: 22 },
-          { x: 30, y: 30 },
-          { x: -30, y: 30 },
-        ],
+        points: rectangle(-30, 22, 30, 30),
         heightM: 12,
       },
       {
         id: 'hide',
         name: 'Hide',
         kind: 'hide',
-        footprint: [
-          { x: -1.5, y: -2.4 },
-          { x: 1.5, y: -2.4 },
-          { x: 1.5, y: -0.2 },
-          { x: -1.5, y: -0.2 },
-        ],
+        points: rectangle(-1.5, -2.4, 1.5, -0.2),
         heightM: 2.2,
       },
-    ],
-    features: [
       {
         id: 'near-bank',
         name: 'Near bank',
         kind: 'water',
-        line: [
-          { x: -30, y: 5 },
-          { x: -12, y: 4.2 },
-          { x: 4, y: 4.8 },
-          { x: 30, y: 6 },
-        ],
+        points: through([-30, 5], [-12, 4.2], [4, 4.8], [30, 6]),
       },
       {
         id: 'far-bank',
         name: 'Far bank',
         kind: 'water',
-        line: [
-          { x: -30, y: 19 },
-          { x: -8, y: 18 },
-          { x: 12, y: 18.6 },
-          { x: 30, y: 20 },
-        ],
+        points: through([-30, 19], [-8, 18], [12, 18.6], [30, 20]),
       },
       {
         id: 'path',
         name: 'Path, other visitors',
         kind: 'path',
-        line: [
-          { x: -30, y: -9 },
-          { x: 0, y: -7 },
-          { x: 30, y: -8 },
-        ],
+        points: through([-30, -9], [0, -7], [30, -8]),
+      },
+      {
+        id: 'screen',
+        name: 'Screen to the hide',
+        kind: 'wall',
+        points: through([-9, -3.2], [-1.5, -2.4]),
+        heightM: 1.9,
+      },
+      {
+        id: 'stick-a',
+        name: 'Placed branch, near',
+        kind: 'perch',
+        points: through([2.6, 9]),
+        heightM: 1.1,
+      },
+      {
+        id: 'stick-b',
+        name: 'Placed branch, far',
+        kind: 'perch',
+        points: through([-4, 12]),
+        heightM: 0.9,
+      },
+      {
+        id: 'pool',
+        name: 'Dive pool',
+        kind: 'outline',
+        points: through([-1, 9.6], [1, 9.2], [2.2, 10.4], [1.2, 11.8], [-0.8, 11.6], [-1, 9.6]),
+      },
+      {
+        id: 'flight-line',
+        name: 'Flight line along the river',
+        kind: 'course',
+        points: through([28, 14], [10, 12.5], [0.5, 10.5], [-14, 13], [-28, 13.5]),
+      },
+      {
+        id: 'reeds',
+        name: 'Reeds, far bank',
+        kind: 'backdrop',
+        points: through([-22, 19.4], [-8, 18.8], [14, 19.4], [24, 20.2]),
+        heightM: 1.6,
+        detail: 'leaf',
+      },
+      {
+        id: 'willow',
+        name: 'Willow',
+        kind: 'tree',
+        points: through([16, 4]),
+        heightM: 7,
+        crownM: 6,
+      },
+      {
+        id: 'crack-willow',
+        name: 'Old alder',
+        kind: 'tree',
+        points: through([-18, 2.5]),
+        heightM: 9,
+        crownM: 5,
+      },
+      {
+        id: 'nest-bank',
+        name: 'Nest bank: keep off, by law',
+        kind: 'keepOut',
+        points: rectangle(12, 15, 27, 21),
+      },
+      {
+        id: 'soft-edge',
+        name: 'Undercut edge of the bank',
+        kind: 'keepOut',
+        points: through(
+          [-30, 3.4],
+          [-12, 2.6],
+          [4, 3.2],
+          [30, 4.4],
+          [30, 6],
+          [4, 4.8],
+          [-12, 4.2],
+          [-30, 5],
+        ),
+      },
+      {
+        id: 'gate',
+        name: 'Reserve gate and rail',
+        kind: 'outline',
+        points: through([24, -12], [24, -8.2]),
       },
     ],
     marks: [
@@ -117,7 +177,32 @@ export const ALDER_REACH: Shoot = turnGround(
         subjectId: 'kingfisher-dive',
       },
     ],
-    positions: [{ id: 'hide-window', name: 'Hide window', x: 0, y: 0, cameraHeightM: 1.1 }],
+    positions: [
+      {
+        id: 'hide-window',
+        name: 'Hide window',
+        x: 0,
+        y: 0,
+        cameraHeightM: 1.1,
+        why: 'Birds accept the accustomed hide; low puts the far bank well behind the perch.',
+      },
+      {
+        id: 'hide-side',
+        name: 'Hide, side slot',
+        x: -1.3,
+        y: -0.1,
+        cameraHeightM: 1.5,
+        why: 'For the far perch: a step sideways takes the near branch out of its background.',
+      },
+      {
+        id: 'path-bend',
+        name: 'On the path, by the willow',
+        x: 11,
+        y: -7.4,
+        cameraHeightM: 1.6,
+        why: 'Without the hide: far enough that the bird goes on fishing, down the line of its flight.',
+      },
+    ],
     light: { sky: 'partly', indoors: false, lampLux: 0 },
     kit: {
       bodyId: 'full-frame-24',
@@ -130,3 +215,19 @@ export const ALDER_REACH: Shoot = turnGround(
   },
   LOOKS_DEG,
 );
+
+export const ALDER_REACH: Shoot = {
+  ...laid,
+  features: [
+    ...laid.features,
+    {
+      id: 'valley-side',
+      name: 'Valley side',
+      kind: 'hill',
+      points: [],
+      fromDeg: 25,
+      toDeg: 82,
+      elevationDeg: 5,
+    },
+  ],
+};

@@ -1,14 +1,16 @@
 import { memo, useMemo } from 'react';
 import { G, Path, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
-import { useInks } from '@/ui/theme';
+import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
+import { Draft } from './Draft';
 import { placeLabels } from './labels';
 import { Features, LightField, MarkSign, PositionSign, Sight } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
 import { Pins, ScoreField } from './ScoreField';
 import type {
   Canvas,
+  PlanDraft,
   PlanGround,
   PlanLight,
   PlanMark,
@@ -23,6 +25,9 @@ function meanPoint(points: readonly Point2[]): Point2 {
 }
 
 const SIGN_CLEAR_PX = 11;
+/** Things that are named on the plan where there is room; the rest are known by their look. */
+const NAMED_KINDS = new Set(['stand', 'hide', 'trees', 'tree', 'backdrop', 'perch', 'wall']);
+const MOST_NAMED = 40;
 
 interface Signs {
   readonly marks: readonly PlanMark[];
@@ -43,16 +48,20 @@ const Names = memo(function Names({
     clearPx: SIGN_CLEAR_PX,
     must: entry.chosen,
   }));
-  const obstacles = ground.obstacles.map(({ name, footprint }) => ({
-    text: name,
-    at: scale.toPx(meanPoint(footprint)),
-    clearPx: 0,
-    must: false,
-  }));
+  const features = ground.features
+    .filter(({ kind, points }) => NAMED_KINDS.has(kind) && points.length > 0)
+    .slice(0, MOST_NAMED)
+    .map(({ name, points }) => ({
+      text: name,
+      at: scale.toPx(meanPoint(points)),
+      clearPx: 0,
+      must: false,
+    }))
+    .filter(({ at }) => at.x > 0 && at.x < widthPx && at.y > 0 && at.y < heightPx);
   const wishes = [
     ...named.filter(({ must }) => must),
     ...named.filter(({ must }) => !must),
-    ...obstacles,
+    ...features,
   ];
   const legend = { left: 0, right: LEGEND_WIDTH_PX, top: 0, bottom: LEGEND_HEIGHT_PX };
   const scaleBar = { left: 0, right: LEGEND_WIDTH_PX, top: heightPx - 34, bottom: heightPx };
@@ -86,16 +95,17 @@ const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas:
   const { inks, scale, heightPx, widthPx } = canvas;
   const barM = scaleBarM(scale.pxPerM, 90);
   const barPx = barM * scale.pxPerM;
-  const north = { x: widthPx - 22, y: 44 };
+  const north = { x: widthPx - 24, y: 30 };
   return (
     <G>
       <Path
-        d={`M${north.x} ${north.y}L${north.x} ${north.y - 26}M${north.x - 5} ${north.y - 18}L${north.x} ${north.y - 28}L${north.x + 5} ${north.y - 18}`}
+        d="M0 14L0 -12M-5 -4L0 -14L5 -4"
+        transform={`translate(${north.x} ${north.y}) rotate(${(-scale.upDeg).toFixed(1)})`}
         fill="none"
         stroke={inks.ink}
         strokeWidth={1.6}
       />
-      <HaloText x={north.x} y={north.y + 14} text="N" inks={inks} strong withinPx={widthPx} />
+      <HaloText x={north.x} y={north.y + 28} text="N" inks={inks} strong withinPx={widthPx} />
       <Path
         d={`M12 ${heightPx - 18}L12 ${heightPx - 12}L${12 + barPx} ${heightPx - 12}L${12 + barPx} ${heightPx - 18}`}
         fill="none"
@@ -113,7 +123,7 @@ const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas:
   );
 });
 
-/** The site to scale, north up: light first, then lines, marks, the line of sight, positions. */
+/** The site to scale: light first, then lines, marks, the line of sight, positions. */
 export function GroundPlan({
   ground,
   marks,
@@ -122,32 +132,46 @@ export function GroundPlan({
   sight,
   scores,
   pins,
+  draft,
   scale,
   widthPx,
   heightPx,
   label,
+  sheetInks,
 }: Signs & {
   readonly ground: PlanGround;
-  readonly light: PlanLight;
+  /** Nothing where no light can be computed. */
+  readonly light: PlanLight | undefined;
   readonly sight: PlanSight | undefined;
   /** How good it is to stand where, once searched. */
   readonly scores?: PlanScores | undefined;
   /** The best of these places, by rank. */
   readonly pins?: readonly Point2[] | undefined;
+  /** What is being drawn, measured or held. */
+  readonly draft?: PlanDraft | undefined;
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
   readonly label: string;
+  /** Inks of a sheet for export; those of the scheme in force otherwise. */
+  readonly sheetInks?: Inks;
 }) {
-  const inks = useInks();
+  const schemeInks = useInks();
+  const inks = sheetInks ?? schemeInks;
   const canvas = useMemo(
     () => ({ scale, widthPx, heightPx, inks }),
     [scale, widthPx, heightPx, inks],
   );
   return (
-    <Svg width={widthPx} height={heightPx} role="img" aria-label={label}>
-      <LightField light={light} canvas={canvas} />
-      <Features ground={ground} lampsOn={light.lampsOn} canvas={canvas} />
+    <Svg
+      width={widthPx}
+      height={heightPx}
+      role="img"
+      aria-label={label}
+      style={{ overflow: 'visible' }}
+    >
+      {light ? <LightField light={light} canvas={canvas} /> : null}
+      <Features ground={ground} lampsOn={light?.lampsOn ?? false} canvas={canvas} />
       {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}
       {sight ? <Sight sight={sight} canvas={canvas} /> : null}
       {marks.map((mark) => (
@@ -158,7 +182,10 @@ export function GroundPlan({
         <PositionSign key={position.id} position={position} canvas={canvas} />
       ))}
       <Names marks={marks} positions={positions} ground={ground} canvas={canvas} />
-      <Legend lines={[...(sight ? [sight.label] : []), light.label]} canvas={canvas} />
+      <Legend
+        lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
+        canvas={canvas}
+      />
       <NorthAndScale canvas={canvas} />
     </Svg>
   );

@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import { Circle, Defs, G, Line, Path, Pattern, Rect } from 'react-native-svg';
-import { alongBearing, type Point2 } from '@/core';
-import type { Inks } from '@/ui/theme';
+import { alongBearing } from '@/core';
+import { FeatureSign } from './FeatureSign';
+import { oneWay } from './line-work';
 import { pathThrough } from './plan-scale';
 import type {
   Canvas,
@@ -29,6 +30,7 @@ export function LightField({
   const across = 9 + 8 * low;
   const strokePx = 4 + 27 * low;
   const along = strokePx * 2 + 4;
+  const shade = light.shadows.map((shadow) => pathThrough(oneWay(shadow), scale, true)).join('');
   return (
     <G>
       <Defs>
@@ -37,7 +39,7 @@ export function LightField({
           patternUnits="userSpaceOnUse"
           width={across * 2}
           height={along}
-          patternTransform={`rotate(${light.sunAzimuthDeg.toFixed(2)})`}
+          patternTransform={`rotate(${(light.sunAzimuthDeg - scale.upDeg).toFixed(2)})`}
         >
           {[0, 1].map((column) => (
             <Line
@@ -53,17 +55,15 @@ export function LightField({
           ))}
         </Pattern>
       </Defs>
-      <Rect width={widthPx} height={heightPx} fill="url(#light-strokes)" />
-      {light.shadows.map((shadow, i) => (
-        <G key={i}>
-          <Path d={pathThrough(shadow, scale, true)} fill={inks.paper} />
-          <Path
-            d={pathThrough(shadow, scale, true)}
-            fill={inks.shade}
-            fillOpacity={0.12 + 0.28 * light.sunStrength}
-          />
-        </G>
-      ))}
+      <Rect
+        x={-widthPx}
+        y={-heightPx}
+        width={3 * widthPx}
+        height={3 * heightPx}
+        fill="url(#light-strokes)"
+      />
+      <Path d={shade} fill={inks.paper} />
+      <Path d={shade} fill={inks.shade} fillOpacity={0.12 + 0.28 * light.sunStrength} />
     </G>
   );
 }
@@ -74,47 +74,7 @@ const LINE_STYLE = {
   broken: { strokeWidth: 1, strokeDasharray: '3 4' },
 } as const;
 
-const FEATURE_STYLE: Readonly<Record<string, object>> = {
-  fence: { strokeWidth: 1.2, strokeDasharray: '1.5 3.5' },
-  path: { strokeWidth: 3, strokeOpacity: 0.4, strokeDasharray: '6 5' },
-  water: { strokeWidth: 1.6 },
-  lane: { strokeWidth: 0.7 },
-};
-
-function LampMast({
-  at,
-  lit,
-  inks,
-}: {
-  readonly at: Point2;
-  readonly lit: boolean;
-  readonly inks: Inks;
-}) {
-  const { x, y } = at;
-  return (
-    <G>
-      {lit ? (
-        <Circle
-          cx={x}
-          cy={y}
-          r={11}
-          fill="none"
-          stroke={inks.ink}
-          strokeWidth={0.8}
-          strokeDasharray="2 3"
-        />
-      ) : null}
-      <Path
-        d={`M${x} ${y - 5}L${x + 5} ${y}L${x} ${y + 5}L${x - 5} ${y}Z`}
-        fill={lit ? inks.ink : inks.paper}
-        stroke={inks.ink}
-        strokeWidth={1.2}
-      />
-    </G>
-  );
-}
-
-/** Lines, obstacles and lamps. Drawn again only when they or the scale change. */
+/** What is painted on the ground, and what stands, lies or runs on it. */
 export const Features = memo(function Features({
   ground,
   lampsOn,
@@ -124,47 +84,36 @@ export const Features = memo(function Features({
   readonly lampsOn: boolean;
   readonly canvas: Canvas;
 }) {
-  const { inks, scale } = canvas;
   return (
     <G>
-      {ground.features.map((feature, i) =>
-        feature.kind === 'lamp' ? (
-          <LampMast
-            key={i}
-            at={scale.toPx(feature.points[0] as Point2)}
-            lit={lampsOn}
-            inks={inks}
-          />
-        ) : (
-          <Path
-            key={i}
-            d={pathThrough(feature.points, scale)}
-            fill="none"
-            stroke={inks.ink}
-            {...FEATURE_STYLE[feature.kind]}
-          />
-        ),
-      )}
-      {ground.lines.map((line, i) => (
-        <Path
-          key={i}
-          d={pathThrough(line.points, scale)}
-          fill="none"
-          stroke={inks.ink}
-          {...LINE_STYLE[line.weight]}
-        />
+      {ground.features.map((feature) => (
+        <FeatureSign key={feature.id} feature={feature} lampsOn={lampsOn} canvas={canvas} />
       ))}
-      {ground.obstacles.map((obstacle, i) => (
-        <Path
-          key={i}
-          d={pathThrough(obstacle.footprint, scale, true)}
-          fill={inks.line}
-          stroke={inks.ink}
-          strokeWidth={1.5}
-        />
-      ))}
+      <Painted lines={ground.lines} canvas={canvas} />
     </G>
   );
+});
+
+/** Painted lines, one path for each weight. */
+const Painted = memo(function Painted({
+  lines,
+  canvas: { inks, scale },
+}: {
+  readonly lines: PlanGround['lines'];
+  readonly canvas: Canvas;
+}) {
+  return (['broken', 'marking', 'boundary'] as const).map((weight) => (
+    <Path
+      key={weight}
+      d={lines
+        .filter((line) => line.weight === weight)
+        .map(({ points }) => pathThrough(points, scale))
+        .join('')}
+      fill="none"
+      stroke={inks.ink}
+      {...LINE_STYLE[weight]}
+    />
+  ));
 });
 
 const ARROW_PX = 26;
@@ -178,10 +127,10 @@ export const MarkSign = memo(function MarkSign({
 }) {
   const { inks, scale } = canvas;
   const { x, y } = scale.toPx(mark);
-  const run = alongBearing(mark.headingDeg);
+  const run = alongBearing(mark.headingDeg - scale.upDeg);
   const tip = { x: x + run.x * ARROW_PX, y: y - run.y * ARROW_PX };
   const barb = (turnDeg: number) => {
-    const back = alongBearing(mark.headingDeg + turnDeg);
+    const back = alongBearing(mark.headingDeg - scale.upDeg + turnDeg);
     return `${tip.x + back.x * 7} ${tip.y - back.y * 7}`;
   };
   return (

@@ -3,7 +3,8 @@ import { daylight } from '@/core';
 import tokens from '@/ui/tokens.json';
 import { ballLux, ballStrokes, ballTone, looksAlike, type BallLight } from './ball-shading';
 import { placeLabels } from './labels';
-import { planScale, scaleBarM } from './plan-scale';
+import { inwardTicks } from './line-work';
+import { fitView, scaleBarM, scaleOf, viewAfter } from './plan-scale';
 import { tonesOf } from './tone';
 
 const light = (change: Partial<BallLight> = {}): BallLight => ({
@@ -52,15 +53,17 @@ describe('lit ball, camera to the south', () => {
   });
 });
 
-test('a plan fits its picture and maps back to the metres it came from', () => {
-  const coordinate = fc.double({ min: -300, max: 300, noNaN: true });
+const coordinate = fc.double({ min: -300, max: 300, noNaN: true });
+const bearing = fc.double({ min: 0, max: 359, noNaN: true });
+
+test('a plan fits its picture whichever way is up, and maps back to the metres it came from', () => {
   const points = fc.array(fc.record({ x: coordinate, y: coordinate }), {
     minLength: 1,
     maxLength: 9,
   });
   fc.assert(
-    fc.property(points, (list) => {
-      const scale = planScale(list, 390, 280);
+    fc.property(points, bearing, (list, upDeg) => {
+      const scale = scaleOf(fitView(list, 390, 280, { upDeg }), 390, 280);
       for (const point of list) {
         const px = scale.toPx(point);
         expect(px.x).toBeGreaterThanOrEqual(20);
@@ -68,21 +71,76 @@ test('a plan fits its picture and maps back to the metres it came from', () => {
         expect(px.y).toBeGreaterThanOrEqual(20);
         expect(px.y).toBeLessThanOrEqual(260);
         expect(scale.toMetres(px).x).toBeCloseTo(point.x, 6);
+        expect(scale.toMetres(px).y).toBeCloseTo(point.y, 6);
       }
     }),
   );
 });
 
-test('north is up', () => {
-  const { toPx } = planScale(
-    [
-      { x: 0, y: 0 },
-      { x: 10, y: 10 },
-    ],
+test.each([
+  [0, { x: 0, y: 10 }],
+  [90, { x: 10, y: 0 }],
+  [225, { x: -7, y: -7 }],
+])('with %d° up, what lies that way is above the middle', (upDeg, point) => {
+  const { toPx } = scaleOf({ middle: { x: 0, y: 0 }, pxPerM: 4, upDeg }, 300, 300);
+  expect(toPx(point).x).toBeCloseTo(150, 0);
+  expect(toPx(point).y).toBeLessThan(120);
+});
+
+test('what the fingers took hold of stays under them, dragged, pinched and turned', () => {
+  const px = fc.record({
+    x: fc.double({ min: 0, max: 390, noNaN: true }),
+    y: fc.double({ min: 0, max: 280, noNaN: true }),
+  });
+  const zoom = fc.double({ min: 0.2, max: 5, noNaN: true });
+  fc.assert(
+    fc.property(px, px, zoom, bearing, bearing, (about, by, wanted, turnDeg, upDeg) => {
+      const view = { middle: { x: 12, y: -40 }, pxPerM: 3, upDeg };
+      const held = scaleOf(view, 390, 280).toMetres(about);
+      const after = viewAfter(view, { about, by, zoom: wanted, turnDeg }, 390, 280);
+      const now = scaleOf(after, 390, 280).toPx(held);
+      expect(now.x).toBeCloseTo(about.x + by.x, 6);
+      expect(now.y).toBeCloseTo(about.y + by.y, 6);
+      expect(after.pxPerM).toBeCloseTo(3 * wanted, 9);
+    }),
+  );
+});
+
+test('turned clockwise on the picture, what was above lies to the right', () => {
+  const view = { middle: { x: 0, y: 0 }, pxPerM: 3, upDeg: 0 };
+  const turned = viewAfter(
+    view,
+    { about: { x: 150, y: 150 }, by: { x: 0, y: 0 }, zoom: 1, turnDeg: 90 },
     300,
     300,
   );
-  expect(toPx({ x: 0, y: 10 }).y).toBeLessThan(toPx({ x: 0, y: 0 }).y);
+  const north = scaleOf(turned, 300, 300).toPx({ x: 0, y: 10 });
+  expect(north.x).toBeCloseTo(180, 6);
+  expect(north.y).toBeCloseTo(150, 6);
+});
+
+test('no pinch goes beyond what can be drawn', () => {
+  const view = { middle: { x: 0, y: 0 }, pxPerM: 3, upDeg: 0 };
+  const pinch = (zoom: number) =>
+    viewAfter(view, { about: { x: 0, y: 0 }, by: { x: 0, y: 0 }, zoom, turnDeg: 0 }, 300, 300);
+  expect(pinch(1e9).pxPerM).toBe(400);
+  expect(pinch(1e-9).pxPerM).toBe(0.02);
+});
+
+test('ticks of a keep-out stand on its inner side, whichever way it was drawn', () => {
+  const square = [
+    { x: 0, y: 0 },
+    { x: 100, y: 0 },
+    { x: 100, y: 100 },
+    { x: 0, y: 100 },
+  ];
+  for (const corners of [square, [...square].reverse()]) {
+    const ends = [...inwardTicks(corners).matchAll(/L([\d.-]+) ([\d.-]+)/g)].map(
+      ([, x, y]) => [Number(x), Number(y)] as const,
+    );
+    expect(ends.length).toBeGreaterThan(30);
+    for (const [x, y] of ends) expect(Math.min(x, y, 100 - x, 100 - y)).toBeCloseTo(5, 1);
+  }
 });
 
 test.each([

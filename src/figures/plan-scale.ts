@@ -1,41 +1,110 @@
-import type { Point2 } from '@/core';
+import { alongBearing, type Point2 } from '@/core';
 
-/** Maps metres east and north to pixels right and down, north at the top. */
-export interface PlanScale {
+/** Which piece of ground is shown: its middle, how large, and the true bearing that points up. */
+export interface PlanView {
+  readonly middle: Point2;
   readonly pxPerM: number;
+  readonly upDeg: number;
+}
+
+/** Maps metres east and north to pixels right and down. */
+export interface PlanScale extends PlanView {
   readonly toPx: (point: Point2) => Point2;
   readonly toMetres: (px: Point2) => Point2;
 }
 
 const PADDING_PX = 22;
+/** A single point is shown amid this much ground. */
+const LEAST_SPAN_M = 20;
 
-/** The scale at which all points fit a picture. A single point is shown amid 20 m. */
-export function planScale(
+/** Right and up on the picture, as directions on the ground. */
+const axes = (upDeg: number) => ({ up: alongBearing(upDeg), right: alongBearing(upDeg + 90) });
+
+/** The view in which all points fit a picture. */
+export function fitView(
   points: readonly Point2[],
   widthPx: number,
   heightPx: number,
-  paddingPx = PADDING_PX,
-): PlanScale {
-  const xs = points.map((point) => point.x);
-  const ys = points.map((point) => point.y);
-  const [west, east] = [Math.min(...xs), Math.max(...xs)];
-  const [south, north] = [Math.min(...ys), Math.max(...ys)];
-  const spanM = (low: number, high: number) => Math.max(high - low, 20);
+  { upDeg = 0, paddingPx = PADDING_PX, leastSpanM = LEAST_SPAN_M } = {},
+): PlanView {
+  const { up, right } = axes(upDeg);
+  const across = points.map(({ x, y }) => x * right.x + y * right.y);
+  const along = points.map(({ x, y }) => x * up.x + y * up.y);
+  const [left, far] = [Math.min(...across), Math.max(...across)];
+  const [low, high] = [Math.min(...along), Math.max(...along)];
   const pxPerM = Math.min(
-    (widthPx - 2 * paddingPx) / spanM(west, east),
-    (heightPx - 2 * paddingPx) / spanM(south, north),
+    (widthPx - 2 * paddingPx) / Math.max(far - left, leastSpanM),
+    (heightPx - 2 * paddingPx) / Math.max(high - low, leastSpanM),
   );
-  const middle = { x: (west + east) / 2, y: (south + north) / 2 };
+  const [a, b] = [(left + far) / 2, (low + high) / 2];
   return {
+    middle: { x: a * right.x + b * up.x, y: a * right.y + b * up.y },
     pxPerM,
-    toPx: ({ x, y }) => ({
-      x: widthPx / 2 + (x - middle.x) * pxPerM,
-      y: heightPx / 2 - (y - middle.y) * pxPerM,
-    }),
-    toMetres: ({ x, y }) => ({
-      x: middle.x + (x - widthPx / 2) / pxPerM,
-      y: middle.y - (y - heightPx / 2) / pxPerM,
-    }),
+    upDeg,
+  };
+}
+
+/** A view as a scale for a picture of some size. */
+export function scaleOf(view: PlanView, widthPx: number, heightPx: number): PlanScale {
+  const { middle, pxPerM, upDeg } = view;
+  const { up, right } = axes(upDeg);
+  return {
+    ...view,
+    toPx: ({ x, y }) => {
+      const [east, north] = [x - middle.x, y - middle.y];
+      return {
+        x: widthPx / 2 + (east * right.x + north * right.y) * pxPerM,
+        y: heightPx / 2 - (east * up.x + north * up.y) * pxPerM,
+      };
+    },
+    toMetres: ({ x, y }) => {
+      const [across, along] = [(x - widthPx / 2) / pxPerM, (heightPx / 2 - y) / pxPerM];
+      return {
+        x: middle.x + across * right.x + along * up.x,
+        y: middle.y + across * right.y + along * up.y,
+      };
+    },
+  };
+}
+
+/** How a picture has been dragged, pinched and turned since it was drawn. */
+export interface Gestured {
+  /** Where the fingers took hold, and how far they have gone since. */
+  readonly about: Point2;
+  readonly by: Point2;
+  readonly zoom: number;
+  /** Clockwise on the picture. */
+  readonly turnDeg: number;
+}
+
+/** Closest and widest that one may look. */
+const MOST_PX_PER_M = 400;
+const LEAST_PX_PER_M = 0.02;
+
+/** The zoom that a view can still take. */
+export const zoomWithin = ({ pxPerM }: PlanView, zoom: number): number =>
+  Math.min(MOST_PX_PER_M / pxPerM, Math.max(LEAST_PX_PER_M / pxPerM, zoom));
+
+/** The view after a gesture: the ground that was taken hold of is still under the fingers. */
+export function viewAfter(
+  view: PlanView,
+  { about, by, zoom, turnDeg }: Gestured,
+  widthPx: number,
+  heightPx: number,
+): PlanView {
+  const held = scaleOf(view, widthPx, heightPx).toMetres(about);
+  const turned = {
+    ...view,
+    pxPerM: view.pxPerM * zoomWithin(view, zoom),
+    upDeg: (((view.upDeg - turnDeg) % 360) + 360) % 360,
+  };
+  const now = scaleOf(turned, widthPx, heightPx).toMetres({
+    x: about.x + by.x,
+    y: about.y + by.y,
+  });
+  return {
+    ...turned,
+    middle: { x: view.middle.x + held.x - now.x, y: view.middle.y + held.y - now.y },
   };
 }
 
@@ -45,6 +114,7 @@ export function pathThrough(
   { toPx }: PlanScale,
   closed = false,
 ): string {
+  if (points.length === 0) return '';
   const steps = points.map((point) => {
     const { x, y } = toPx(point);
     return `${x.toFixed(1)} ${y.toFixed(1)}`;
@@ -52,9 +122,9 @@ export function pathThrough(
   return `M${steps.join('L')}${closed ? 'Z' : ''}`;
 }
 
-const NICE_LENGTHS_M = [1, 2, 5, 10, 20, 50, 100, 200, 500];
+const NICE_LENGTHS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000];
 
 /** The longest round length whose bar is at most this wide. */
 export function scaleBarM(pxPerM: number, widestPx: number): number {
-  return NICE_LENGTHS_M.filter((m) => m * pxPerM <= widestPx).at(-1) ?? 1;
+  return NICE_LENGTHS_M.filter((m) => m * pxPerM <= widestPx).at(-1) ?? 0.1;
 }

@@ -1,4 +1,4 @@
-import type { Point2 } from '@/core';
+import type { Point2, SiteFeature } from '@/core';
 import type { Inks } from '@/ui/theme';
 import type { PlanScale } from './plan-scale';
 
@@ -8,12 +8,7 @@ export interface PlanGround {
     readonly points: readonly Point2[];
     readonly weight: 'boundary' | 'marking' | 'broken';
   }[];
-  readonly features: readonly {
-    readonly kind: string;
-    readonly name: string;
-    readonly points: readonly Point2[];
-  }[];
-  readonly obstacles: readonly { readonly name: string; readonly footprint: readonly Point2[] }[];
+  readonly features: readonly SiteFeature[];
 }
 export interface PlanMark extends Point2 {
   readonly id: string;
@@ -52,6 +47,13 @@ export interface PlanScores {
   readonly columns: number;
   readonly area: { readonly minX: number; readonly minY: number; readonly stepM: number };
   readonly score: ArrayLike<number>;
+}
+
+/** What is being drawn or measured: its points so far, and words beside some of them. */
+export interface PlanDraft {
+  readonly points: readonly Point2[];
+  readonly closed: boolean;
+  readonly words: readonly { readonly at: Point2; readonly text: string }[];
 }
 
 /** The sheet that a layer draws on. */

@@ -9,8 +9,8 @@ export function writeShootFile(shoot: Shoot): string {
   return `${JSON.stringify({ format: SHOOT_FILE_FORMAT, shoot }, null, 2)}\n`;
 }
 
-/** A name for the file from the shoot's title: "larkmoor-evening-hockey.shoot.json". */
-export function shootFileName({ title }: Shoot): string {
+/** A file's name without its ending, from a title: "larkmoor-evening-hockey". */
+export function fileStem(title: string): string {
   const stem = title
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
@@ -18,8 +18,11 @@ export function shootFileName({ title }: Shoot): string {
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '')
     .slice(0, 60);
-  return `${stem || 'shoot'}.shoot.json`;
+  return stem || 'shoot';
 }
+
+/** "larkmoor-evening-hockey.shoot.json". */
+export const shootFileName = ({ title }: Shoot): string => `${fileStem(title)}.shoot.json`;
 
 const refuse = (reason: string): Parsed<Shoot> => ({ ok: false, reason });
 

@@ -1,7 +1,7 @@
-import { fullCircle, turned } from '@/core';
 import { nanoid } from 'nanoid';
 import { groundById } from '@/presets/grounds';
 import { SHOOT_VERSION, type Shoot } from './shoot';
+import { turnGround } from './edit-ground';
 
 /** What a person says to begin a shoot. */
 export interface ShootBrief {
@@ -25,15 +25,7 @@ export const newId = (): string => nanoid(12);
  */
 export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
   const template = groundById(brief.template);
-  const {
-    marks,
-    positions,
-    obstacles = [],
-    features = [],
-    indoorLux = 0,
-    lensId,
-    focalMm,
-  } = template;
+  const { marks, positions, features = [], indoorLux = 0, lensId, focalMm } = template;
   const upright: Shoot = {
     version: SHOOT_VERSION,
     id,
@@ -48,9 +40,8 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     startLocal: brief.startLocal,
     endLocal: brief.endLocal,
     atLocal: brief.startLocal,
-    ground: { template: template.id, bearingDeg: 0, surface: template.surface },
-    obstacles: obstacles.map((entry) => ({ ...entry, footprint: [...entry.footprint] })),
-    features: features.map((entry) => ({ ...entry, line: [...entry.line] })),
+    ground: { template: template.id, bearingDeg: 0, thrown: [], surface: template.surface },
+    features: features.map((entry) => ({ ...entry, points: [...entry.points] })),
     marks: [...marks],
     positions: [...positions],
     light: { sky: 'clear', indoors: indoorLux > 0, lampLux: indoorLux },
@@ -74,24 +65,5 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
     title: `${shoot.title} (copy)`.slice(0, 120),
     createdAt: now,
     updatedAt: now,
-  };
-}
-
-/** The shoot with its whole ground turned about the origin to another true bearing. */
-export function turnGround(shoot: Shoot, bearingDeg: number): Shoot {
-  const by = bearingDeg - shoot.ground.bearingDeg;
-  const turnAll = <P extends { x: number; y: number }>(points: readonly P[]) =>
-    points.map((point) => turned(point, by));
-  return {
-    ...shoot,
-    ground: { ...shoot.ground, bearingDeg: fullCircle(bearingDeg) },
-    obstacles: shoot.obstacles.map((o) => ({ ...o, footprint: turnAll(o.footprint) })),
-    features: shoot.features.map((f) => ({ ...f, line: turnAll(f.line) })),
-    marks: turnAll(shoot.marks).map((mark) => ({
-      ...mark,
-      headingDeg: fullCircle(mark.headingDeg + by),
-      facingDeg: fullCircle(mark.facingDeg + by),
-    })),
-    positions: turnAll(shoot.positions),
   };
 }

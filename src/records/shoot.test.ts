@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { DEMO_SHOOTS } from '@/demo';
 import { readShootFile } from '@/formats/shoot-json';
-import { duplicateShoot, newShoot, turnGround } from './new-shoot';
+import { turnGround } from './edit-ground';
+import { duplicateShoot, newShoot } from './new-shoot';
 import { parseRecord } from './parse';
 import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
 
@@ -32,6 +33,21 @@ test('there is one migration for each version before this one', () => {
   expect(SHOOT_MIGRATIONS).toHaveLength(SHOOT_VERSION - 1);
 });
 
+const FENCE = {
+  id: 'f',
+  name: 'Fence',
+  kind: 'fence',
+  points: [
+    { x: 0, y: 0 },
+    { x: 5, y: 0 },
+  ],
+  heightM: 2,
+  meshPitchMm: 50,
+  wireMm: 3,
+  postSpacingM: 3,
+  postWidthMm: 60,
+};
+
 type Draft = { [key: string]: Draft } & { [key: number]: Draft };
 const set = (path: readonly (string | number)[], value: unknown) => (draft: unknown) => {
   const parent = path.slice(0, -1).reduce<Draft>((at, key) => at[key] as Draft, draft as Draft);
@@ -51,7 +67,9 @@ test.each([
   ['choice.positionId', ['choice', 'positionId'], 'nowhere'],
   ['kit.focalMm', ['kit', 'focalMm'], 999],
   ['kit.lensId', ['kit', 'lensId'], '__proto__'],
-  ['obstacles[0].footprint', ['obstacles', 0, 'footprint'], [{ x: 0, y: 0 }]],
+  ['features[0].points', ['features', 0, 'points'], [{ x: 0, y: 0 }]],
+  ['features[0].kind', ['features', 0, 'kind'], 'castle'],
+  ['features[0].wireMm', ['features', 0], { ...FENCE, wireMm: 19, meshPitchMm: 12 }],
   ['version', ['version'], 99],
   ['version', ['version'], 'one'],
 ] as const)('%s that is wrong is named', (named, path, value) => {
@@ -84,17 +102,46 @@ test('a file of version 1 is read: its bare river becomes a blank ground with al
   const read = readShootFile(text);
   if (!read.ok) throw new Error(read.reason);
   expect(read.record.version).toBe(SHOOT_VERSION);
-  expect(read.record.ground).toEqual({ ...old.ground, template: 'blank' });
+  expect(read.record.ground).toEqual({ ...old.ground, template: 'blank', thrown: [] });
   expect(read.record.marks).toEqual(old.marks);
   expect(read.record.positions).toEqual(old.positions);
-  expect(read.record.features).toEqual(old.features);
+  const { obstacles, features } = JSON.parse(text).shoot;
+  expect(read.record.features).toHaveLength(obstacles.length + features.length);
+  expect(read.record.features[0]?.points).toEqual(obstacles[0].footprint);
+  expect(read.record.features.at(-1)?.points).toEqual(features.at(-1).line);
 });
 
 test('a hockey pitch of version 1 stays one', () => {
   const { why: _why, ...position } = larkmoor.positions[0] as Shoot['positions'][number];
-  const old = { ...larkmoor, version: 1, positions: [position] };
+  const { thrown: _thrown, ...ground } = larkmoor.ground;
+  const old = { ...larkmoor, version: 1, ground, positions: [position], features: [] };
   const parsed = parseRecord(old, KIND);
   expect(parsed).toMatchObject({ ok: true, record: { ground: larkmoor.ground } });
+});
+
+test('a file of version 2 is read: what stood and what lay become one list, fences get their wire', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v2.shoot.json'), 'utf8');
+  const { obstacles, features, marks } = JSON.parse(text).shoot;
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  const { record } = read;
+  expect(record.marks).toEqual(marks);
+  expect(record.features.map(({ id }) => id)).toEqual(
+    [...obstacles, ...features].map(({ id }) => id),
+  );
+  expect(record.features[0]).toEqual({
+    id: 'west-stand',
+    name: 'West stand',
+    kind: 'stand',
+    points: obstacles[0].footprint,
+    heightM: 9,
+  });
+  expect(record.features.find(({ kind }) => kind === 'fence')).toMatchObject({
+    points: features[0].line,
+    meshPitchMm: 50,
+    wireMm: 3,
+  });
+  expect(record.features.find(({ kind }) => kind === 'lamp')).toMatchObject({ heightM: 15 });
 });
 
 test('an older record is lifted step by step', () => {
@@ -124,10 +171,7 @@ test('turned all the way round, the ground is where it was', () => {
   for (const bearing of [100, 190, 300, larkmoor.ground.bearingDeg])
     shoot = turnGround(shoot, bearing);
   expect(shoot.positions[0]?.x).toBeCloseTo(larkmoor.positions[0]?.x ?? NaN, 9);
-  expect(shoot.obstacles[0]?.footprint[2]?.y).toBeCloseTo(
-    larkmoor.obstacles[0]?.footprint[2]?.y ?? NaN,
-    9,
-  );
+  expect(shoot.features[0]?.points[2]?.y).toBeCloseTo(larkmoor.features[0]?.points[2]?.y ?? NaN, 9);
   expect(shoot.marks[0]?.headingDeg).toBeCloseTo(larkmoor.marks[0]?.headingDeg ?? NaN, 9);
 });
 

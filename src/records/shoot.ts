@@ -1,5 +1,12 @@
 import { z } from 'zod';
 import { DateTime } from 'luxon';
+import {
+  BACKDROP_DETAIL_M,
+  FEATURE_SHAPE,
+  FEWEST_POINTS,
+  type BackdropDetail,
+  type FeatureKind,
+} from '@/core';
 import { BODIES } from '@/presets/bodies';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { CONVERTERS, LENSES } from '@/presets/lenses';
@@ -14,7 +21,12 @@ import { SUBJECTS } from '@/presets/subjects';
 
 const text = (max: number) => z.string().trim().min(1, 'must not be empty').max(max);
 const id = z.string().regex(/^[\w-]{1,40}$/, 'must be 1 to 40 letters, digits, - or _');
-const REACH_M = 5000;
+/** Nothing lies further than this from the site's origin, east or north. */
+export const REACH_M = 5000;
+/** Most points a line or an area may have. */
+export const MOST_POINTS = 200;
+/** Most entries of one kind of list. */
+export const MOST_ENTRIES = 400;
 const metres = z.number().min(-REACH_M).max(REACH_M);
 const bearing = z.number().min(0).lt(360);
 const point = z.strictObject({ x: metres, y: metres });
@@ -57,25 +69,57 @@ export const positionSchema = z.strictObject({
   why: text(300).optional(),
 });
 
-export const obstacleSchema = z.strictObject({
-  id,
-  name: text(60),
-  kind: z.enum(['stand', 'trees', 'hide']),
-  footprint: z.array(point).min(3).max(60),
-  heightM: z.number().gt(0).max(200),
-});
+const height = z.number().gt(0).max(200);
+const points = (fewest: number, most: number) => z.array(point).min(fewest).max(most);
+const feature = <K extends FeatureKind, S extends z.ZodRawShape>(kind: K, shape: S) => {
+  const form = FEATURE_SHAPE[kind];
+  const most = form === 'line' || form === 'area' ? MOST_POINTS : FEWEST_POINTS[form];
+  return z.strictObject({
+    id,
+    name: text(60),
+    kind: z.literal(kind),
+    points: points(FEWEST_POINTS[form], most),
+    ...shape,
+  });
+};
 
-export const featureSchema = z.strictObject({
-  id,
-  name: text(60),
-  kind: z.enum(['fence', 'path', 'water', 'perch', 'lane', 'lamp']),
-  line: z.array(point).min(1).max(200),
-});
+/** What stands, lies or runs on a ground; each kind with its own figures. */
+export const featureSchema = z.discriminatedUnion('kind', [
+  feature('stand', { heightM: height }),
+  feature('wall', { heightM: height }),
+  feature('hide', { heightM: height }),
+  feature('trees', { heightM: height }),
+  feature('tree', { heightM: height, crownM: z.number().gt(0).max(60) }),
+  feature('hill', {
+    fromDeg: bearing,
+    toDeg: bearing,
+    elevationDeg: z.number().gt(0).max(60),
+  }),
+  feature('fence', {
+    heightM: height,
+    meshPitchMm: z.number().min(2).max(500),
+    wireMm: z.number().min(0.1).max(20),
+    postSpacingM: z.number().min(0.2).max(100),
+    postWidthMm: z.number().min(5).max(1000),
+  }),
+  feature('lamp', { heightM: height }),
+  feature('perch', { heightM: height }),
+  feature('backdrop', {
+    heightM: height,
+    detail: z.enum(Object.keys(BACKDROP_DETAIL_M) as [BackdropDetail, ...BackdropDetail[]]),
+  }),
+  feature('keepOut', {}),
+  feature('path', {}),
+  feature('course', {}),
+  feature('water', {}),
+  feature('lane', {}),
+  feature('outline', {}),
+]);
 
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
-  z.array(entry).min(atLeast).max(400);
+  z.array(entry).min(atLeast).max(MOST_ENTRIES);
 
-export const SHOOT_VERSION = 2;
+export const SHOOT_VERSION = 3;
 
 export const shootSchema = z
   .strictObject({
@@ -93,9 +137,10 @@ export const shootSchema = z
       template: presetId(GROUND_TEMPLATES),
       /** True bearing of the ground's long axis. */
       bearingDeg: bearing,
+      /** Switches of the template that are thrown: the left-handed batter, the other take-off leg. */
+      thrown: z.array(id).max(10),
       surface: z.enum(['grass', 'snow', 'drySand', 'water', 'clayTrack', 'hallWood', 'ice']),
     }),
-    obstacles: list(obstacleSchema, 0),
     features: list(featureSchema, 0),
     marks: list(markSchema, 1),
     positions: list(positionSchema, 1),
@@ -140,16 +185,22 @@ export const shootSchema = z
     if (shoot.kit.converter > 1 && lens && !lens.takesConverter) {
       refuse(['kit', 'converter'], `must be 1: the ${lens.name} takes no converter`);
     }
-    for (const kind of ['marks', 'positions', 'obstacles', 'features'] as const) {
+    for (const kind of ['marks', 'positions', 'features'] as const) {
       const ids = shoot[kind].map((entry) => entry.id);
       const twice = ids.findIndex((entry, i) => ids.indexOf(entry) !== i);
       if (twice >= 0) refuse([kind, twice, 'id'], 'must not stand twice');
     }
+    shoot.features.forEach((entry, i) => {
+      if (entry.kind === 'fence' && entry.wireMm >= entry.meshPitchMm) {
+        refuse(['features', i, 'wireMm'], 'must be thinner than the mesh is wide');
+      }
+    });
   });
 
 export type Shoot = z.infer<typeof shootSchema>;
 export type Mark = z.infer<typeof markSchema>;
 export type Position = z.infer<typeof positionSchema>;
+export type Feature = z.infer<typeof featureSchema>;
 
 type Migration = (older: Record<string, unknown>) => unknown;
 
@@ -168,5 +219,36 @@ const from1To2: Migration = (older) => {
   };
 };
 
+/** Figures that a thing of version 2 had none of: usual ones. Common practice, no source. */
+const USUAL_IN_2: Readonly<Record<string, object>> = {
+  fence: { heightM: 3, meshPitchMm: 50, wireMm: 3, postSpacingM: 3, postWidthMm: 60 },
+  lamp: { heightM: 15 },
+  perch: { heightM: 1.2 },
+};
+
+/** Version 2 kept what stands up apart from what lies flat; from 3 on they are one list. */
+const from2To3: Migration = ({ obstacles, features, ...older }) => {
+  const ground = older.ground as Record<string, unknown>;
+  const listOf = (value: unknown) => (Array.isArray(value) ? value : []);
+  const standing = listOf(obstacles).map(({ footprint, ...rest }) => ({
+    ...rest,
+    points: footprint,
+  }));
+  const taken = new Set(standing.map((entry) => entry.id));
+  const lying = listOf(features).map(({ line, ...rest }) => ({
+    ...rest,
+    // The two lists could each hold the same id.
+    id: taken.has(rest.id) ? `${rest.id}-2`.slice(-40) : rest.id,
+    points: rest.kind === 'lamp' || rest.kind === 'perch' ? listOf(line).slice(0, 1) : line,
+    ...USUAL_IN_2[String(rest.kind)],
+  }));
+  return {
+    ...older,
+    version: 3,
+    ground: { ...ground, thrown: [] },
+    features: [...standing, ...lying],
+  };
+};
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2];
+export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2, from2To3];

@@ -44,17 +44,24 @@ export function IconButton({
   label,
   onPress,
   children,
+  disabled = false,
+  pressed,
 }: {
   readonly label: string;
   readonly onPress: () => void;
   readonly children: ReactNode;
+  readonly disabled?: boolean;
+  /** For a button that stays down: whether it is. */
+  readonly pressed?: boolean;
 }) {
   return (
     <Pressable
       role="button"
       aria-label={label}
+      disabled={disabled}
+      {...(pressed !== undefined && { 'aria-pressed': pressed })}
       onPress={onPress}
-      className="min-h-touch min-w-touch items-center justify-center active:opacity-60"
+      className={`min-h-touch min-w-touch items-center justify-center active:opacity-60 ${disabled ? 'opacity-40' : ''} ${pressed ? 'border-b-4 border-signal pt-1' : ''}`}
     >
       {children}
     </Pressable>

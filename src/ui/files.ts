@@ -1,12 +1,16 @@
-/** Hands the browser a text to save as a file. */
-export function downloadText(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands the browser something to save as a file. */
+export function downloadBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/** As {@link downloadBlob}, a text. */
+export const downloadText = (name: string, text: string, type: string): void =>
+  downloadBlob(name, new Blob([text], { type }));
 
 /** Asks for one file; resolves to nothing when the person changes their mind. */
 export function chooseFile(accept: string): Promise<File | undefined> {

@@ -1,7 +1,37 @@
 export { clearingHeight, firstBackdrop, sightBlocks, type Backdrop, type Block } from './clearance';
+export { compassFromTrue, magneticDeclination, trueFromCompass } from './declination';
+export {
+  FEATURE_SHAPE,
+  FEWEST_POINTS,
+  hillObstacle,
+  limitsOf,
+  obstaclesOf,
+  type FeatureKind,
+  type FeatureOf,
+  type FeatureShape,
+  type SiteFeature,
+} from './feature';
 export { insidePolygon, turned } from './frame';
 export { toGeographic, toLocal, type GeoPoint } from './geodesy';
 export { refusals, THROW_SECTOR_DEG, throwSector, type Limit, type Throw } from './limits';
+export {
+  asRectangle,
+  measure,
+  rectangleCorners,
+  withCornerMoved,
+  type Measured,
+  type Rectangle,
+} from './measure';
+export { placeByTwoPoints, type KnownPoint, type Placing } from './placing';
+export {
+  distanceToLine,
+  nearestOnSegment,
+  segmentsOf,
+  snapPoint,
+  type Segment,
+  type Snapped,
+  type SnapTarget,
+} from './snap';
 export { shadowLength, skylineDeg, skyViewOfFace, sunBlocked, type Obstacle } from './obstacle';
 export {
   personObstacle,

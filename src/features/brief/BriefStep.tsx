@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
-import { turnGround } from '@/records/new-shoot';
+import { turnGround } from '@/records/edit-ground';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';

@@ -1,13 +1,7 @@
 import { DEMO_SHOOTS } from '@/demo';
 import type { Shoot } from '@/records/shoot';
-import {
-  briefFormSchema,
-  briefOf,
-  formOf,
-  numberWritten,
-  zoneWritten,
-  type BriefForm,
-} from './brief-form';
+import { briefFormSchema, briefOf, formOf, zoneWritten, type BriefForm } from './brief-form';
+import { numberWritten } from '@/ui/numbers';
 
 const good: BriefForm = {
   template: 'field-hockey',

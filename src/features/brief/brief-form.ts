@@ -4,12 +4,7 @@ import { z } from 'zod';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import type { ShootBrief } from '@/records/new-shoot';
-
-/** A number as people write it: "52.1", "-1,87", "12°". Empty and other text give NaN. */
-export function numberWritten(text: string): number {
-  const plain = text.trim().replace(/[°\s]/g, '').replace('−', '-').replace(',', '.');
-  return plain === '' ? NaN : Number(plain);
-}
+import { numberWritten } from '@/ui/numbers';
 
 const numberBetween = (low: number, high: number, what: string) =>
   z.string().refine((text) => {

@@ -1,9 +1,14 @@
+import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { chosenMark, chosenPosition, type Setup } from '@/features/plan/view';
 import { bearingInWords, faceSeen, metres, smallLength } from '@/features/plan/words';
 import { SUBJECTS } from '@/presets/subjects';
+import { groundById } from '@/presets/grounds';
+import { throwSwitch } from '@/records/edit-ground';
+import { changeItem } from '@/records/edit-site';
+import { Button } from '@/ui/Button';
 import type { Mark, Position } from '@/records/shoot';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
@@ -34,6 +39,7 @@ export function GroundStep() {
   const { plan, update } = useShootPage();
   const { setup, seen } = plan;
   const { positions, marks, choice } = setup;
+  const router = useRouter();
   const position = chosenPosition(setup);
   const depth = seen.ok ? seen.answer.exposure.depth : undefined;
   return (
@@ -64,12 +70,40 @@ export function GroundStep() {
           ) : null}
         </View>
       ) : null}
+      <Button
+        label="Draw the ground"
+        onPress={() => router.navigate(`/shoot/${plan.shoot.id}/draw`)}
+      />
+      <Switches ground={setup.ground} update={update} />
       <SearchSection />
     </View>
   );
 }
 
 type Update = ShootPage['update'];
+
+/** Which way round the ground is played: the batter's hand, the take-off leg. */
+const Switches = memo(function Switches({
+  ground,
+  update,
+}: {
+  readonly ground: Setup['ground'];
+  readonly update: Update;
+}) {
+  return (groundById(ground.template).switches ?? []).map(({ id, name, options }) => (
+    <Choice
+      key={id}
+      label={name}
+      value={ground.thrown.includes(id) ? 1 : 0}
+      options={options.map(({ label }, value) => ({ value, label }))}
+      onChange={(value) =>
+        update((current) =>
+          current.ground.thrown.includes(id) === (value === 1) ? current : throwSwitch(current, id),
+        )
+      }
+    />
+  ));
+});
 
 const choose =
   (update: Update) =>
@@ -105,14 +139,14 @@ function PositionFields({ positions, id, cameraHeightM, orientation, update }: P
         bigStep={0.5}
         valueText={`${cameraHeightM.toFixed(1)} m`}
         onChange={(next) =>
-          update((current) => ({
-            ...current,
-            positions: current.positions.map((entry) =>
-              entry.id === id
-                ? { ...entry, cameraHeightM: Number(next(entry.cameraHeightM).toFixed(2)) }
-                : entry,
-            ),
-          }))
+          update(
+            (current) =>
+              changeItem(current, 'positions', id, (entry) => ({
+                ...entry,
+                cameraHeightM: Number(next(entry.cameraHeightM).toFixed(2)),
+              })),
+            `camera height ${id}`,
+          )
         }
       />
       <Choice
@@ -149,11 +183,8 @@ const MarkControls = memo(function MarkControls({
   readonly mark: Mark;
   readonly update: Update;
 }) {
-  const change = (how: (entry: Mark) => Mark) =>
-    update((current) => ({
-      ...current,
-      marks: current.marks.map((entry) => (entry.id === mark.id ? how(entry) : entry)),
-    }));
+  const change = (how: (entry: Mark) => Mark, step?: string) =>
+    update((current) => changeItem(current, 'marks', mark.id, how), step);
   return (
     <>
       {marks.length > 1 ? (
@@ -182,7 +213,7 @@ const MarkControls = memo(function MarkControls({
           change((entry) => {
             const deg = next(entry.headingDeg) % 360;
             return { ...entry, headingDeg: deg, facingDeg: deg };
-          })
+          }, `heading ${mark.id}`)
         }
       />
     </>

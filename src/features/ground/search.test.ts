@@ -38,7 +38,7 @@ test('the best places are the best, apart from each other, off the pitch and out
   expect(places).toHaveLength(3);
   expect(places[0]?.score.total).toBe(Math.max(...result.score));
   const play = fieldOfPlay('field-hockey', larkmoor.ground.bearingDeg) ?? [];
-  const stand = larkmoor.obstacles[0]?.footprint ?? [];
+  const stand = larkmoor.features.find(({ id }) => id === 'west-stand')?.points ?? [];
   places.forEach((place, i) => {
     expect(insidePolygon(place, play)).toBe(false);
     expect(insidePolygon(place, stand)).toBe(false);
@@ -65,7 +65,10 @@ test('back light sends one to the other side than front light', () => {
 });
 
 test('on the pitch the refusal says why; what a place gives up are its weakest parts', () => {
-  expect(scoreAt(request, { x: 0, y: 0 }).refusals).toEqual(['inside the field of play']);
+  expect(scoreAt(request, { x: 0, y: 0 }).refusals).toEqual([
+    'inside the field of play',
+    'inside Run-off, 2 m at the sides and 3 m at the ends',
+  ]);
   const [first, second] = weakest((places[2] as (typeof places)[number]).score);
   expect(first?.desirability).toBeLessThanOrEqual(second?.desirability ?? NaN);
 });

@@ -1,5 +1,6 @@
 import {
   cellAt,
+  limitsOf,
   scorePosition,
   type FaceWanted,
   type LightWanted,
@@ -57,9 +58,10 @@ function kitOf(
 }
 
 function siteOf(setup: Setup, view: View): ScoredSite {
-  const { ground, obstacles } = setup;
+  const { ground, features } = setup;
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
-  const { place, sky, indoors = false, groundReflectance, lampLux, lampsFromMs } = view.scene;
+  const { place, sky, indoors = false, obstacles } = view.scene;
+  const { groundReflectance, lampLux, lampsFromMs } = view.scene;
   return {
     place,
     sky,
@@ -71,11 +73,7 @@ function siteOf(setup: Setup, view: View): ScoredSite {
     keepAwayM: KEEP_AWAY_M,
     limits: [
       ...(play ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
-      ...obstacles.map(({ name, footprint }) => ({
-        name,
-        keep: 'out' as const,
-        area: footprint,
-      })),
+      ...limitsOf(features),
     ],
   };
 }

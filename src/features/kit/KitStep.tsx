@@ -83,10 +83,13 @@ const KitControls = memo(function KitControls({
           bigStep={50}
           valueText={`${Math.round(focalMm)} mm`}
           onChange={(next) =>
-            update((current) => ({
-              ...current,
-              kit: { ...current.kit, focalMm: next(current.kit.focalMm) },
-            }))
+            update(
+              (current) => ({
+                ...current,
+                kit: { ...current.kit, focalMm: next(current.kit.focalMm) },
+              }),
+              'zoom',
+            )
           }
         />
       ) : null}

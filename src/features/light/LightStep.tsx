@@ -93,11 +93,14 @@ const LightControls = memo(function LightControls({
   readonly clock: (ms: number) => string;
   readonly update: ShootPage['update'];
 }) {
-  const changeLight = (change: (light: Light) => Partial<Light>) =>
-    update((current) => ({
-      ...current,
-      light: { ...current.light, ...change(current.light) },
-    }));
+  const changeLight = (change: (light: Light) => Partial<Light>, step?: string) =>
+    update(
+      (current) => ({
+        ...current,
+        light: { ...current.light, ...change(current.light) },
+      }),
+      step,
+    );
   const lampLevel = LAMPS.find(({ id }) => LAMP_LEVELS_LUX[id] === light.lampLux);
   const own = { value: 'own', label: `As measured, ${light.lampLux} lx` };
   return (
@@ -140,7 +143,9 @@ const LightControls = memo(function LightControls({
             step={5}
             bigStep={100}
             valueText={`${light.lampLux} lx`}
-            onChange={(next) => changeLight(({ lampLux }) => ({ lampLux: next(lampLux) }))}
+            onChange={(next) =>
+              changeLight(({ lampLux }) => ({ lampLux: next(lampLux) }), 'lamp level')
+            }
           />
           <Slider
             label="Lamps on from"
@@ -154,7 +159,7 @@ const LightControls = memo(function LightControls({
               changeLight(({ lampsFromLocal }) => {
                 const from = lampsFromLocal ? msOf(lampsFromLocal, timeZone) : hours.startMs;
                 return { lampsFromLocal: localMinuteOf(next(from), timeZone) };
-              })
+              }, 'lamps from')
             }
           />
         </>

@@ -1,10 +1,9 @@
 import { createContext, useContext } from 'react';
-import type { Shoot } from '@/records/shoot';
+import type { Edits } from './use-edits';
 import type { Plan } from './use-plan';
 
-export interface ShootPage {
+export interface ShootPage extends Edits {
   readonly plan: Plan;
-  readonly update: (change: (shoot: Shoot) => Shoot) => void;
 }
 
 export const ShootContext = createContext<ShootPage | undefined>(undefined);

@@ -1,16 +1,18 @@
 import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useCallback, useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { DEMO_SHOOTS } from '@/demo';
 import { TimeRibbon } from '@/figures/TimeRibbon';
-import { useSaveTrouble, useShootActions, useShoots } from '@/records/queries';
+import { useSaveTrouble, useShoots } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, localMinuteOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
+import { DrawToolbar } from '@/features/draw/DrawStep';
+import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useInks } from '@/ui/theme';
@@ -19,6 +21,7 @@ import { AnswerPanel } from './AnswerPanel';
 import { PlanPicture } from './PlanPicture';
 import { ShootContext, useShootPage } from './ShootContext';
 import { STEPS } from './steps';
+import { useEdits } from './use-edits';
 import { usePlan } from './use-plan';
 
 /** One shoot: plan, answer and time, around the step that is open. */
@@ -57,21 +60,20 @@ function PlanSkeleton() {
 }
 
 function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
-  const { update } = useShootActions();
+  const { id, title } = shoot;
+  const edits = useEdits(id);
   const plan = usePlan(shoot);
   const wide = useIsWide();
   const search = useSearch();
-  const { id, title } = shoot;
-  const change = useCallback(
-    (how: (current: Shoot) => Shoot) => void update(id, how),
-    [update, id],
-  );
-  const page = useMemo(() => ({ plan, update: change }), [plan, change]);
+  const draw = useDraw();
+  const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
   return (
     <ShootContext.Provider value={page}>
       <SearchContext.Provider value={search}>
-        <PageTitle title={title} />
-        {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+        <DrawContext.Provider value={draw}>
+          <PageTitle title={title} />
+          {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+        </DrawContext.Provider>
       </SearchContext.Provider>
     </ShootContext.Provider>
   );
@@ -114,12 +116,15 @@ const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
   );
 });
 
+/** Whether the ground is being drawn. */
+const isDrawing = (path: string) => path.endsWith('/draw');
+
 const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
   const path = usePathname();
   return (
     <View role="navigation" aria-label="Steps" className="flex-row border-b border-ink">
       {STEPS.map((step) => {
-        const here = path.endsWith(`/${step.id}`);
+        const here = path.endsWith(`/${step.id}`) || (step.id === 'ground' && isDrawing(path));
         return (
           <Link key={step.id} href={`/shoot/${id}/${step.id}`} asChild>
             <Pressable
@@ -167,6 +172,8 @@ interface LayoutProps {
 }
 
 const PhoneLayout = memo(function PhoneLayout({ id, title }: LayoutProps) {
+  const drawing = isDrawing(usePathname());
+  if (drawing) return <PhoneDrawing id={id} title={title} />;
   return (
     <View className="flex-1 bg-paper">
       <TopBar title={title} />
@@ -187,18 +194,53 @@ const PhoneLayout = memo(function PhoneLayout({ id, title }: LayoutProps) {
   );
 });
 
+/** Names what is in hand, so that the panel begins at its top when that changes. */
+function useInHand(): string {
+  const { tool, selected } = useDrawTool().state;
+  return `${tool.name} ${selected?.id ?? ''}`;
+}
+
+/** Drawing on a phone: the plan large, the tools under the thumb. */
+function PhoneDrawing({ id, title }: LayoutProps) {
+  const inHand = useInHand();
+  return (
+    <View className="flex-1 bg-paper">
+      <TopBar title={title} />
+      <StepLinks id={id} />
+      <View role="main" className="flex-1">
+        <View className="flex-1 border-b border-ink">
+          <PlanPicture drawing />
+        </View>
+        <View className="px-4">
+          <DrawToolbar />
+        </View>
+        <ScrollView
+          key={inHand}
+          className="max-h-[38%] grow-0"
+          contentContainerClassName="px-4 pb-4"
+          keyboardShouldPersistTaps="handled"
+        >
+          <OpenStep />
+        </ScrollView>
+      </View>
+    </View>
+  );
+}
+
 const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
+  const drawing = isDrawing(usePathname());
+  const inHand = useInHand();
   return (
     <View className="flex-1 bg-paper">
       <View role="main" className="flex-1 flex-row">
         <View className="w-[340px] border-r border-ink">
           <TopBar title={title} />
           <StepLinks id={id} />
-          <ScrollView contentContainerClassName="p-4">
+          <ScrollView key={drawing ? inHand : undefined} contentContainerClassName="p-4">
             <OpenStep />
           </ScrollView>
         </View>
-        <PlanPicture />
+        <PlanPicture drawing={drawing} />
         <View className="w-[370px] border-l border-ink">
           <ScrollView tabIndex={0} contentContainerClassName="pt-2">
             <AnswerPanel />

@@ -77,11 +77,11 @@ test('looking into the low sun warns; with the sun behind it does not', () => {
 
 test('the stand shades the south half of the pitch, and the plan draws it', () => {
   const { light } = answer(larkmoor, '19:00');
-  const { obstacles } = larkmoor;
-  const drawn = planLight({ sky: 'clear', obstacles }, light);
+  const features = larkmoor.features.filter(({ id }) => id === 'west-stand');
+  const drawn = planLight({ sky: 'clear', features }, light);
   expect(drawn.shadows).toHaveLength(1);
   expect(Math.max(...(drawn.shadows[0] ?? []).map(({ x }) => x))).toBeGreaterThan(0);
-  expect(planLight({ sky: 'overcast', obstacles }, light).shadows).toEqual([]);
+  expect(planLight({ sky: 'overcast', features }, light).shadows).toEqual([]);
 });
 
 test('under a roof the day makes no difference, only lamps do', () => {
@@ -92,7 +92,7 @@ test('under a roof the day makes no difference, only lamps do', () => {
   expect(day?.light.ev.expected).toBeCloseTo(6.91, 2);
   expect(lightInWords(day as Answer)).toBe('Lamplight');
   expect(
-    planLight({ sky: 'clear', obstacles: larkmoor.obstacles }, (day as Answer).light),
+    planLight({ sky: 'clear', features: larkmoor.features }, (day as Answer).light),
   ).toMatchObject({
     sunStrength: 0,
     shadows: [],

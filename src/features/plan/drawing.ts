@@ -1,8 +1,11 @@
 import {
   fieldOfView,
+  obstaclesOf,
+  point3,
   shadowOnGround,
-  type Obstacle,
+  sunBlocked,
   type Point2,
+  type SiteFeature,
   type Sky,
   type SubjectLight,
 } from '@/core';
@@ -13,16 +16,8 @@ import type { Shoot } from '@/records/shoot';
 import { bearingInWords, metres, sunInWords } from './words';
 
 /** What stands still on a shoot's ground. */
-export function planGround({
-  ground,
-  features,
-  obstacles,
-}: Pick<Shoot, 'ground' | 'features' | 'obstacles'>): PlanGround {
-  return {
-    lines: groundLines(ground.template, ground.bearingDeg),
-    features: features.map(({ kind, name, line }) => ({ kind, name, points: line })),
-    obstacles,
-  };
+export function planGround({ ground, features }: Pick<Shoot, 'ground' | 'features'>): PlanGround {
+  return { lines: groundLines(ground.template, ground.bearingDeg), features };
 }
 
 /** Entries with the chosen one told apart. */
@@ -34,12 +29,11 @@ export const withChosen = <T extends { readonly id: string }>(
 
 /** Every point that must be on the picture. */
 export function planExtent(
-  { lines, features, obstacles }: PlanGround,
+  { lines, features }: PlanGround,
   { marks, positions }: Pick<Shoot, 'marks' | 'positions'>,
 ): readonly Point2[] {
   return [
     ...lines.flatMap(({ points }) => points),
-    ...obstacles.flatMap(({ footprint }) => footprint),
     ...features.flatMap(({ points }) => points),
     ...marks,
     ...positions,
@@ -58,22 +52,37 @@ export function closeExtent({ camera, aim, sight }: View): readonly Point2[] {
   ]);
 }
 
+/** A hill shades the whole ground at once: it is far off. */
+const hills = (features: readonly SiteFeature[]) =>
+  features.filter(({ kind }) => kind === 'hill').flatMap(obstaclesOf);
+const MIDDLE = point3(0, 0);
+
 const SUN_STRENGTH = { clear: 1, partly: 0.55, overcast: 0 } as const;
 
 /** What the minute's light does to the plan. */
 export function planLight(
-  { sky, obstacles }: { readonly sky: Sky; readonly obstacles: readonly Obstacle[] },
+  { sky, features }: { readonly sky: Sky; readonly features: readonly SiteFeature[] },
   light: SubjectLight,
 ): PlanLight {
   const { sun } = light;
-  const sunStrength = sun.altitudeDeg > 0 && !light.indoors ? SUN_STRENGTH[sky] : 0;
+  const up = sun.altitudeDeg > 0 && !light.indoors;
+  const behindHill = up && hills(features).some((hill) => sunBlocked(MIDDLE, sun, [hill]));
+  const sunStrength = up && !behindHill ? SUN_STRENGTH[sky] : 0;
   return {
     sunAzimuthDeg: sun.azimuthDeg,
     sunAltitudeDeg: sun.altitudeDeg,
     sunStrength,
-    shadows: sunStrength > 0 ? obstacles.flatMap((obstacle) => shadowOnGround(obstacle, sun)) : [],
+    shadows:
+      sunStrength > 0
+        ? features
+            .filter(({ kind }) => kind !== 'hill')
+            .flatMap(obstaclesOf)
+            .flatMap((obstacle) => shadowOnGround(obstacle, sun))
+        : [],
     lampsOn: light.lampLux > 0,
-    label: light.indoors ? 'Under a roof' : sunInWords(sun),
+    label: light.indoors
+      ? 'Under a roof'
+      : `${sunInWords(sun)}${behindHill ? ', behind the hill' : ''}`,
   };
 }
 

@@ -67,10 +67,10 @@ export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeri
 
 /** The parts of a shoot that a view depends on: one object until one of them changes. */
 function useSetup(shoot: Shoot): Setup {
-  const { marks, positions, kit, choice, obstacles, features, ground, place, light } = shoot;
+  const { marks, positions, kit, choice, features, ground, place, light } = shoot;
   return useMemo(
-    () => ({ marks, positions, kit, choice, obstacles, features, ground, place, light }),
-    [marks, positions, kit, choice, obstacles, features, ground, place, light],
+    () => ({ marks, positions, kit, choice, features, ground, place, light }),
+    [marks, positions, kit, choice, features, ground, place, light],
   );
 }
 

@@ -8,6 +8,7 @@ import {
   freezeShutter,
   GROUND_REFLECTANCE,
   halfCircle,
+  obstaclesOf,
   pixelsOnSubject,
   point3,
   shakeLimit,
@@ -30,7 +31,7 @@ import { msOf } from '@/records/times';
 /** What a view depends on: everything of a shoot but its hours and its name. */
 export type Setup = Pick<
   Shoot,
-  'marks' | 'positions' | 'kit' | 'choice' | 'obstacles' | 'features' | 'ground' | 'place' | 'light'
+  'marks' | 'positions' | 'kit' | 'choice' | 'features' | 'ground' | 'place' | 'light'
 >;
 
 /** What one position sees of one mark, whatever the time: geometry, framing and motion. */
@@ -169,7 +170,7 @@ export function viewOf(shoot: Setup): ViewResult {
         sky: shoot.light.sky,
         indoors: shoot.light.indoors,
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
-        obstacles: shoot.obstacles,
+        obstacles: shoot.features.flatMap(obstaclesOf),
         target: point3(mark.x, mark.y, subject.heightM * LIT_AT_HEIGHT),
         faceAzimuthDeg: toCameraDeg,
         lampLux: shoot.light.lampLux,

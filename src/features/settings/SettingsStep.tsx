@@ -60,10 +60,13 @@ export function SettingsStep() {
         bigStep={1}
         valueText={stops(shoot.choice.liftStops)}
         onChange={(next) =>
-          update((current) => ({
-            ...current,
-            choice: { ...current.choice, liftStops: next(current.choice.liftStops) },
-          }))
+          update(
+            (current) => ({
+              ...current,
+              choice: { ...current.choice, liftStops: next(current.choice.liftStops) },
+            }),
+            'lift',
+          )
         }
       />
       {wide ? null : <MotionAndBudget />}

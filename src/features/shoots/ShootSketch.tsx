@@ -1,6 +1,7 @@
 import { Circle, Path, Svg } from 'react-native-svg';
+import { FEATURE_SHAPE } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
-import { pathThrough, planScale } from '@/figures/plan-scale';
+import { fitView, pathThrough, scaleOf } from '@/figures/plan-scale';
 import type { Shoot } from '@/records/shoot';
 import { useInks } from '@/ui/theme';
 
@@ -10,10 +11,14 @@ const PADDING_PX = 4;
 export function ShootSketch({ shoot, sizePx }: { readonly shoot: Shoot; readonly sizePx: number }) {
   const inks = useInks();
   const ground = planGround(shoot);
-  const scale = planScale(planExtent(ground, shoot), sizePx, sizePx, PADDING_PX);
+  const extent = planExtent(ground, shoot);
+  const scale = scaleOf(fitView(extent, sizePx, sizePx, { paddingPx: PADDING_PX }), sizePx, sizePx);
+  const solid = ground.features.filter(({ kind }) => FEATURE_SHAPE[kind] === 'area');
   const lines = [
     ...ground.lines.map(({ points }) => points),
-    ...ground.features.map(({ points }) => points),
+    ...ground.features
+      .filter(({ kind }) => FEATURE_SHAPE[kind] === 'line')
+      .map(({ points }) => points),
   ];
   return (
     <Svg width={sizePx} height={sizePx} style={{ flexShrink: 0 }} aria-hidden>
@@ -24,8 +29,9 @@ export function ShootSketch({ shoot, sizePx }: { readonly shoot: Shoot; readonly
         strokeWidth={0.8}
       />
       <Path
-        d={ground.obstacles.map(({ footprint }) => pathThrough(footprint, scale, true)).join('')}
+        d={solid.map(({ points }) => pathThrough(points, scale, true)).join('')}
         fill={inks.line}
+        fillOpacity={0.5}
         stroke={inks.ink}
         strokeWidth={0.8}
       />

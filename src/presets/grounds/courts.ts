@@ -1,149 +1,19 @@
 import { LAMP_LEVELS_LUX } from '@/core';
-import { across, arc, at, bothEnds, circle, closed, FOOT_M, line, rectangle, spot } from './shapes';
+import {
+  across,
+  arc,
+  at,
+  backdrop,
+  bothEnds,
+  circle,
+  closed,
+  keepOut,
+  line,
+  rectangle,
+} from './shapes';
 import type { GroundLine, GroundTemplate } from './types';
 
 /** Courts and rinks. Figures of the rule books quoted from memory. */
-
-interface BasketballRules {
-  readonly id: string;
-  readonly name: string;
-  readonly source: string;
-  readonly lengthM: number;
-  readonly widthM: number;
-  readonly keyWidthM: number;
-  /** From the baseline to the free-throw line. */
-  readonly keyDepthM: number;
-  /** From the baseline to the middle of the basket. */
-  readonly basketM: number;
-  readonly threePointM: number;
-  /** From the sideline to the straight part of the three-point line. */
-  readonly threePointSideM: number;
-  readonly circleM: number;
-}
-
-function basketball(rules: BasketballRules): GroundTemplate {
-  const { id, name, source, lengthM, widthM, keyWidthM, keyDepthM } = rules;
-  const end = lengthM / 2;
-  const basket = at(0, end - rules.basketM);
-  const straightX = widthM / 2 - rules.threePointSideM;
-  // Where the arc about the basket meets the straight parts.
-  const turnDeg = (Math.asin(Math.min(1, straightX / rules.threePointM)) * 180) / Math.PI;
-  const threePoint = [
-    at(straightX, end),
-    ...arc(basket, rules.threePointM, 180 - turnDeg, 180 + turnDeg),
-    at(-straightX, end),
-  ];
-  return {
-    id,
-    name,
-    source,
-    surface: 'hallWood',
-    lines: [
-      line('boundary', closed(rectangle(-widthM / 2, -end, widthM / 2, end)), 'boundary'),
-      line('centre line', across(0, widthM)),
-      line('centre circle', circle(at(0, 0), rules.circleM)),
-      ...bothEnds([
-        line('key', [
-          at(-keyWidthM / 2, end),
-          at(-keyWidthM / 2, end - keyDepthM),
-          at(keyWidthM / 2, end - keyDepthM),
-          at(keyWidthM / 2, end),
-        ]),
-        line('free-throw circle', arc(at(0, end - keyDepthM), rules.circleM, 90, 270)),
-        line('three-point line', threePoint),
-        spot('basket', basket),
-      ]),
-    ],
-    fieldOfPlay: rectangle(-widthM / 2, -end, widthM / 2, end),
-    marks: [
-      {
-        id: 'lay-up',
-        name: 'Lay-up at the basket',
-        ...at(1.2, end - 2.6),
-        headingDeg: 340,
-        facingDeg: 340,
-        subjectId: 'court-jump',
-      },
-      {
-        id: 'break',
-        name: 'Fast break',
-        ...at(-3, 0),
-        headingDeg: 0,
-        facingDeg: 0,
-        subjectId: 'field-player',
-      },
-    ],
-    positions: [
-      {
-        id: 'baseline-right',
-        name: 'Baseline, right of the basket',
-        ...at(4.4, end + 1.2),
-        cameraHeightM: 0.7,
-        why: 'Right-handed players open towards you; just outside the lane, facing the benches.',
-      },
-      {
-        id: 'baseline-left',
-        name: 'Baseline, left of the basket',
-        ...at(-4.4, end + 1.2),
-        cameraHeightM: 0.7,
-        why: 'For left-handed players, and to change sides at half-time.',
-      },
-      {
-        id: 'seats',
-        name: 'Seats above the sideline',
-        ...at(widthM / 2 + 12, 2),
-        cameraHeightM: 5,
-        why: 'A long fast lens from above keeps the floor as a clean background.',
-      },
-    ],
-    cautions: ['fieldSport', 'flash'],
-    indoorLux: LAMP_LEVELS_LUX.goodHall,
-    lensId: '24-70-2.8',
-    focalMm: 45,
-  };
-}
-
-export const BASKETBALL: readonly GroundTemplate[] = [
-  basketball({
-    id: 'basketball-fiba',
-    name: 'Basketball court, FIBA',
-    source: 'FIBA Official Rules: 28 by 15 m, three points from 6.75 m',
-    lengthM: 28,
-    widthM: 15,
-    keyWidthM: 4.9,
-    keyDepthM: 5.8,
-    basketM: 1.575,
-    threePointM: 6.75,
-    threePointSideM: 0.9,
-    circleM: 1.8,
-  }),
-  basketball({
-    id: 'basketball-nfhs',
-    name: 'Basketball court, high school',
-    source: 'NFHS: 84 by 50 ft, three points from 19 ft 9 in',
-    lengthM: 84 * FOOT_M,
-    widthM: 50 * FOOT_M,
-    keyWidthM: 12 * FOOT_M,
-    keyDepthM: 19 * FOOT_M,
-    basketM: 5.25 * FOOT_M,
-    threePointM: 19.75 * FOOT_M,
-    threePointSideM: 25 * FOOT_M - 19.75 * FOOT_M,
-    circleM: 6 * FOOT_M,
-  }),
-  basketball({
-    id: 'basketball-ncaa',
-    name: 'Basketball court, college',
-    source: 'NCAA: 94 by 50 ft, three points from 22 ft 1¾ in',
-    lengthM: 94 * FOOT_M,
-    widthM: 50 * FOOT_M,
-    keyWidthM: 12 * FOOT_M,
-    keyDepthM: 19 * FOOT_M,
-    basketM: 5.25 * FOOT_M,
-    threePointM: (22 + 1.75 / 12) * FOOT_M,
-    threePointSideM: (40.125 / 12) * FOOT_M,
-    circleM: 6 * FOOT_M,
-  }),
-];
 
 const volleyLines = (halfLengthM: number, halfWidthM: number, attackM?: number): GroundLine[] => [
   line(
@@ -198,6 +68,18 @@ export const VOLLEYBALL: GroundTemplate = {
       why: 'Blocks and spikes in profile, arms over the net.',
     },
   ],
+  features: [
+    keepOut('free-zone', 'Free zone, 3 m', rectangle(-7.5, -12, 7.5, 12)),
+    backdrop('far-seats', 'Seats, far end', [at(-7, -16), at(7, -16)], 4, 'face'),
+  ],
+  switches: [
+    {
+      id: 'hitting-hand',
+      name: 'Spiker',
+      options: [{ label: 'From the left' }, { label: 'From the right' }],
+      effects: [{ id: 'spike', mirror: 'place' }],
+    },
+  ],
   cautions: ['flash'],
   indoorLux: LAMP_LEVELS_LUX.goodHall,
   lensId: '70-200-2.8',
@@ -237,6 +119,10 @@ export const BEACH_VOLLEYBALL: GroundTemplate = {
       cameraHeightM: 0.6,
       why: 'Low from the far corner: sand in the air, faces towards you, sky behind.',
     },
+  ],
+  features: [
+    keepOut('free-zone', 'Free zone, 3 m', rectangle(-7, -11, 7, 11)),
+    backdrop('far-crowd', 'Crowd, far end', [at(-8, -15), at(8, -15)], 1.8, 'face'),
   ],
   cautions: ['sun', 'heat'],
   lensId: '70-200-2.8',
@@ -290,6 +176,22 @@ export const TENNIS: GroundTemplate = {
       ...at(10.5, 4),
       cameraHeightM: 0.9,
       why: 'Strokes from the side, low, against the far wall or hedge.',
+    },
+  ],
+  features: [
+    keepOut(
+      'run-off',
+      'Run-off, 6.40 m behind and 3.66 m beside',
+      rectangle(-9.145, -18.285, 9.145, 18.285),
+    ),
+    backdrop('back-screen', 'Back screen', [at(-9, 18.8), at(9, 18.8)], 3, 'lettering'),
+  ],
+  switches: [
+    {
+      id: 'server-hand',
+      name: 'Server',
+      options: [{ label: 'Right-handed' }, { label: 'Left-handed' }],
+      effects: [{ id: 'serve', mirror: 'face' }],
     },
   ],
   cautions: ['sun', 'flash'],
@@ -352,6 +254,15 @@ export const ICE_RINK: GroundTemplate = {
       cameraHeightM: 4,
       why: 'Over the glass, ice as a clean bright background; meters are fooled by it.',
     },
+  ],
+  features: [
+    backdrop(
+      'far-boards',
+      'Boards and seats, far side',
+      [at(-17, -24), at(-17, 24)],
+      4,
+      'lettering',
+    ),
   ],
   cautions: ['cold', 'flash'],
   indoorLux: LAMP_LEVELS_LUX.goodHall,

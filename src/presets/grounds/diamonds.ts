@@ -1,10 +1,37 @@
-import { arc, at, closed, FOOT_M, line, spot } from './shapes';
+import type { Point2 } from '@/core';
+import {
+  arc,
+  at,
+  backdrop,
+  chainLink,
+  circle,
+  closed,
+  FOOT_M,
+  keepOut,
+  line,
+  spot,
+} from './shapes';
 import type { GroundTemplate } from './types';
 
 /**
  * Diamonds, origin at the back tip of home plate, y towards second base. Figures of the rule books
  * quoted from memory; fences vary, the usual ones are drawn.
  */
+
+/** A strip of some width along a line. */
+function rectangleAlong(from: Point2, to: Point2, widthM: number): Point2[] {
+  const lengthM = Math.hypot(to.x - from.x, to.y - from.y);
+  const side = {
+    x: ((to.y - from.y) * widthM) / 2 / lengthM,
+    y: ((from.x - to.x) * widthM) / 2 / lengthM,
+  };
+  return [
+    at(from.x - side.x, from.y - side.y),
+    at(from.x + side.x, from.y + side.y),
+    at(to.x + side.x, to.y + side.y),
+    at(to.x - side.x, to.y - side.y),
+  ];
+}
 
 interface Diamond {
   readonly id: string;
@@ -50,18 +77,10 @@ function diamond({
     marks: [
       {
         id: 'batter',
-        name: 'Right-handed batter',
+        name: 'Batter',
         ...at(-0.9, 0.3),
         headingDeg: 90,
         facingDeg: 75,
-        subjectId: 'batter',
-      },
-      {
-        id: 'left-batter',
-        name: 'Left-handed batter',
-        ...at(0.9, 0.3),
-        headingDeg: 270,
-        facingDeg: 285,
         subjectId: 'batter',
       },
       {
@@ -105,11 +124,24 @@ function diamond({
       },
     ],
     features: [
+      chainLink('backstop-fence', 'Backstop', [at(-9, -7), at(-4, -9), at(4, -9), at(9, -7)], 6),
+      backdrop('outfield-wall', 'Outfield fence', fence8, 2.4, 'lettering'),
+      keepOut('plate', 'Home plate and the swing of the bat, 13 ft', circle(at(0, 0), 13 * FOOT_M)),
+      keepOut(
+        'overrun',
+        'Run past first base, 15 ft',
+        rectangleAlong(at(side, side), at(side + 15 * FOOT_M, side + 15 * FOOT_M), 3),
+      ),
+    ],
+    switches: [
       {
-        id: 'backstop-fence',
-        name: 'Backstop',
-        kind: 'fence',
-        line: [at(-9, -7), at(-4, -9), at(4, -9), at(9, -7)],
+        id: 'batter-hand',
+        name: 'Batter',
+        options: [
+          { label: 'Right-handed', positionId: 'first-side' },
+          { label: 'Left-handed', positionId: 'third-side' },
+        ],
+        effects: [{ id: 'batter', mirror: 'place' }],
       },
     ],
     cautions: ['diamond', 'sun'],

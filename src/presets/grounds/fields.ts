@@ -3,9 +3,11 @@ import {
   across,
   arc,
   at,
+  backdrop,
   bothEnds,
   circle,
   closed,
+  keepOut,
   line,
   rectangle,
   spot,
@@ -58,6 +60,20 @@ export const FIELD_HOCKEY: GroundTemplate = {
       cameraHeightM: 1.2,
       why: 'Ahead of the play, looking back at it: runners face you.',
     },
+  ],
+  features: [
+    keepOut(
+      'run-off',
+      'Run-off, 2 m at the sides and 3 m at the ends',
+      rectangle(-29.5, -48.7, 29.5, 48.7),
+    ),
+    backdrop(
+      'far-boards',
+      'Boards and crowd, far side',
+      [at(33, -40), at(33, 40)],
+      1.2,
+      'lettering',
+    ),
   ],
   cautions: ['fieldSport', 'sun'],
   ...FIELD_LENS,
@@ -139,6 +155,16 @@ export const ASSOCIATION: GroundTemplate = {
       why: 'The winger runs at you and crosses past you.',
     },
   ],
+  features: [
+    keepOut('goal-net', 'Behind the goal, in the line of shots', rectangle(-6, 52.5, 6, 58)),
+    backdrop(
+      'far-boards',
+      'Boards and crowd, far side',
+      [at(-40, -50), at(-40, 50)],
+      1,
+      'lettering',
+    ),
+  ],
   cautions: ['fieldSport', 'sun'],
   ...FIELD_LENS,
 };
@@ -186,17 +212,21 @@ export const RUGBY: GroundTemplate = {
     {
       id: 'in-goal',
       name: 'Behind the dead-ball line',
-      ...at(-20, 62),
+      ...at(-20, 65.5),
       cameraHeightM: 1,
       why: 'Tries are scored towards you.',
     },
     {
       id: 'touch',
       name: 'Touchline, ahead of play',
-      ...at(-38, 38),
+      ...at(-40.5, 38),
       cameraHeightM: 1.2,
       why: 'Downfield of the ball, looking back: the carrier faces you.',
     },
+  ],
+  features: [
+    keepOut('perimeter', 'Perimeter of the playing area, 5 m', rectangle(-40, -65, 40, 65)),
+    backdrop('far-rail', 'Rail and crowd, far side', [at(43, -55), at(43, 55)], 1.8, 'face'),
   ],
   cautions: ['fieldSport', 'sun'],
   ...FIELD_LENS,
@@ -242,123 +272,10 @@ export const LACROSSE: GroundTemplate = {
       why: 'Shooters face you over the goal; well off its line, since the ball comes fast.',
     },
   ],
+  features: [
+    keepOut('behind-goal', 'Behind the goal, in the line of shots', rectangle(-6, 50.3, 6, 58)),
+    backdrop('far-side', 'Benches and crowd, far side', [at(36, -45), at(36, 45)], 1.8, 'face'),
+  ],
   cautions: ['fieldSport', 'sun'],
   ...FIELD_LENS,
 };
-
-interface GridironRules {
-  readonly id: string;
-  readonly name: string;
-  readonly source: string;
-  /** From the sideline to the hash marks, and from the sideline to the limit line. */
-  readonly hashFt: number;
-  readonly limitFt: number;
-  readonly goalFt: number;
-}
-
-function gridiron({ id, name, source, hashFt, limitFt, goalFt }: GridironRules): GroundTemplate {
-  const halfWidth = 80 * FOOT_M;
-  const halfLength = 60 * YARD_M;
-  const hashX = halfWidth - hashFt * FOOT_M;
-  const limit = limitFt * FOOT_M;
-  const yards = Array.from({ length: 21 }, (_, i) => (i - 10) * 5 * YARD_M);
-  return {
-    id,
-    name,
-    source,
-    surface: 'grass',
-    lines: [
-      line(
-        'boundary',
-        closed(rectangle(-halfWidth, -halfLength, halfWidth, halfLength)),
-        'boundary',
-      ),
-      line(
-        'limit line',
-        closed(
-          rectangle(-halfWidth - limit, -halfLength - limit, halfWidth + limit, halfLength + limit),
-        ),
-        'broken',
-      ),
-      ...yards.map((y) =>
-        line(
-          Math.abs(Math.abs(y) - 50 * YARD_M) < 0.01 ? 'goal line' : 'yard line',
-          across(y, 2 * halfWidth),
-          Math.abs(Math.abs(y) - 50 * YARD_M) < 0.01 ? 'boundary' : 'marking',
-        ),
-      ),
-      ...[-hashX, hashX].map((x) =>
-        line('hash marks', [at(x, -50 * YARD_M), at(x, 50 * YARD_M)], 'broken'),
-      ),
-      ...bothEnds([
-        line(
-          'goal posts',
-          [at((-goalFt * FOOT_M) / 2, halfLength), at((goalFt * FOOT_M) / 2, halfLength)],
-          'boundary',
-        ),
-      ]),
-    ],
-    fieldOfPlay: rectangle(
-      -halfWidth - limit,
-      -halfLength - limit,
-      halfWidth + limit,
-      halfLength + limit,
-    ),
-    marks: [
-      {
-        id: 'runner',
-        name: 'Runner coming down the field',
-        ...at(12, 15),
-        headingDeg: 5,
-        facingDeg: 5,
-        subjectId: 'field-player',
-      },
-      {
-        id: 'catch',
-        name: 'Catch in the end zone',
-        ...at(-12, 50),
-        headingDeg: 20,
-        facingDeg: 200,
-        subjectId: 'court-jump',
-      },
-    ],
-    positions: [
-      {
-        id: 'ahead',
-        name: 'Behind the limit line, ahead of play',
-        ...at(halfWidth + limit + 1, 36),
-        cameraHeightM: 0.9,
-        why: 'Kneel ahead of the play and look back: they run at you. Long yardage to go: further down.',
-      },
-      {
-        id: 'end-zone',
-        name: 'Behind the end line',
-        ...at(-8, halfLength + limit + 1),
-        cameraHeightM: 0.9,
-        why: 'Near a score, catches and dives come towards you.',
-      },
-    ],
-    cautions: ['fieldSport', 'sun'],
-    lensId: '300-2.8',
-    focalMm: 300,
-  };
-}
-
-export const GRIDIRON_NFHS = gridiron({
-  id: 'gridiron-nfhs',
-  name: 'Gridiron field, high school',
-  source: 'NFHS: 120 by 53⅓ yards with end zones, hash marks 53 ft 4 in from the sides',
-  hashFt: 53 + 4 / 12,
-  limitFt: 6,
-  goalFt: 23 + 4 / 12,
-});
-
-export const GRIDIRON_NCAA = gridiron({
-  id: 'gridiron-ncaa',
-  name: 'Gridiron field, college',
-  source:
-    'NCAA: 120 by 53⅓ yards with end zones, hash marks 60 ft from the sides, limit line 12 ft',
-  hashFt: 60,
-  limitFt: 12,
-  goalFt: 18.5,
-});

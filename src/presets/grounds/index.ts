@@ -1,21 +1,14 @@
 import { insidePolygon, turned, type Point2 } from '@/core';
-import { BASKETBALL, BEACH_VOLLEYBALL, ICE_RINK, TENNIS, VOLLEYBALL } from './courts';
+import { BASKETBALL } from './basketball';
+import { BEACH_VOLLEYBALL, ICE_RINK, TENNIS, VOLLEYBALL } from './courts';
 import { DIAMONDS } from './diamonds';
-import { ASSOCIATION, FIELD_HOCKEY, GRIDIRON_NCAA, GRIDIRON_NFHS, LACROSSE, RUGBY } from './fields';
-import {
-  BLANK,
-  BUTTERFLY_MEADOW,
-  CLIMBING_WALL,
-  FEEDER_GARDEN,
-  FOREST_CLEARING,
-  ROAD_BEND,
-  SINGING_HEDGE,
-  SKATE_SPOT,
-  SKI_SLOPE,
-} from './outdoors';
+import { ASSOCIATION, FIELD_HOCKEY, LACROSSE, RUGBY } from './fields';
+import { GRIDIRON_NCAA, GRIDIRON_NFHS } from './gridiron';
+import { CLIMBING_WALL, ROAD_BEND, SKATE_SPOT, SKI_SLOPE } from './outdoors';
 import { ATHLETICS_TRACK } from './track';
 import type { GroundLine, GroundTemplate } from './types';
 import { POOLS, RIVER_HIDE, SPRINT_COURSE } from './water';
+import { BLANK, BUTTERFLY_MEADOW, FEEDER_GARDEN, FOREST_CLEARING, SINGING_HEDGE } from './wild';
 
 export type { GroundLine, GroundTemplate } from './types';
 

@@ -1,8 +1,8 @@
 import { LAMP_LEVELS_LUX } from '@/core';
-import { arc, at, closed, line, rectangle } from './shapes';
+import { arc, at, backdrop, closed, keepOut, line, rectangle } from './shapes';
 import type { GroundTemplate } from './types';
 
-/** Places without a rule book: roads, slopes, walls, gardens, woods. Common practice, no source. */
+/** Roads, slopes, walls and steps: places without a rule book. Common practice, no source. */
 
 const PRACTICE = 'common practice, no source';
 
@@ -51,6 +51,19 @@ export const ROAD_BEND: GroundTemplate = {
       why: 'Head-on at eye height for faces, on the inside: riders who fall go outwards.',
     },
   ],
+  features: [
+    keepOut('bend-outside', 'Outside of the bend, where riders who fall go', [
+      ...arc(at(-33.5, 0), 37, 90, 0),
+      ...arc(at(-33.5, 0), 45, 0, 90),
+    ]),
+    {
+      id: 'riders-line',
+      name: 'Line of the riders',
+      kind: 'course',
+      points: [at(0, -70), at(0, 0), ...arc(at(-33.5, 0), 33.5, 90, 0)],
+    },
+    backdrop('far-hedge', 'Hedge, far side', [at(-14, -70), at(-14, -6)], 2, 'leaf'),
+  ],
   cautions: ['road', 'panning', 'sun', 'heat'],
   lensId: '70-200-2.8',
   focalMm: 200,
@@ -85,14 +98,26 @@ export const SKI_SLOPE: GroundTemplate = {
       why: 'Pre-focus where the turn will be; bright kit against the dark trees.',
     },
   ],
-  obstacles: [
+  features: [
     {
       id: 'trees',
       name: 'Trees above the turn',
       kind: 'trees',
-      footprint: rectangle(-40, 22, -18, 40),
+      points: rectangle(-40, 22, -18, 40),
       heightM: 14,
     },
+    {
+      id: 'racing-line',
+      name: 'Racing line',
+      kind: 'course',
+      points: [at(8, 38), at(2, 24), at(-6, 10), at(2, -6), at(8, -22)],
+    },
+    keepOut('spill-zone', 'Spill zone below the turn', [
+      at(-15, 10),
+      at(-24, -10),
+      at(-24, -40),
+      at(-15, -40),
+    ]),
   ],
   cautions: ['snow', 'cold', 'sun'],
   lensId: '70-200-2.8',
@@ -132,12 +157,12 @@ export const CLIMBING_WALL: GroundTemplate = {
       why: 'Level with the climber: hands, face and the drop below.',
     },
   ],
-  obstacles: [
+  features: [
     {
       id: 'wall',
       name: 'Wall',
       kind: 'stand',
-      footprint: rectangle(-8, 6, 8, 6.6),
+      points: rectangle(-8, 6, 8, 6.6),
       heightM: 12,
     },
   ],
@@ -175,217 +200,12 @@ export const SKATE_SPOT: GroundTemplate = {
       why: 'Low and wide lifts the rider into the sky; out of the landing.',
     },
   ],
+  features: [
+    keepOut('landing', 'Landing and roll-out', rectangle(-2, 1, 2, 12)),
+    { id: 'run-in', name: 'Run-in', kind: 'course', points: [at(0, -20), at(0, 1)] },
+    { id: 'rail', name: 'Handrail', kind: 'outline', points: [at(-3, -1), at(-3, 1)] },
+  ],
   cautions: ['children'],
   lensId: '24-70-2.8',
   focalMm: 35,
-};
-
-export const FEEDER_GARDEN: GroundTemplate = {
-  id: 'feeder-garden',
-  name: 'Feeder garden with a window or hide',
-  source: PRACTICE,
-  surface: 'grass',
-  lines: [line('house wall', [at(-5, -0.5), at(5, -0.5)], 'boundary')],
-  marks: [
-    {
-      id: 'perch',
-      name: 'Last perch before the feeder',
-      ...at(0.8, 5.5),
-      headingDeg: 200,
-      facingDeg: 200,
-      subjectId: 'small-bird-perched',
-    },
-    {
-      id: 'arrival',
-      name: 'Arrival on the wing',
-      ...at(1.4, 6),
-      headingDeg: 230,
-      facingDeg: 230,
-      subjectId: 'small-bird-flight',
-    },
-  ],
-  positions: [
-    {
-      id: 'window',
-      name: 'At the open window',
-      ...at(0, 0),
-      cameraHeightM: 1.2,
-      why: 'Screens at the window, and through the opening rather than the glass. One perch between cover and food, rivals removed.',
-    },
-  ],
-  obstacles: [
-    {
-      id: 'hedge',
-      name: 'Hedge',
-      kind: 'trees',
-      footprint: rectangle(-8, 16, 8, 18),
-      heightM: 2.5,
-    },
-  ],
-  features: [
-    { id: 'perch-stick', name: 'Placed perch', kind: 'perch', line: [at(0.8, 5.5)] },
-    { id: 'feeder', name: 'Feeder', kind: 'perch', line: [at(0.2, 6.1)] },
-  ],
-  cautions: ['feeder', 'wildlife'],
-  lensId: '300-4',
-  focalMm: 300,
-};
-
-export const SINGING_HEDGE: GroundTemplate = {
-  id: 'singing-hedge',
-  name: 'Singing post on a hedge',
-  source: PRACTICE,
-  surface: 'grass',
-  lines: [line('field path', [at(-30, -3), at(0, -4), at(30, -3)], 'broken')],
-  marks: [
-    {
-      id: 'post',
-      name: 'Highest twig',
-      ...at(0, 10),
-      headingDeg: 170,
-      facingDeg: 170,
-      subjectId: 'small-bird-perched',
-    },
-  ],
-  positions: [
-    {
-      id: 'path',
-      name: 'On the path',
-      ...at(1.5, 1.8),
-      cameraHeightM: 1.6,
-      why: 'The same bushes each spring. Approach when it has gone inside; keep other twigs out of the line.',
-    },
-  ],
-  obstacles: [
-    {
-      id: 'far-wood',
-      name: 'Wood behind',
-      kind: 'trees',
-      footprint: rectangle(-40, 60, 40, 70),
-      heightM: 10,
-    },
-  ],
-  cautions: ['wildlife', 'nest', 'field'],
-  lensId: '600-4',
-  focalMm: 600,
-};
-
-export const BUTTERFLY_MEADOW: GroundTemplate = {
-  id: 'butterfly-meadow',
-  name: 'Butterfly meadow',
-  source: PRACTICE,
-  surface: 'grass',
-  lines: [line('mown path', [at(-12, -1), at(12, -1)], 'broken')],
-  marks: [
-    {
-      id: 'flower',
-      name: 'Flower it comes back to',
-      ...at(0, 0.55),
-      headingDeg: 90,
-      facingDeg: 180,
-      subjectId: 'butterfly-flower',
-    },
-  ],
-  positions: [
-    {
-      id: 'flower-side',
-      name: 'Waiting at the flower',
-      ...at(0, 0),
-      cameraHeightM: 0.45,
-      why: 'Don’t chase: wait, sensor parallel to the wings. Early and late they are slow; your shadow drives them off.',
-    },
-  ],
-  cautions: ['field', 'wildlife'],
-  lensId: '100-2.8',
-  focalMm: 100,
-};
-
-export const FOREST_CLEARING: GroundTemplate = {
-  id: 'forest-clearing',
-  name: 'Forest clearing with a tower',
-  source: PRACTICE,
-  surface: 'grass',
-  lines: [line('edge of the clearing', closed(rectangle(-18, -18, 18, 18)), 'broken')],
-  marks: [
-    {
-      id: 'fruit',
-      name: 'Fruiting tree',
-      ...at(-4, 14),
-      headingDeg: 160,
-      facingDeg: 160,
-      subjectId: 'small-bird-perched',
-    },
-  ],
-  positions: [
-    {
-      id: 'tower',
-      name: 'On the tower',
-      ...at(2, 2),
-      cameraHeightM: 9,
-      why: 'Eye level from a tower or slope rather than up into the sky; with a local guide.',
-    },
-  ],
-  obstacles: [
-    {
-      id: 'north',
-      name: 'Forest, north',
-      kind: 'trees',
-      footprint: rectangle(-30, 18, 30, 30),
-      heightM: 22,
-    },
-    {
-      id: 'south',
-      name: 'Forest, south',
-      kind: 'trees',
-      footprint: rectangle(-30, -30, 30, -18),
-      heightM: 22,
-    },
-    {
-      id: 'east',
-      name: 'Forest, east',
-      kind: 'trees',
-      footprint: rectangle(18, -18, 30, 18),
-      heightM: 22,
-    },
-    {
-      id: 'west',
-      name: 'Forest, west',
-      kind: 'trees',
-      footprint: rectangle(-30, -18, -18, 18),
-      heightM: 22,
-    },
-  ],
-  cautions: ['field', 'wildlife'],
-  lensId: '600-4',
-  focalMm: 600,
-};
-
-export const BLANK: GroundTemplate = {
-  id: 'blank',
-  name: 'Blank ground',
-  source: PRACTICE,
-  surface: 'grass',
-  lines: [],
-  marks: [
-    {
-      id: 'mark',
-      name: 'Mark',
-      ...at(0, 10),
-      headingDeg: 180,
-      facingDeg: 180,
-      subjectId: 'standing',
-    },
-  ],
-  positions: [
-    {
-      id: 'position',
-      name: 'Position',
-      ...at(0, -10),
-      cameraHeightM: 1.5,
-      why: 'Twenty metres off, facing the subject: move it to where you can stand.',
-    },
-  ],
-  cautions: [],
-  lensId: '70-200-2.8',
-  focalMm: 200,
 };

@@ -1,4 +1,4 @@
-import type { Point2 } from '@/core';
+import type { BackdropDetail, FeatureOf, Point2 } from '@/core';
 import type { GroundLine } from './types';
 
 /** Drawing blocks in a ground's own axes. */
@@ -52,3 +52,37 @@ export const bothEnds = (lines: readonly GroundLine[]): GroundLine[] => [
   ...lines,
   ...lines.map((entry) => ({ ...entry, points: entry.points.map(({ x, y }) => at(-x, -y)) })),
 ];
+
+/** Ground where nobody may stand, and why in its name. */
+export const keepOut = (
+  id: string,
+  name: string,
+  points: readonly Point2[],
+): FeatureOf<'keepOut'> => ({ id, name, kind: 'keepOut', points });
+
+/** What usually stands behind. Common practice, no source. */
+export const backdrop = (
+  id: string,
+  name: string,
+  points: readonly Point2[],
+  heightM: number,
+  detail: BackdropDetail,
+): FeatureOf<'backdrop'> => ({ id, name, kind: 'backdrop', points, heightM, detail });
+
+/** Chain link as it is usually bought: 50 mm mesh of 3 mm wire, posts of 60 mm every 3 m. */
+export const chainLink = (
+  id: string,
+  name: string,
+  points: readonly Point2[],
+  heightM: number,
+): FeatureOf<'fence'> => ({
+  id,
+  name,
+  kind: 'fence',
+  points,
+  heightM,
+  meshPitchMm: 50,
+  wireMm: 3,
+  postSpacingM: 3,
+  postWidthMm: 60,
+});

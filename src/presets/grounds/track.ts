@@ -1,4 +1,5 @@
-import { arc, at, line, spot } from './shapes';
+import { throwSector } from '@/core';
+import { arc, at, backdrop, keepOut, line, rectangle, spot } from './shapes';
 import type { GroundTemplate } from './types';
 
 /**
@@ -32,6 +33,12 @@ function round(outM: number) {
 const OUTER_M = TRACK.lanes * TRACK.laneM;
 const across = (y: number) => [at(TRACK.radiusM, y), at(TRACK.radiusM + OUTER_M, y)];
 const laneX = (lane: number) => TRACK.radiusM + (lane - 0.5) * TRACK.laneM;
+
+const SHOT = at(14, -HALF - 14);
+const DISCUS = at(-14, -HALF - 20);
+const JAVELIN = at(24, HALF + 12);
+/** Added at each side of a sector: a throw that misses it still flies. Common practice, no source. */
+const SECTOR_MARGIN_DEG = 5;
 
 export const ATHLETICS_TRACK: GroundTemplate = {
   id: 'athletics-track',
@@ -74,8 +81,9 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       at(-3, HALF + 16),
     ]),
     line('vault runway', [at(20, -30), at(20, 12)]),
-    spot('shot circle', at(14, -HALF - 14)),
-    spot('discus and hammer circle', at(-14, -HALF - 20)),
+    spot('shot circle', SHOT),
+    spot('discus and hammer circle', DISCUS),
+    spot('javelin arc', JAVELIN),
   ],
   fieldOfPlay: round(OUTER_M),
   marks: [
@@ -106,10 +114,26 @@ export const ATHLETICS_TRACK: GroundTemplate = {
     {
       id: 'high-jump',
       name: 'High-jump bar',
-      ...at(0, HALF + 15.5),
+      ...at(0.6, HALF + 15.5),
+      headingDeg: 340,
+      facingDeg: 40,
+      subjectId: 'court-jump',
+    },
+    {
+      id: 'long-jump',
+      name: 'Long-jump pit',
+      ...at(-20, 15.5),
       headingDeg: 0,
       facingDeg: 0,
       subjectId: 'court-jump',
+    },
+    {
+      id: 'discus',
+      name: 'Discus circle',
+      ...DISCUS,
+      headingDeg: 0,
+      facingDeg: 20,
+      subjectId: 'field-player-swing',
     },
   ],
   positions: [
@@ -140,6 +164,65 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       ...at(8, HALF + 49),
       cameraHeightM: 1.8,
       why: 'At bar height on the side the face comes over; the take-off leg decides which. The infield is for those whom the officials let in.',
+    },
+  ],
+  features: [
+    keepOut(
+      'discus-sector',
+      'Discus and hammer sector',
+      throwSector({
+        kind: 'discus',
+        origin: DISCUS,
+        bearingDeg: 0,
+        lengthM: 85,
+        marginDeg: SECTOR_MARGIN_DEG,
+      }),
+    ),
+    keepOut(
+      'shot-sector',
+      'Shot sector',
+      throwSector({
+        kind: 'shot',
+        origin: SHOT,
+        bearingDeg: 0,
+        lengthM: 25,
+        marginDeg: SECTOR_MARGIN_DEG,
+      }),
+    ),
+    keepOut(
+      'javelin-sector',
+      'Javelin sector',
+      throwSector({
+        kind: 'javelin',
+        origin: JAVELIN,
+        bearingDeg: 188,
+        lengthM: 100,
+        marginDeg: SECTOR_MARGIN_DEG,
+      }),
+    ),
+    keepOut('long-jump-overrun', 'Long-jump pit and overrun', rectangle(-22, 12, -18, 27)),
+    keepOut(
+      'exchange-run',
+      'Runners leaving lane one after the exchange',
+      rectangle(TRACK.radiusM - 3, -HALF, TRACK.radiusM, -HALF + 40),
+    ),
+    backdrop(
+      'home-stand',
+      'Seats along the home straight',
+      [at(TRACK.radiusM + 26, -HALF), at(TRACK.radiusM + 26, HALF)],
+      5,
+      'face',
+    ),
+  ],
+  switches: [
+    {
+      id: 'take-off-leg',
+      name: 'High jumper takes off from the',
+      options: [{ label: 'Left leg' }, { label: 'Right leg' }],
+      effects: [
+        { id: 'high-jump', mirror: 'place' },
+        { id: 'high-jump-far', mirror: 'place' },
+      ],
     },
   ],
   cautions: ['track', 'throws', 'sun'],

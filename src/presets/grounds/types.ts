@@ -1,4 +1,4 @@
-import type { GroundSurface, Point2 } from '@/core';
+import type { GroundSurface, Point2, SiteFeature } from '@/core';
 import type { CautionTag } from '../cautions';
 
 /** A line painted on a ground, or the edge of something that is always there. */
@@ -25,19 +25,24 @@ export interface TemplatePosition extends Point2 {
   readonly why: string;
 }
 
-export interface TemplateObstacle {
+/** The other way round of something: a left-handed batter, the other take-off leg. */
+export interface TemplateSwitch {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'stand' | 'trees' | 'hide';
-  readonly footprint: readonly Point2[];
-  readonly heightM: number;
+  /** As the template is drawn, and thrown over; each with the position that then suits best. */
+  readonly options: readonly [SwitchOption, SwitchOption];
+  readonly effects: readonly SwitchEffect[];
 }
-
-export interface TemplateFeature {
+export interface SwitchOption {
+  readonly label: string;
+  readonly positionId?: string;
+}
+/** `place`: mirrored about a line along the ground; `face`: it only looks to the other side. */
+export interface SwitchEffect {
   readonly id: string;
-  readonly name: string;
-  readonly kind: 'fence' | 'path' | 'water' | 'perch' | 'lane' | 'lamp';
-  readonly line: readonly Point2[];
+  readonly mirror: 'place' | 'face';
+  /** Where that line crosses the ground's short axis; the middle unless said. */
+  readonly aboutX?: number;
 }
 
 /**
@@ -55,8 +60,8 @@ export interface GroundTemplate {
   readonly fieldOfPlay?: readonly Point2[];
   readonly marks: readonly [TemplateMark, ...TemplateMark[]];
   readonly positions: readonly [TemplatePosition, ...TemplatePosition[]];
-  readonly obstacles?: readonly TemplateObstacle[];
-  readonly features?: readonly TemplateFeature[];
+  readonly features?: readonly SiteFeature[];
+  readonly switches?: readonly TemplateSwitch[];
   readonly cautions: readonly CautionTag[];
   /** Lamps on an upright face of a ground under a roof; absent under the open sky. */
   readonly indoorLux?: number;

@@ -1,5 +1,5 @@
 import { LAMP_LEVELS_LUX } from '@/core';
-import { at, line, rectangle, closed } from './shapes';
+import { at, backdrop, closed, keepOut, line, rectangle } from './shapes';
 import type { GroundTemplate } from './types';
 
 /** Pools and courses. Figures of World Aquatics and the ICF quoted from memory. */
@@ -45,18 +45,10 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
     marks: [
       {
         id: 'freestyle',
-        name: 'Freestyle, lane 4, breathing right',
+        name: 'Freestyle, lane 4',
         ...at(laneX(4), halfLength - 12),
         headingDeg: 0,
         facingDeg: 70,
-        subjectId: 'swimmer',
-      },
-      {
-        id: 'freestyle-left',
-        name: 'Freestyle, lane 4, breathing left',
-        ...at(laneX(4), halfLength - 12),
-        headingDeg: 0,
-        facingDeg: 290,
         subjectId: 'swimmer',
       },
       {
@@ -104,6 +96,36 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
         ...at(-4, halfLength + 8),
         cameraHeightM: 5,
         why: 'Backstroke from above; under the scoreboard for reactions.',
+      },
+    ],
+    features: [
+      keepOut(
+        'start-end',
+        'Starters and timekeepers behind the blocks',
+        rectangle(-halfWidth, -halfLength - 4, halfWidth, -halfLength),
+      ),
+      keepOut(
+        'turn-judges',
+        'Turn judges’ strip',
+        rectangle(-halfWidth, halfLength, halfWidth, halfLength + 1.5),
+      ),
+      backdrop(
+        'far-gallery',
+        'Gallery and banners, start end',
+        [at(-halfWidth, -halfLength - 8), at(halfWidth, -halfLength - 8)],
+        5,
+        'lettering',
+      ),
+    ],
+    switches: [
+      {
+        id: 'breathing-side',
+        name: 'Freestyle swimmer breathes',
+        options: [
+          { label: 'To the right', positionId: 'side-right' },
+          { label: 'To the left', positionId: 'side-left' },
+        ],
+        effects: [{ id: 'freestyle', mirror: 'face' }],
       },
     ],
     cautions: ['pool', 'flash', 'children'],
@@ -193,6 +215,15 @@ export const SPRINT_COURSE: GroundTemplate = {
       why: 'Head-on: all lanes stacked, the effort in the last strokes, and the reactions.',
     },
   ],
+  features: [
+    backdrop('far-bank', 'Trees, far bank', [at(-75, -100), at(-75, 120)], 9, 'leaf'),
+    {
+      id: 'launch-lane',
+      name: 'Umpires’ launches and boats going to the start',
+      kind: 'lane',
+      points: [at(44, -100), at(44, 100)],
+    },
+  ],
   cautions: ['water', 'sun', 'panning'],
   lensId: '400-2.8',
   focalMm: 400,
@@ -234,12 +265,12 @@ export const RIVER_HIDE: GroundTemplate = {
       why: 'Birds accept the accustomed; low puts the far bank well behind the perch.',
     },
   ],
-  obstacles: [
+  features: [
     {
       id: 'far-trees',
       name: 'Trees, far bank',
       kind: 'trees',
-      footprint: rectangle(-30, 22, 30, 30),
+      points: rectangle(-30, 22, 30, 30),
       heightM: 12,
     },
   ],

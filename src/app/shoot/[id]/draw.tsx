@@ -1,0 +1,1 @@
+export { DrawStep as default } from '@/features/draw/DrawStep';

@@ -1,0 +1,143 @@
+import type { BackdropDetail } from '../optics/blur';
+import { tanDeg } from '../quantity/angles';
+import type { Limit } from './limits';
+import type { Obstacle } from './obstacle';
+import { treeObstacle, wallObstacles } from './shade';
+import { alongBearing, type Point2 } from './vector';
+
+/** What each kind of thing on a ground is drawn as: a point, a line or an area; a hill has none. */
+export const FEATURE_SHAPE = {
+  stand: 'area',
+  wall: 'line',
+  hide: 'area',
+  tree: 'point',
+  trees: 'area',
+  hill: 'none',
+  fence: 'line',
+  lamp: 'point',
+  perch: 'point',
+  backdrop: 'line',
+  keepOut: 'area',
+  path: 'line',
+  course: 'line',
+  water: 'line',
+  lane: 'line',
+  outline: 'line',
+} as const;
+export type FeatureKind = keyof typeof FEATURE_SHAPE;
+export type FeatureShape = (typeof FEATURE_SHAPE)[FeatureKind];
+
+/** Fewest points of each shape. */
+export const FEWEST_POINTS: Readonly<Record<FeatureShape, number>> = {
+  none: 0,
+  point: 1,
+  line: 2,
+  area: 3,
+};
+
+interface Drawn {
+  readonly id: string;
+  readonly name: string;
+  readonly points: readonly Point2[];
+}
+
+interface Tall {
+  readonly heightM: number;
+}
+
+/** The figures that each kind has beside its points. */
+interface Figures {
+  readonly stand: Tall;
+  readonly wall: Tall;
+  readonly hide: Tall;
+  readonly trees: Tall;
+  readonly lamp: Tall;
+  readonly perch: Tall;
+  readonly tree: Tall & { readonly crownM: number };
+  readonly backdrop: Tall & { readonly detail: BackdropDetail };
+  readonly fence: Tall & {
+    readonly meshPitchMm: number;
+    readonly wireMm: number;
+    readonly postSpacingM: number;
+    readonly postWidthMm: number;
+  };
+  /** Skyline between two bearings, clockwise, as seen from the ground. */
+  readonly hill: {
+    readonly fromDeg: number;
+    readonly toDeg: number;
+    readonly elevationDeg: number;
+  };
+}
+
+export type FeatureOf<K extends FeatureKind> = Drawn & {
+  readonly kind: K;
+} & (K extends keyof Figures ? Figures[K] : object);
+
+/** Something that stays where it is on a ground, metres east and north. */
+export type SiteFeature = { [K in FeatureKind]: FeatureOf<K> }[FeatureKind];
+
+const WALL_THICKNESS_M = 0.2;
+/** A hill is set so far off that its bearing and elevation are those of any point of the ground. */
+const HILL_DISTANCE_M = 30_000;
+const HILL_STEP_DEG = 5;
+
+/** A hill as an obstacle: an upright band along its bearings, as high as it looks. */
+export function hillObstacle({ fromDeg, toDeg, elevationDeg }: FeatureOf<'hill'>): Obstacle {
+  const width = (toDeg - fromDeg + 360) % 360 || 360;
+  const steps = Math.ceil(width / HILL_STEP_DEG);
+  const edge = (distanceM: number) =>
+    Array.from({ length: steps + 1 }, (_, i) => {
+      const { x, y } = alongBearing(fromDeg + (width * i) / steps);
+      return { x: x * distanceM, y: y * distanceM };
+    });
+  return {
+    heightM: HILL_DISTANCE_M * tanDeg(elevationDeg),
+    footprint: [...edge(HILL_DISTANCE_M), ...edge(HILL_DISTANCE_M * 1.01).reverse()],
+  };
+}
+
+function solidOf(feature: SiteFeature): readonly Obstacle[] {
+  switch (feature.kind) {
+    case 'stand':
+    case 'hide':
+    case 'trees':
+      return [{ footprint: feature.points, heightM: feature.heightM }];
+    case 'wall':
+    case 'backdrop':
+      return wallObstacles(feature.points, WALL_THICKNESS_M, feature.heightM);
+    case 'tree':
+      return feature.points.map((at) => treeObstacle(at, feature.crownM, feature.heightM));
+    case 'hill':
+      return [hillObstacle(feature)];
+    default:
+      return [];
+  }
+}
+
+const solids = new WeakMap<SiteFeature, readonly Obstacle[]>();
+
+/**
+ * What a feature hides and shades: none for lines, lamps, perches and wire one sees through. The
+ * same feature gives the same obstacles, so that what rests on them need not be made again.
+ */
+export function obstaclesOf(feature: SiteFeature): readonly Obstacle[] {
+  const known = solids.get(feature);
+  if (known) return known;
+  const made = solidOf(feature);
+  solids.set(feature, made);
+  return made;
+}
+
+/** Ground that features forbid: keep-outs, and where something solid stands. */
+export const limitsOf = (features: readonly SiteFeature[]): readonly Limit[] =>
+  features.flatMap((feature): readonly Limit[] => {
+    if (feature.kind === 'keepOut') {
+      return [{ name: feature.name, keep: 'out', area: feature.points }];
+    }
+    if (feature.kind === 'hill' || feature.kind === 'hide') return [];
+    return obstaclesOf(feature).map(({ footprint }) => ({
+      name: feature.name,
+      keep: 'out',
+      area: footprint,
+    }));
+  });

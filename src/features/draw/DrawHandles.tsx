@@ -1,0 +1,79 @@
+import { FEATURE_SHAPE } from '@/core';
+import { MoveHandle } from '@/features/plan/PlanHandles';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { PlanScale } from '@/figures/plan-scale';
+import { anchorOf, changeItem, itemOf, moveItem, withPointMoved } from '@/records/edit-site';
+import { useInks } from '@/ui/theme';
+import { useDrawTool } from './use-draw';
+import type { Drawing } from './use-drawing';
+
+/** More corners than this are shaped one at a time from the list, or by their figures. */
+const MOST_HANDLES = 24;
+const CORNER_PX = 44;
+
+/** Where the selected thing is taken hold of: its middle, and each of its corners. */
+export function DrawHandles({
+  scale,
+  drawing,
+  onHold,
+}: {
+  readonly scale: PlanScale;
+  readonly drawing: Drawing;
+  readonly onHold: (held: boolean) => void;
+}) {
+  const inks = useInks();
+  const { plan, update } = useShootPage();
+  const { state, act } = useDrawTool();
+  const { selected, tool } = state;
+  if (tool.name !== 'select' || selected?.list !== 'features') return null;
+  const item = itemOf(plan.shoot, selected);
+  const anchor = item && anchorOf(item);
+  if (!item || !anchor || !('points' in item)) return null;
+  const { id, name, points } = item;
+  const corners =
+    FEATURE_SHAPE[item.kind] === 'point' || points.length > MOST_HANDLES ? [] : points;
+  return (
+    <>
+      <MoveHandle
+        label={name}
+        point={anchor}
+        scale={scale}
+        ringInk={inks.signal}
+        onHold={onHold}
+        onPlace={(to) => drawing.place(selected, to)}
+        onShift={(east, north) =>
+          update((current) => moveItem(current, selected, east, north), `keys ${id}`)
+        }
+      />
+      {corners.map((point, index) => (
+        <MoveHandle
+          key={index}
+          label={`${name}, corner ${index + 1} of ${points.length}`}
+          point={point}
+          scale={scale}
+          sizePx={CORNER_PX}
+          onHold={(held) => {
+            if (held) act({ do: 'corner', index });
+            onHold(held);
+          }}
+          onPlace={(to) => drawing.placeCorner(id, index, to)}
+          onShift={(east, north) =>
+            update(
+              (current) =>
+                changeItem(current, 'features', id, (feature) => {
+                  const corner = feature.points[index];
+                  return corner
+                    ? withPointMoved(feature, index, {
+                        x: corner.x + east,
+                        y: corner.y + north,
+                      })
+                    : feature;
+                }),
+              `keys ${id} ${index}`,
+            )
+          }
+        />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,200 @@
+import { View } from 'react-native';
+import {
+  asRectangle,
+  BACKDROP_DETAIL_M,
+  FEATURE_SHAPE,
+  FEWEST_POINTS,
+  rectangleCorners,
+  type BackdropDetail,
+  type Rectangle,
+} from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
+import { featureSchema, MOST_POINTS, REACH_M, type Feature } from '@/records/shoot';
+import { Button, IconButton } from '@/ui/Button';
+import { NumberField } from '@/ui/NumberField';
+import { Picker } from '@/ui/Picker';
+import { Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { useToast } from '@/ui/Toast';
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { BearingField } from './BearingField';
+import { KIND_NUMBERS } from './kinds';
+import { useDrawTool } from './use-draw';
+
+const DETAIL_WORDS: Readonly<Record<BackdropDetail, string>> = {
+  leaf: 'Leaves and twigs',
+  face: 'Faces in a crowd',
+  lettering: 'Lettering, boards, bars',
+  trunk: 'Trunks and posts',
+};
+const DETAILS = (Object.keys(BACKDROP_DETAIL_M) as BackdropDetail[]).map((value) => ({
+  value,
+  label: DETAIL_WORDS[value],
+}));
+
+type Change = (how: (feature: Feature) => Feature) => void;
+
+/** A feature's own figures: its sides or its corners, and what its kind has. */
+export function FeatureFields({ feature }: { readonly feature: Feature }) {
+  const { update } = useShootPage();
+  const say = useToast();
+  const change: Change = (how) =>
+    update((current) => changeItem(current, 'features', feature.id, how));
+  const rectangle = FEATURE_SHAPE[feature.kind] === 'area' && asRectangle(feature.points);
+  const figures: Readonly<Record<string, unknown>> = feature;
+  return (
+    <View className="gap-3">
+      <View className="flex-row flex-wrap justify-between gap-y-3">
+        {(KIND_NUMBERS[feature.kind] ?? []).map(({ key, label, unit, min, max }) => (
+          <View key={key} className="w-[48%]">
+            <NumberField
+              label={label}
+              unit={unit}
+              value={Number(figures[key])}
+              min={min}
+              max={max}
+              onChange={(value) => {
+                const next = featureSchema.safeParse({ ...feature, [key]: value });
+                if (!next.success) say({ text: `${label}: not with the other figures here.` });
+                else if (figures.wireMm !== undefined && !wireFits({ ...figures, [key]: value })) {
+                  say({ text: 'The wire must be thinner than the mesh is wide.' });
+                } else change((entry) => ({ ...entry, [key]: value }));
+              }}
+            />
+          </View>
+        ))}
+      </View>
+      {feature.kind === 'backdrop' ? (
+        <Picker
+          label="What one can tell on it"
+          value={feature.detail}
+          options={DETAILS}
+          onChange={(detail) => change((entry) => ({ ...entry, detail }) as Feature)}
+        />
+      ) : null}
+      {rectangle ? <RectangleFields rectangle={rectangle} change={change} /> : null}
+      {!rectangle && feature.points.length > 1 ? (
+        <CornerFields feature={feature} change={change} />
+      ) : null}
+    </View>
+  );
+}
+
+const wireFits = ({ wireMm, meshPitchMm }: Readonly<Record<string, unknown>>) =>
+  Number(wireMm) < Number(meshPitchMm);
+
+const LONGEST_SIDE_M = 2000;
+
+/** Width, depth and bearing of a rectangle, about its middle. */
+function RectangleFields({
+  rectangle,
+  change,
+}: {
+  readonly rectangle: Rectangle;
+  readonly change: Change;
+}) {
+  const reshape = (next: Partial<Rectangle>) =>
+    change((entry) => {
+      const now = asRectangle(entry.points);
+      return now ? { ...entry, points: rectangleCorners({ ...now, ...next }) } : entry;
+    });
+  return (
+    <View className="gap-3">
+      <View className="flex-row justify-between">
+        {(
+          [
+            ['Width', 'widthM'],
+            ['Depth', 'depthM'],
+          ] as const
+        ).map(([label, side]) => (
+          <View key={side} className="w-[48%]">
+            <NumberField
+              label={label}
+              unit="m"
+              value={rectangle[side]}
+              min={0.1}
+              max={LONGEST_SIDE_M}
+              onChange={(value) => reshape({ [side]: value })}
+            />
+          </View>
+        ))}
+      </View>
+      <BearingField
+        label="Depth runs towards"
+        trueDeg={rectangle.bearingDeg}
+        onChange={(bearingDeg) => reshape({ bearingDeg })}
+      />
+    </View>
+  );
+}
+
+/** One corner at a time: where it is, one more after it, or without it. */
+function CornerFields({ feature, change }: { readonly feature: Feature; readonly change: Change }) {
+  const inks = useInks();
+  const { state, act } = useDrawTool();
+  const { points, kind } = feature;
+  const index = Math.min(state.corner ?? 0, points.length - 1);
+  const corner = points[index];
+  if (!corner) return null;
+  const go = (by: number) =>
+    act({ do: 'corner', index: (index + by + points.length) % points.length });
+  const next = points[(index + 1) % points.length] ?? corner;
+  const closes = FEATURE_SHAPE[kind] === 'area';
+  const canAdd = points.length < MOST_POINTS && (closes || index < points.length - 1);
+  return (
+    <View className="gap-2">
+      <View className="flex-row items-center justify-between">
+        <IconButton label="The corner before" onPress={() => go(-1)}>
+          <ChevronLeft color={inks.ink} size={24} />
+        </IconButton>
+        <Text kind="strong" aria-live="polite">{`Corner ${index + 1} of ${points.length}`}</Text>
+        <IconButton label="The corner after" onPress={() => go(1)}>
+          <ChevronRight color={inks.ink} size={24} />
+        </IconButton>
+      </View>
+      <View className="flex-row justify-between">
+        {(
+          [
+            ['Corner east', 'x'],
+            ['Corner north', 'y'],
+          ] as const
+        ).map(([label, axis]) => (
+          <View key={`${axis} ${index}`} className="w-[48%]">
+            <NumberField
+              label={label}
+              unit="m"
+              value={corner[axis]}
+              min={-REACH_M}
+              max={REACH_M}
+              onChange={(value) =>
+                change((entry) => withPointMoved(entry, index, { ...corner, [axis]: value }))
+              }
+            />
+          </View>
+        ))}
+      </View>
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Button
+            label="Add after it"
+            disabled={!canAdd}
+            onPress={() => {
+              const middle = { x: (corner.x + next.x) / 2, y: (corner.y + next.y) / 2 };
+              change((entry) => withPointAdded(entry, index, middle));
+              act({ do: 'corner', index: index + 1 });
+            }}
+          />
+        </View>
+        <View className="flex-1">
+          <Button
+            label="Without it"
+            disabled={points.length <= FEWEST_POINTS[FEATURE_SHAPE[kind]]}
+            onPress={() => change((entry) => withoutPoint(entry, index))}
+          />
+        </View>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,204 @@
+import {
+  BACKDROP_DETAIL_M,
+  backdropVerdict,
+  bearingDeg,
+  distanceToLine,
+  FEATURE_SHAPE,
+  firstBackdrop,
+  insidePolygon,
+  measure,
+  meshThrough,
+  nearestOnSegment,
+  obstaclesOf,
+  point3,
+  postShadeWidth,
+  segmentsOf,
+  shadowLength,
+  sightBlocks,
+  sunBlocked,
+  type FeatureOf,
+  type Point2,
+  type SiteFeature,
+} from '@/core';
+import type { Answer } from '@/features/plan/answer';
+import type { View } from '@/features/plan/view';
+import { bearingInWords, metres, smallLength } from '@/features/plan/words';
+
+/** What one thing on the ground does to the picture just now, in sentences of computed figures. */
+
+interface Seen {
+  readonly view: View;
+  readonly answer: Answer;
+}
+
+const sunUp = ({ answer }: Seen): boolean =>
+  answer.light.sun.altitudeDeg > 0 && !answer.light.indoors;
+
+function shadowWords(heightM: number, seen: Seen): readonly string[] {
+  if (!sunUp(seen)) return [];
+  const { altitudeDeg, azimuthDeg } = seen.answer.light.sun;
+  const lengthM = shadowLength(heightM, altitudeDeg);
+  return [
+    `Its shadow is ${metres(lengthM)} long, towards ${bearingInWords((azimuthDeg + 180) % 360)}.`,
+  ];
+}
+
+/** Whether something solid keeps the sun off the mark, or stands in the line of sight. */
+function solidWords(feature: SiteFeature, seen: Seen): readonly string[] {
+  const { view, answer } = seen;
+  const obstacles = obstaclesOf(feature);
+  const { target } = view.scene;
+  const shades = sunUp(seen) && sunBlocked(target, answer.light.sun, obstacles);
+  const [block] = sightBlocks(view.camera, view.aim, obstacles);
+  const backdrop = firstBackdrop(view.camera, view.aim, obstacles);
+  return [
+    ...(shades ? [`It keeps the sun off ${view.mark.name} now.`] : []),
+    ...(block
+      ? [
+          `It stands in the line of sight, ${metres(block.distanceM)} from the camera and ${smallLength(block.overM)} over the line.`,
+        ]
+      : []),
+    ...(backdrop
+      ? [`It is behind ${view.mark.name}, ${metres(backdrop.behindSubjectM)} further off.`]
+      : []),
+  ];
+}
+
+const LOOKS = {
+  washed: 'washed out',
+  soft: 'soft',
+  readable: 'still readable',
+} as const;
+
+function backdropWords(feature: FeatureOf<'backdrop'>, seen: Seen): readonly string[] {
+  const { view, answer } = seen;
+  const behind = firstBackdrop(view.camera, view.aim, obstaclesOf(feature));
+  if (!behind) return [`Not behind ${view.mark.name} from here.`];
+  const { aperture } = answer.exposure.settings;
+  const { look } = backdropVerdict({
+    focalMm: view.focalMm,
+    aperture,
+    subjectM: view.sight.distanceM,
+    backgroundM: Math.max(behind.distanceM, view.sight.distanceM),
+    detailM: BACKDROP_DETAIL_M[feature.detail],
+  });
+  return [`At f/${Number(aperture.toFixed(1))} it is ${LOOKS[look]}.`];
+}
+
+/** The point of a line that the line of sight crosses, and the bearing of the piece it is on. */
+function crossedAt(feature: FeatureOf<'fence'>, { view }: Seen) {
+  const { camera, aim } = view;
+  for (const [a, b] of segmentsOf(feature.points, false)) {
+    const side = (p: Point2) => (p.x - a.x) * (b.y - a.y) - (p.y - a.y) * (b.x - a.x);
+    const along = (p: Point2) =>
+      (p.x - camera.x) * (aim.y - camera.y) - (p.y - camera.y) * (aim.x - camera.x);
+    const [from, to, one, other] = [side(camera), side(aim), along(a), along(b)];
+    if (from > 0 === to > 0 || one > 0 === other > 0) continue;
+    const share = from / (from - to);
+    return { fenceM: share * view.sight.distanceM, bearing: bearingDeg(a, b) };
+  }
+  return undefined;
+}
+
+function fenceWords(feature: FeatureOf<'fence'>, seen: Seen): readonly string[] {
+  const { view, answer } = seen;
+  const words: string[] = [];
+  const crossed = crossedAt(feature, seen);
+  if (crossed) {
+    const { aperture } = answer.exposure.settings;
+    const { patternContrast, lossStops } = meshThrough({
+      focalMm: view.focalMm,
+      aperture,
+      fenceM: crossed.fenceM,
+      subjectM: view.sight.distanceM,
+      pitchMm: feature.meshPitchMm,
+      wireMm: feature.wireMm,
+    });
+    words.push(
+      `You shoot through it, ${smallLength(crossed.fenceM)} before the lens: it takes ${lossStops.toFixed(1)} stop and leaves a pattern of ${(patternContrast * 100).toFixed(1)} %.`,
+    );
+  }
+  const [piece] = segmentsOf(feature.points, false);
+  const fenceBearingDeg = crossed?.bearing ?? (piece && bearingDeg(piece[0], piece[1]));
+  if (sunUp(seen) && fenceBearingDeg !== undefined) {
+    const sunAzimuthDeg = answer.light.sun.azimuthDeg;
+    const along = Math.abs(((sunAzimuthDeg - fenceBearingDeg + 270) % 180) - 90);
+    words.push(
+      along < 2
+        ? 'The sun shines along the wire: no post shades it.'
+        : `A post shades ${smallLength(
+            postShadeWidth({
+              widthM: feature.postWidthMm / 1000,
+              fenceBearingDeg,
+              sunAzimuthDeg,
+            }),
+          )} of the wire: put the lens there against glare.`,
+    );
+  }
+  return words;
+}
+
+const awayWords = (points: readonly Point2[], { view }: Seen, closed: boolean): string => {
+  const [first] = points;
+  const round = closed && first ? [...points, first] : points;
+  return `${metres(distanceToLine(view.camera, round))} from ${view.position.name}.`;
+};
+
+function hillWords(feature: FeatureOf<'hill'>, { answer }: Seen): readonly string[] {
+  const { sun, indoors } = answer.light;
+  if (indoors || sun.altitudeDeg <= 0) return [];
+  const behind = sunBlocked(point3(0, 0), sun, obstaclesOf(feature));
+  return [
+    behind
+      ? 'The sun is behind it now: the whole ground lies in shade.'
+      : `The sun stands clear of it, ${sun.altitudeDeg.toFixed(0)}° high at ${bearingInWords(sun.azimuthDeg)}.`,
+  ];
+}
+
+function courseWords({ points }: SiteFeature, { view }: Seen): readonly string[] {
+  const { lengthM } = measure(points);
+  const { speedMs } = view.subject;
+  const nearest = segmentsOf(points, false)
+    .map((piece) => nearestOnSegment(view.camera, piece))
+    .map((at) => Math.hypot(at.x - view.camera.x, at.y - view.camera.y));
+  const time = speedMs > 0 ? `: ${(lengthM / speedMs).toFixed(1)} s at ${speedMs} m/s` : '';
+  return [
+    `${metres(lengthM)} long${time}.`,
+    `It passes ${metres(Math.min(...nearest))} from ${view.position.name}.`,
+  ];
+}
+
+/** What a thing does now, for the position and mark that are chosen. */
+export function effectsOf(feature: SiteFeature, seen: Seen): readonly string[] {
+  switch (feature.kind) {
+    case 'stand':
+    case 'wall':
+    case 'hide':
+    case 'tree':
+    case 'trees':
+      return [...shadowWords(feature.heightM, seen), ...solidWords(feature, seen)];
+    case 'backdrop':
+      return [...solidWords(feature, seen), ...backdropWords(feature, seen)];
+    case 'fence':
+      return fenceWords(feature, seen);
+    case 'hill':
+      return hillWords(feature, seen);
+    case 'course':
+      return courseWords(feature, seen);
+    case 'keepOut': {
+      const inside = insidePolygon(seen.view.camera, feature.points);
+      return [
+        inside
+          ? `Caution: ${seen.view.position.name} lies inside it.`
+          : awayWords(feature.points, seen, true),
+      ];
+    }
+    case 'lamp':
+    case 'perch':
+    case 'path':
+    case 'water':
+    case 'lane':
+    case 'outline':
+      return [awayWords(feature.points, seen, FEATURE_SHAPE[feature.kind] === 'point')];
+  }
+}

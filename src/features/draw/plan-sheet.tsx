@@ -1,0 +1,55 @@
+import { createRoot } from 'react-dom/client';
+import { flushSync } from 'react-dom';
+import { GroundPlan } from '@/figures/GroundPlan';
+import { fitView, scaleOf } from '@/figures/plan-scale';
+import { planSvg } from '@/formats/plan-image';
+import { planExtent, planGround, planLight, planSight, withChosen } from '@/features/plan/drawing';
+import type { Plan } from '@/features/plan/use-plan';
+import { chosenMark, chosenPosition } from '@/features/plan/view';
+import { dayOf } from '@/records/times';
+import tokens from '@/ui/tokens.json';
+
+/** Size of the sheet that a plan is exported on. */
+export const SHEET = { widthPx: 1400, heightPx: 1000 } as const;
+const PADDING_PX = 60;
+
+/** The whole plan at the minute looked at, on a sheet of its own by day, as an SVG file. */
+export function planSheet({ shoot, setup, seen, atMs, clock }: Plan): string {
+  const { widthPx, heightPx } = SHEET;
+  const ground = planGround(setup);
+  const scale = scaleOf(
+    fitView(planExtent(ground, setup), widthPx, heightPx, { paddingPx: PADDING_PX }),
+    widthPx,
+    heightPx,
+  );
+  const title = `${shoot.title}, ${dayOf(shoot.startLocal)}, ${clock(atMs)}`;
+  const host = document.createElement('div');
+  const root = createRoot(host);
+  flushSync(() =>
+    root.render(
+      <GroundPlan
+        ground={ground}
+        marks={withChosen(setup.marks, chosenMark(setup))}
+        positions={withChosen(setup.positions, chosenPosition(setup))}
+        light={
+          seen.ok
+            ? planLight({ sky: setup.light.sky, features: setup.features }, seen.answer.light)
+            : undefined
+        }
+        sight={seen.ok ? planSight(seen.view) : undefined}
+        scale={scale}
+        widthPx={widthPx}
+        heightPx={heightPx}
+        label={title}
+        sheetInks={tokens.day}
+      />,
+    ),
+  );
+  const drawn = host.querySelector('svg');
+  if (!drawn) throw new Error('the plan was not drawn');
+  const inner = [...drawn.childNodes]
+    .map((node) => new XMLSerializer().serializeToString(node))
+    .join('');
+  root.unmount();
+  return planSvg(inner, { title, ...SHEET, paper: tokens.day.paper });
+}

@@ -1,0 +1,174 @@
+import { useMemo } from 'react';
+import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { metres } from '@/features/plan/words';
+import type { ItemDrag } from '@/features/plan/plan-hand';
+import type { PlanScale } from '@/figures/plan-scale';
+import type { PlanDraft } from '@/figures/plan-types';
+import {
+  anchorOf,
+  changeItem,
+  itemOf,
+  moveItem,
+  pointsOf,
+  sameItem,
+  withPointMoved,
+  type Item,
+  type ItemRef,
+} from '@/records/edit-site';
+import type { Shoot } from '@/records/shoot';
+import type { DrawState } from './draw-state';
+import { itemAt } from './hit';
+import { drawnAs, KIND_WORDS } from './kinds';
+import { piecesOf, settled } from './put';
+import { useDrawTool } from './use-draw';
+import { usePut } from './use-put';
+
+/** The drawing tool as the plan needs it. */
+export interface Drawing {
+  /** Whether marks and positions can be picked: not while points are put down. */
+  readonly picking: boolean;
+  readonly crossed: boolean;
+  readonly draft: PlanDraft | undefined;
+  readonly label: string;
+  readonly select: (item: ItemRef) => void;
+  readonly tap: (at: Point2) => void;
+  /** Moves a thing so that its anchor comes to where it is wished. */
+  readonly place: (item: ItemRef, to: Point2) => void;
+  readonly placeCorner: (id: string, index: number, to: Point2) => void;
+  readonly grab: (at: Point2, hold: (held: boolean) => void) => ItemDrag | undefined;
+}
+
+const legWords = (points: readonly Point2[]): PlanDraft['words'] =>
+  measure(points).legs.map(({ lengthM }, i) => {
+    const [a, b] = [points[i] as Point2, points[i + 1] as Point2];
+    return { at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, text: metres(lengthM) };
+  });
+
+/** The outline of what is in hand, with the lengths that matter while it is shaped. */
+function outlineOf(item: Item): PlanDraft | undefined {
+  if (!('points' in item) || item.points.length === 0) return undefined;
+  const closed = FEATURE_SHAPE[item.kind] === 'area';
+  const [first] = item.points;
+  const round = closed && first ? [...item.points, first] : item.points;
+  const sides = asRectangle(item.points) ? round.slice(0, 3) : round;
+  return {
+    points: item.points,
+    closed,
+    words: item.points.length <= 8 ? legWords(sides) : [],
+  };
+}
+
+/** What is drawn over the plan in the signal ink. */
+export function draftOf(state: DrawState, shoot: Pick<Shoot, 'marks' | 'positions' | 'features'>) {
+  const { tool, points, selected } = state;
+  if (tool.name === 'select') {
+    const item = selected && itemOf(shoot, selected);
+    return item && outlineOf(item);
+  }
+  if (points.length === 0) return undefined;
+  if (tool.name === 'lay') {
+    return {
+      points,
+      closed: false,
+      words: points.map((at, i) => ({ at, text: i === 0 ? 'A' : 'B' })),
+    };
+  }
+  const closed = tool.name === 'add' && drawnAs(tool.kind) === 'area';
+  return { points, closed, words: legWords(points) };
+}
+
+function labelOf(state: DrawState, drawing: boolean): string {
+  const { tool } = state;
+  const keys = 'Arrow keys move it, plus and minus zoom, brackets turn it';
+  if (!drawing) return `Plan. ${keys}`;
+  const enter = {
+    select: 'Enter selects what is under the cross',
+    add: `Enter puts ${tool.name === 'add' ? KIND_WORDS[tool.kind].name.toLowerCase() : ''} at the cross`,
+    measure: 'Enter measures to the cross',
+    lay: 'Enter takes the point at the cross',
+  }[tool.name];
+  return `Plan. ${keys}. ${enter}`;
+}
+
+/** Ties the drawing tool to the plan's scale and to the shoot. */
+export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
+  const { plan, update } = useShootPage();
+  const { state, act } = useDrawTool();
+  const { put } = usePut();
+  const { setup, shoot } = plan;
+  const { ground, features } = setup;
+  const { tool, selected } = state;
+  const held = drawing && tool.name === 'select' ? selected : undefined;
+  const movingId = held?.id;
+  const pieces = useMemo(
+    () => (drawing ? piecesOf({ ground, features }, movingId) : []),
+    [drawing, ground, features, movingId],
+  );
+  const { pxPerM } = scale;
+  const snapped = (at: Point2) => settled(at, pieces, { snap: state.snap, pxPerM }).point;
+
+  const tap = (at: Point2) => {
+    if (!drawing) return;
+    if (tool.name === 'select') {
+      const found = itemAt(at, pxPerM, shoot);
+      act({ do: 'select', item: found });
+      if (found && found.list !== 'features') {
+        const chosen = found.list === 'marks' ? { markId: found.id } : { positionId: found.id };
+        update((current) => ({ ...current, choice: { ...current.choice, ...chosen } }));
+      }
+      return;
+    }
+    put(at);
+  };
+
+  const place = ({ list, id }: ItemRef, to: Point2) => {
+    const wished = drawing ? snapped(to) : to;
+    update((current) => {
+      const item = itemOf(current, { list, id });
+      const anchor = item && anchorOf(item);
+      return anchor
+        ? moveItem(current, { list, id }, wished.x - anchor.x, wished.y - anchor.y)
+        : current;
+    }, `drag ${id}`);
+  };
+
+  const placeCorner = (id: string, index: number, to: Point2) => {
+    const wished = snapped(to);
+    update(
+      (current) =>
+        changeItem(current, 'features', id, (item) => withPointMoved(item, index, wished)),
+      `corner ${id} ${index}`,
+    );
+  };
+
+  const grab: Drawing['grab'] = (at, hold) => {
+    if (!held || !sameItem(itemAt(at, pxPerM, shoot), held)) return undefined;
+    const item = itemOf(shoot, held);
+    const anchor = item && anchorOf(item);
+    if (!anchor || pointsOf(item).length === 0) return undefined;
+    hold(true);
+    const start = scale.toPx(anchor);
+    return {
+      move: (by) => place(held, scale.toMetres({ x: start.x + by.x, y: start.y + by.y })),
+      end: () => hold(false),
+    };
+  };
+
+  const { marks, positions } = setup;
+  const draft = useMemo(
+    () => (drawing ? draftOf(state, { marks, positions, features }) : undefined),
+    [drawing, state, marks, positions, features],
+  );
+  return {
+    picking: !drawing || tool.name === 'select',
+    crossed: drawing && tool.name !== 'select',
+    draft,
+    label: labelOf(state, drawing),
+    select: (item) => act({ do: 'select', item }),
+    tap,
+    place,
+    placeCorner,
+    grab,
+  };
+}

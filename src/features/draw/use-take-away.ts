@@ -1,0 +1,28 @@
+import { useCallback } from 'react';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { cannotRemove, itemOf, removeItem, type ItemRef } from '@/records/edit-site';
+import { useToast } from '@/ui/Toast';
+import { useDrawTool } from './use-draw';
+
+/** Takes a thing off the ground, with a way back; says why when it must stay. */
+export function useTakeAway(): (item: ItemRef) => void {
+  const { plan, update, undo } = useShootPage();
+  const { act } = useDrawTool();
+  const say = useToast();
+  const { shoot } = plan;
+  return useCallback(
+    (ref) => {
+      const item = itemOf(shoot, ref);
+      if (!item) return;
+      const reason = cannotRemove(shoot, ref);
+      if (reason) {
+        say({ text: reason });
+        return;
+      }
+      update((current) => removeItem(current, ref));
+      act({ do: 'select', item: undefined });
+      say({ text: `Took away “${item.name}”`, action: { label: 'Undo', onPress: undo } });
+    },
+    [shoot, update, undo, act, say],
+  );
+}

@@ -1,0 +1,129 @@
+import { memo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import { Circle, Svg } from 'react-native-svg';
+import type { Point2 } from '@/core';
+import type { PlanScale } from '@/figures/plan-scale';
+import { onKeys } from '@/ui/keys';
+
+const HANDLE_PX = 52;
+const STEP_M = 1;
+const BIG_STEP_M = 5;
+
+const boxAt = ({ x, y }: Point2, sizePx: number) => ({
+  position: 'absolute' as const,
+  left: x - sizePx / 2,
+  top: y - sizePx / 2,
+  width: sizePx,
+  height: sizePx,
+  cursor: 'pointer' as const,
+});
+
+/** A sign on the plan that is chosen by a tap. */
+export const PickTarget = memo(function PickTarget({
+  label,
+  x,
+  y,
+  id,
+  onPick,
+}: {
+  readonly label: string;
+  readonly x: number;
+  readonly y: number;
+  readonly id: string;
+  readonly onPick: (id: string) => void;
+}) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={() => onPick(id)}
+      style={boxAt({ x, y }, HANDLE_PX)}
+    />
+  );
+});
+
+/** Where a drag began, so that being drawn to a line on the way does not add up. */
+function startOfDrag() {
+  let at: Point2 = { x: 0, y: 0 };
+  return {
+    get: () => at,
+    set: (to: Point2) => {
+      at = to;
+    },
+  };
+}
+
+/**
+ * A thing on the plan that is dragged, or moved by the arrow keys: a metre, or five with Shift.
+ */
+export function MoveHandle({
+  label,
+  point,
+  scale,
+  onPlace,
+  onShift,
+  onHold,
+  ringInk,
+  sizePx = HANDLE_PX,
+}: {
+  readonly label: string;
+  readonly point: Point2;
+  readonly scale: PlanScale;
+  /** Where a drag wishes it, in metres; not yet drawn to anything. */
+  readonly onPlace: (to: Point2) => void;
+  /** How far a key moves it: several may come before the next drawing. */
+  readonly onShift: (eastM: number, northM: number) => void;
+  readonly onHold: (held: boolean) => void;
+  /** Ink of a ring that shows where to take hold; none where the sign shows it. */
+  readonly ringInk?: string;
+  readonly sizePx?: number;
+}) {
+  const here = scale.toPx(point);
+  const [start] = useState(startOfDrag);
+  const drag = Gesture.Pan()
+    .runOnJS(true)
+    .minDistance(0)
+    .onBegin(() => {
+      start.set(here);
+      onHold(true);
+    })
+    .onUpdate(({ translationX, translationY }) => {
+      const { x, y } = start.get();
+      onPlace(scale.toMetres({ x: x + translationX, y: y + translationY }));
+    })
+    .onFinalize(() => onHold(false));
+  const step = (east: number, north: number) => (press: { shiftKey: boolean }) => {
+    const by = press.shiftKey ? BIG_STEP_M : STEP_M;
+    onShift(east * by, north * by);
+  };
+  return (
+    <GestureDetector gesture={drag} touchAction="none">
+      <View
+        role="button"
+        tabIndex={0}
+        aria-label={`${label}. Drag, or use the arrow keys, to move it`}
+        style={boxAt(here, sizePx)}
+        {...onKeys({
+          ArrowUp: step(0, 1),
+          ArrowDown: step(0, -1),
+          ArrowRight: step(1, 0),
+          ArrowLeft: step(-1, 0),
+        })}
+      >
+        {ringInk ? (
+          <Svg width={sizePx} height={sizePx} pointerEvents="none">
+            <Circle
+              cx={sizePx / 2}
+              cy={sizePx / 2}
+              r={8}
+              fill="none"
+              stroke={ringInk}
+              strokeWidth={2.4}
+            />
+          </Svg>
+        ) : null}
+      </View>
+    </GestureDetector>
+  );
+}

@@ -1,0 +1,86 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { closed, noHistory, recorded, redone, undone, type History } from '@/records/history';
+import { useShootActions } from '@/records/queries';
+import type { Shoot } from '@/records/shoot';
+
+/**
+ * A change of the shoot. Changes under one name that follow each other (a drag, a slider held) are
+ * one step to undo; without a name each is its own.
+ */
+export type Update = (change: (shoot: Shoot) => Shoot, step?: string) => void;
+
+export interface Edits {
+  readonly update: Update;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  /** Ends the open step: what follows is another, even under the same name. */
+  readonly endStep: () => void;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
+
+const LOOKED_AT: ReadonlySet<string> = new Set(['atLocal', 'updatedAt']);
+const LOOKED_WITH: ReadonlySet<string> = new Set(['markId', 'positionId']);
+
+const differing = <T extends object>(a: T, b: T): readonly string[] =>
+  (Object.keys(b) as (keyof T & string)[]).filter((key) => a[key] !== b[key]);
+
+/** Whether only the minute, mark or position looked at differ: that is no edit. */
+export const onlyLooksElsewhere = (before: Shoot, after: Shoot): boolean =>
+  differing(before, after).every(
+    (key) =>
+      LOOKED_AT.has(key) ||
+      (key === 'choice' &&
+        differing(before.choice, after.choice).every((part) => LOOKED_WITH.has(part))),
+  );
+
+/** An earlier state brought back; the minute looked at stays, unless the hours differ. */
+export const broughtBack = (state: Shoot, present: Shoot): Shoot =>
+  state.startLocal === present.startLocal && state.endLocal === present.endLocal
+    ? { ...state, atLocal: present.atLocal }
+    : state;
+
+/** Changes of one shoot, with what can be undone since its page was opened. */
+export function useEdits(id: string): Edits {
+  const { update: change } = useShootActions();
+  const history = useRef<History<Shoot>>(noHistory());
+  const [canUndo, setCanUndo] = useState(false);
+  const [canRedo, setCanRedo] = useState(false);
+  const keep = useCallback((next: History<Shoot>) => {
+    history.current = next;
+    setCanUndo(next.past.length > 0);
+    setCanRedo(next.future.length > 0);
+  }, []);
+  const update = useCallback<Update>(
+    (how, step) => {
+      change(id, (before) => {
+        const after = how(before);
+        if (after !== before && !onlyLooksElsewhere(before, after)) {
+          keep(recorded(history.current, before, step));
+        }
+        return after;
+      });
+    },
+    [change, id, keep],
+  );
+  const move = useCallback(
+    (go: typeof undone<Shoot>) =>
+      change(id, (present) => {
+        const moved = go(history.current, present);
+        keep(moved.history);
+        return moved.state === present ? present : broughtBack(moved.state, present);
+      }),
+    [change, id, keep],
+  );
+  return useMemo(
+    () => ({
+      update,
+      undo: () => move(undone),
+      redo: () => move(redone),
+      endStep: () => keep(closed(history.current)),
+      canUndo,
+      canRedo,
+    }),
+    [update, move, keep, canUndo, canRedo],
+  );
+}

@@ -1,0 +1,223 @@
+import { at, backdrop, closed, keepOut, line, rectangle } from './shapes';
+import type { GroundTemplate } from './types';
+
+/** Gardens, hedges, meadows, woods. Common practice, no source. */
+
+const PRACTICE = 'common practice, no source';
+
+export const FEEDER_GARDEN: GroundTemplate = {
+  id: 'feeder-garden',
+  name: 'Feeder garden with a window or hide',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [line('house wall', [at(-5, -0.5), at(5, -0.5)], 'boundary')],
+  marks: [
+    {
+      id: 'perch',
+      name: 'Last perch before the feeder',
+      ...at(0.8, 5.5),
+      headingDeg: 200,
+      facingDeg: 200,
+      subjectId: 'small-bird-perched',
+    },
+    {
+      id: 'arrival',
+      name: 'Arrival on the wing',
+      ...at(1.4, 6),
+      headingDeg: 230,
+      facingDeg: 230,
+      subjectId: 'small-bird-flight',
+    },
+  ],
+  positions: [
+    {
+      id: 'window',
+      name: 'At the open window',
+      ...at(0, 0),
+      cameraHeightM: 1.2,
+      why: 'Screens at the window, and through the opening rather than the glass. One perch between cover and food, rivals removed.',
+    },
+  ],
+  features: [
+    {
+      id: 'hedge',
+      name: 'Hedge',
+      kind: 'trees',
+      points: rectangle(-8, 16, 8, 18),
+      heightM: 2.5,
+    },
+    {
+      id: 'perch-stick',
+      name: 'Placed perch',
+      kind: 'perch',
+      points: [at(0.8, 5.5)],
+      heightM: 1.5,
+    },
+    { id: 'feeder', name: 'Feeder', kind: 'perch', points: [at(0.2, 6.1)], heightM: 1.8 },
+  ],
+  cautions: ['feeder', 'wildlife'],
+  lensId: '300-4',
+  focalMm: 300,
+};
+
+export const SINGING_HEDGE: GroundTemplate = {
+  id: 'singing-hedge',
+  name: 'Singing post on a hedge',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [line('field path', [at(-30, -3), at(0, -4), at(30, -3)], 'broken')],
+  marks: [
+    {
+      id: 'post',
+      name: 'Highest twig',
+      ...at(0, 10),
+      headingDeg: 170,
+      facingDeg: 170,
+      subjectId: 'small-bird-perched',
+    },
+  ],
+  positions: [
+    {
+      id: 'path',
+      name: 'On the path',
+      ...at(1.5, 1.8),
+      cameraHeightM: 1.6,
+      why: 'The same bushes each spring. Approach when it has gone inside; keep other twigs out of the line.',
+    },
+  ],
+  features: [
+    {
+      id: 'far-wood',
+      name: 'Wood behind',
+      kind: 'trees',
+      points: rectangle(-40, 60, 40, 70),
+      heightM: 10,
+    },
+    { id: 'hedge', name: 'Hedge', kind: 'trees', points: rectangle(-20, 10.4, 20, 12), heightM: 2 },
+    keepOut('nest', 'Bush with the nest: keep off', rectangle(4, 6, 12, 10.2)),
+  ],
+  cautions: ['wildlife', 'nest', 'field'],
+  lensId: '600-4',
+  focalMm: 600,
+};
+
+export const BUTTERFLY_MEADOW: GroundTemplate = {
+  id: 'butterfly-meadow',
+  name: 'Butterfly meadow',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [line('mown path', [at(-12, -1), at(12, -1)], 'broken')],
+  marks: [
+    {
+      id: 'flower',
+      name: 'Flower it comes back to',
+      ...at(0, 0.55),
+      headingDeg: 90,
+      facingDeg: 180,
+      subjectId: 'butterfly-flower',
+    },
+  ],
+  positions: [
+    {
+      id: 'flower-side',
+      name: 'Waiting at the flower',
+      ...at(0, 0),
+      cameraHeightM: 0.45,
+      why: 'Don’t chase: wait, sensor parallel to the wings. Early and late they are slow; your shadow drives them off.',
+    },
+  ],
+  features: [backdrop('tall-grass', 'Tall grass', [at(-6, 2.4), at(6, 2.4)], 0.9, 'leaf')],
+  cautions: ['field', 'wildlife'],
+  lensId: '100-2.8',
+  focalMm: 100,
+};
+
+export const FOREST_CLEARING: GroundTemplate = {
+  id: 'forest-clearing',
+  name: 'Forest clearing with a tower',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [line('edge of the clearing', closed(rectangle(-18, -18, 18, 18)), 'broken')],
+  marks: [
+    {
+      id: 'fruit',
+      name: 'Fruiting tree',
+      ...at(-4, 14),
+      headingDeg: 160,
+      facingDeg: 160,
+      subjectId: 'small-bird-perched',
+    },
+  ],
+  positions: [
+    {
+      id: 'tower',
+      name: 'On the tower',
+      ...at(2, 2),
+      cameraHeightM: 9,
+      why: 'Eye level from a tower or slope rather than up into the sky; with a local guide.',
+    },
+  ],
+  features: [
+    {
+      id: 'north',
+      name: 'Forest, north',
+      kind: 'trees',
+      points: rectangle(-30, 18, 30, 30),
+      heightM: 22,
+    },
+    {
+      id: 'south',
+      name: 'Forest, south',
+      kind: 'trees',
+      points: rectangle(-30, -30, 30, -18),
+      heightM: 22,
+    },
+    {
+      id: 'east',
+      name: 'Forest, east',
+      kind: 'trees',
+      points: rectangle(18, -18, 30, 18),
+      heightM: 22,
+    },
+    {
+      id: 'west',
+      name: 'Forest, west',
+      kind: 'trees',
+      points: rectangle(-30, -18, -18, 18),
+      heightM: 22,
+    },
+  ],
+  cautions: ['field', 'wildlife'],
+  lensId: '600-4',
+  focalMm: 600,
+};
+
+export const BLANK: GroundTemplate = {
+  id: 'blank',
+  name: 'Blank ground',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [],
+  marks: [
+    {
+      id: 'mark',
+      name: 'Mark',
+      ...at(0, 10),
+      headingDeg: 180,
+      facingDeg: 180,
+      subjectId: 'standing',
+    },
+  ],
+  positions: [
+    {
+      id: 'position',
+      name: 'Position',
+      ...at(0, -10),
+      cameraHeightM: 1.5,
+      why: 'Twenty metres off, facing the subject: move it to where you can stand.',
+    },
+  ],
+  cautions: [],
+  lensId: '70-200-2.8',
+  focalMm: 200,
+};
