@@ -12,6 +12,12 @@ declare module 'geographiclib-geodesic' {
   const geographiclib: {
     Geodesic: {
       WGS84: {
+        Inverse: (
+          fromLatitude: number,
+          fromLongitude: number,
+          toLatitude: number,
+          toLongitude: number,
+        ) => { s12: number; azi1: number };
         Direct: (
           latitude: number,
           longitude: number,

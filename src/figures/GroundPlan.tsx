@@ -182,6 +182,7 @@ export function GroundPlan({
         <PositionSign key={position.id} position={position} canvas={canvas} />
       ))}
       <Names marks={marks} positions={positions} ground={ground} canvas={canvas} />
+      {draft ? <Draft draft={draft} canvas={canvas} /> : null}
       <Legend
         lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
         canvas={canvas}

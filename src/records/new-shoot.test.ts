@@ -1,3 +1,4 @@
+import { limitsOf, refusals, sightBlocks } from '@/core';
 import { viewOf } from '@/features/plan/view';
 import { answerAt } from '@/features/plan/answer';
 import { GROUND_TEMPLATES, onFieldOfPlay } from '@/presets/grounds';
@@ -51,6 +52,46 @@ test.each(all)('%s: nobody is sent on to the field of play or into a wall', (id)
       at: position.name,
       on: false,
     });
+    expect({ at: position.name, no: refusals(position, limitsOf(shoot.features)) }).toEqual({
+      at: position.name,
+      no: [],
+    });
     expect(position.why?.length).toBeGreaterThan(20);
   }
+});
+
+test.each(all)('%s: nothing stands between its first position and its first mark', (id) => {
+  const seen = viewOf(shootOn(id));
+  if (!seen.ok) throw new Error(seen.problem);
+  const { camera, aim, scene } = seen.view;
+  expect(sightBlocks(camera, aim, scene.obstacles)).toEqual([]);
+});
+
+test('grounds of play bring what limits them and what stands behind', () => {
+  const kinds = (id: string) => new Set(shootOn(id).features.map(({ kind }) => kind));
+  for (const id of [
+    'field-hockey',
+    'rugby-field',
+    'basketball-fiba',
+    'athletics-track',
+    'pool-50',
+  ]) {
+    expect(kinds(id)).toContain('keepOut');
+    expect(kinds(id)).toContain('backdrop');
+  }
+});
+
+test.each([
+  ['field-hockey', 'run-off', 59, 97.4],
+  ['rugby-field', 'perimeter', 80, 130],
+  ['basketball-fiba', 'clear-strip', 19, 32],
+  ['volleyball-court', 'free-zone', 15, 24],
+  ['beach-volleyball-court', 'free-zone', 14, 22],
+  ['tennis-court', 'run-off', 10.97 + 2 * 3.66, 23.77 + 2 * 6.4],
+] as const)('%s: the %s is %d by %d m', (id, feature, acrossM, alongM) => {
+  const points = shootOn(id, 0).features.find((entry) => entry.id === feature)?.points ?? [];
+  const span = (axis: 'x' | 'y') =>
+    Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]));
+  expect(span('x')).toBeCloseTo(acrossM, 6);
+  expect(span('y')).toBeCloseTo(alongM, 6);
 });

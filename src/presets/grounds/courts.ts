@@ -150,7 +150,8 @@ export const TENNIS: GroundTemplate = {
       name: 'Server',
       ...at(1, 12),
       headingDeg: 190,
-      facingDeg: 190,
+      // A right-hander opens to the right of the way the ball goes.
+      facingDeg: 205,
       subjectId: 'court-jump',
     },
     {

@@ -1,0 +1,55 @@
+import { skylineDeg, sunBlocked } from './obstacle';
+import { refusals } from './limits';
+import { hillObstacle, limitsOf, obstaclesOf, type SiteFeature } from './feature';
+import { point3 } from './vector';
+
+const feature = (rest: object) => ({ id: 'x', name: 'X', ...rest }) as SiteFeature;
+const SQUARE = [
+  { x: 0, y: 0 },
+  { x: 10, y: 0 },
+  { x: 10, y: 10 },
+  { x: 0, y: 10 },
+];
+const LINE = SQUARE.slice(0, 2);
+
+test.each([
+  [feature({ kind: 'stand', points: SQUARE, heightM: 6 }), 1],
+  [feature({ kind: 'trees', points: SQUARE, heightM: 6 }), 1],
+  [feature({ kind: 'wall', points: SQUARE, heightM: 2 }), 3],
+  [feature({ kind: 'backdrop', points: LINE, heightM: 2, detail: 'leaf' }), 1],
+  [feature({ kind: 'tree', points: [{ x: 1, y: 1 }], heightM: 6, crownM: 4 }), 1],
+  [feature({ kind: 'fence', points: LINE, heightM: 3 }), 0],
+  [feature({ kind: 'lamp', points: [{ x: 1, y: 1 }], heightM: 15 }), 0],
+  [feature({ kind: 'keepOut', points: SQUARE }), 0],
+  [feature({ kind: 'path', points: LINE }), 0],
+])('$kind stands in the way as so many walls', (thing, count) => {
+  expect(obstaclesOf(thing)).toHaveLength(count);
+  // The same thing gives the same obstacles, so that nothing that rests on them is made anew.
+  expect(obstaclesOf(thing)).toBe(obstaclesOf(thing));
+});
+
+test('a hill stands up by its elevation within its bearings, from anywhere on the ground', () => {
+  const hill = hillObstacle(
+    feature({ kind: 'hill', points: [], fromDeg: 300, toDeg: 20, elevationDeg: 5 }) as never,
+  );
+  for (const at of [point3(0, 0, 1.5), point3(200, -150, 2)]) {
+    for (const bearing of [305, 340, 0, 15]) {
+      expect(skylineDeg(at, bearing, [hill])).toBeCloseTo(5, 1);
+    }
+    for (const bearing of [25, 90, 200, 290]) expect(skylineDeg(at, bearing, [hill])).toBe(0);
+  }
+  expect(sunBlocked(point3(0, 0), { azimuthDeg: 330, altitudeDeg: 4 }, [hill])).toBe(true);
+  expect(sunBlocked(point3(0, 0), { azimuthDeg: 330, altitudeDeg: 6 }, [hill])).toBe(false);
+});
+
+test('one may not stand in a keep-out, a stand or a wood, but may in a hide', () => {
+  const site = [
+    feature({ kind: 'keepOut', name: 'the landing', points: SQUARE }),
+    feature({ kind: 'hide', points: SQUARE, heightM: 2 }),
+    feature({ kind: 'hill', points: [], fromDeg: 0, toDeg: 90, elevationDeg: 5 }),
+  ];
+  expect(refusals({ x: 5, y: 5 }, limitsOf(site))).toEqual(['inside the landing']);
+  expect(refusals({ x: 15, y: 5 }, limitsOf(site))).toEqual([]);
+  const stand = feature({ kind: 'stand', name: 'the stand', points: SQUARE, heightM: 6 });
+  expect(refusals({ x: 5, y: 5 }, limitsOf([stand]))).toEqual(['inside the stand']);
+});
