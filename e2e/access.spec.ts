@@ -37,6 +37,11 @@ for (const scheme of ['light', 'dark'] as const) {
       await expect(headline(page)).toBeVisible();
       expect(await seriousViolations(page)).toEqual([]);
     }
+    await page.goto('/shoot/demo-larkmoor/draw');
+    await page.getByRole('button', { name: 'Select Wire fence' }).click();
+    await expect(page.getByLabel('Mesh, mm')).toBeVisible();
+    expect(await seriousViolations(page)).toEqual([]);
+    await page.goto('/shoot/demo-larkmoor/kit');
     await page.getByRole('button', { name: /^Lens / }).click();
     await expect(page.getByRole('radiogroup', { name: 'Lens' })).toBeVisible();
     expect(await seriousViolations(page)).toEqual([]);
@@ -48,7 +53,13 @@ for (const scheme of ['light', 'dark'] as const) {
 }
 
 test('what is touched is 48 px or more', async ({ page }) => {
-  for (const address of ['/', '/new', '/shoot/demo-larkmoor/kit', '/shoot/demo-larkmoor/light']) {
+  for (const address of [
+    '/',
+    '/new',
+    '/shoot/demo-larkmoor/kit',
+    '/shoot/demo-larkmoor/light',
+    '/shoot/demo-larkmoor/draw',
+  ]) {
     await page.goto(address);
     await page.waitForTimeout(600);
     for (const role of ['button', 'link', 'radio', 'slider', 'textbox'] as const) {

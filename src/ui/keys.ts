@@ -15,3 +15,7 @@ export function onKeys(handlers: Readonly<Record<string, (press: KeyPress) => vo
     },
   };
 }
+
+/** Whether a key was pressed in a field, where it belongs to the text. */
+export const isTyping = ({ target }: Event): boolean =>
+  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;

@@ -9,7 +9,7 @@ import type { Drawing } from './use-drawing';
 
 /** More corners than this are shaped one at a time from the list, or by their figures. */
 const MOST_HANDLES = 24;
-const CORNER_PX = 44;
+const CORNER_PX = 48;
 
 /** Where the selected thing is taken hold of: its middle, and each of its corners. */
 export function DrawHandles({

@@ -1,14 +1,15 @@
 import { useRouter } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { tinykeys } from 'tinykeys';
 import Magnet from 'lucide-react-native/icons/magnet';
-import Redo2 from 'lucide-react-native/icons/redo-2';
-import Undo2 from 'lucide-react-native/icons/undo-2';
 import { useShootPage } from '@/features/plan/ShootContext';
+import { UndoButtons } from '@/features/plan/UndoButtons';
 import { Button, IconButton } from '@/ui/Button';
+import { isTyping } from '@/ui/keys';
 import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
+import { FIRST_DRAW } from './draw-state';
 import { ItemPanel } from './ItemPanel';
 import { LayPanel } from './LayPanel';
 import { MeasurePanel } from './MeasurePanel';
@@ -22,9 +23,16 @@ export function DrawStep() {
   const { state } = useDrawTool();
   const { tool, selected } = state;
   const wide = useIsWide();
+  const panel = usePanelFocus(`${tool.name} ${selected?.id ?? ''}`, state !== FIRST_DRAW);
   useDrawKeys();
   return (
-    <View className="gap-3">
+    <View
+      ref={panel}
+      role="region"
+      aria-label="Drawing tools"
+      tabIndex={-1}
+      className="gap-3 outline-none"
+    >
       {wide ? <DrawToolbar /> : null}
       {tool.name === 'add' ? <PutPanel kind={tool.kind} /> : null}
       {tool.name === 'measure' ? <MeasurePanel /> : null}
@@ -37,21 +45,25 @@ export function DrawStep() {
   );
 }
 
+/** A panel that takes the focus when something else comes in hand: what had it is gone then. */
+function usePanelFocus(inHand: string, begun: boolean) {
+  const panel = useRef<View>(null);
+  useEffect(() => {
+    if (begun) panel.current?.focus();
+  }, [inHand, begun]);
+  return panel;
+}
+
 /** Back, forward, snapping, and the way out; on a phone it stays above what scrolls. */
 export function DrawToolbar() {
   const inks = useInks();
   const router = useRouter();
-  const { plan, undo, redo, canUndo, canRedo } = useShootPage();
+  const { plan } = useShootPage();
   const { state, act } = useDrawTool();
   return (
     <View role="toolbar" aria-label="Drawing" className="flex-row items-center justify-between">
       <View className="flex-row">
-        <IconButton label="Undo" disabled={!canUndo} onPress={undo}>
-          <Undo2 color={inks.ink} size={24} />
-        </IconButton>
-        <IconButton label="Redo" disabled={!canRedo} onPress={redo}>
-          <Redo2 color={inks.ink} size={24} />
-        </IconButton>
+        <UndoButtons always />
         <IconButton
           label="Snap to corners, lines and the grid"
           pressed={state.snap}
@@ -71,12 +83,8 @@ export function DrawToolbar() {
   );
 }
 
-const isTyping = ({ target }: Event) =>
-  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
-
-/** Undo, redo, delete and leave off, from anywhere on the page but a field being typed in. */
+/** Take away and leave off, from anywhere on the page but a field being typed in. */
 function useDrawKeys() {
-  const { undo, redo } = useShootPage();
   const { state, act } = useDrawTool();
   const takeAway = useTakeAway();
   const { selected, points } = state;
@@ -90,14 +98,11 @@ function useDrawKeys() {
       if (selected) takeAway(selected);
     });
     return tinykeys(window, {
-      '$mod+z': key(undo),
-      '$mod+Shift+z': key(redo),
-      '$mod+y': key(redo),
       Delete: remove,
       Backspace: remove,
       Escape: key(() =>
         act(points.length > 0 ? { do: 'unpoint' } : { do: 'select', item: undefined }),
       ),
     });
-  }, [undo, redo, act, takeAway, selected, points]);
+  }, [act, takeAway, selected, points]);
 }

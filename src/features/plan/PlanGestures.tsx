@@ -22,8 +22,6 @@ interface Props {
   readonly label: string;
   readonly onView: (view: PlanView) => void;
   readonly onTap: (at: Point2) => void;
-  /** Enter: what a tap on the middle would do. */
-  readonly onCross: () => void;
   /** What a drag from here takes hold of; the plan itself when nothing. */
   readonly grab: (at: Point2) => ItemDrag | undefined;
   /** The plan as drawn, and what lies over it to be touched. */
@@ -46,7 +44,6 @@ export function PlanGestures({
   label,
   onView,
   onTap,
-  onCross,
   grab,
   picture,
   handles,
@@ -98,6 +95,7 @@ export function PlanGestures({
       if (!hand.held() && past !== 0) show({ turnDeg: past });
     })
     .onEnd(lift);
+  // Enter and the space bar are taps on the middle: the gesture package sees to that.
   const tap = Gesture.Tap()
     .runOnJS(true)
     .maxDistance(8)
@@ -147,7 +145,6 @@ export function PlanGestures({
             '-': by({ zoom: 1 / ZOOM_KEY }),
             '[': by({ turnDeg: TURN_KEY_DEG }),
             ']': by({ turnDeg: -TURN_KEY_DEG }),
-            Enter: onCross,
           })}
         />
       </GestureDetector>

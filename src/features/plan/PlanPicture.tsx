@@ -153,7 +153,6 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
             label={draw.label}
             onView={look.setOwn}
             onTap={(px) => draw.tap(scale.toMetres(px))}
-            onCross={() => draw.tap(look.view.middle)}
             grab={(px) => draw.grab(scale.toMetres(px), hold)}
             picture={
               <GroundPlan

@@ -19,8 +19,9 @@ import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
 import { AnswerPanel } from './AnswerPanel';
 import { PlanPicture } from './PlanPicture';
-import { ShootContext, useShootPage } from './ShootContext';
+import { EditsContext, ShootContext, useShootPage } from './ShootContext';
 import { STEPS } from './steps';
+import { UndoButtons, useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePlan } from './use-plan';
 
@@ -65,17 +66,20 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const plan = usePlan(shoot);
   const wide = useIsWide();
   const search = useSearch();
+  useUndoKeys(edits);
   const draw = useDraw();
   const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
   return (
-    <ShootContext.Provider value={page}>
-      <SearchContext.Provider value={search}>
-        <DrawContext.Provider value={draw}>
-          <PageTitle title={title} />
-          {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
-        </DrawContext.Provider>
-      </SearchContext.Provider>
-    </ShootContext.Provider>
+    <EditsContext.Provider value={edits}>
+      <ShootContext.Provider value={page}>
+        <SearchContext.Provider value={search}>
+          <DrawContext.Provider value={draw}>
+            <PageTitle title={title} />
+            {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+          </DrawContext.Provider>
+        </SearchContext.Provider>
+      </ShootContext.Provider>
+    </EditsContext.Provider>
   );
 }
 
@@ -92,10 +96,14 @@ const OpenStep = memo(function OpenStep() {
   return <Slot />;
 });
 
+/** Whether the ground is being drawn. */
+const isDrawing = (path: string) => path.endsWith('/draw');
+
 const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
   const router = useRouter();
   const inks = useInks();
   const trouble = useSaveTrouble();
+  const drawing = isDrawing(usePathname());
   return (
     <View role="banner">
       <View className="flex-row items-center">
@@ -105,6 +113,7 @@ const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
         <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
           {title}
         </Heading>
+        {drawing ? null : <UndoButtons />}
         <SchemeButton />
       </View>
       {trouble ? (
@@ -115,9 +124,6 @@ const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
     </View>
   );
 });
-
-/** Whether the ground is being drawn. */
-const isDrawing = (path: string) => path.endsWith('/draw');
 
 const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
   const path = usePathname();

@@ -1,0 +1,443 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, headline, readAnswer, settle, test } from './app';
+
+const plan = (page: Page) => page.getByRole('group', { name: /^Plan\./ });
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
+const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
+const things = (page: Page) => page.getByRole('list', { name: 'On the ground' });
+
+async function openDrawing(page: Page, shoot = 'demo-larkmoor'): Promise<void> {
+  await page.goto(`/shoot/${shoot}/draw`);
+  await expect(button(page, 'Add to the ground')).toBeVisible();
+}
+
+async function take(page: Page, kind: string): Promise<void> {
+  await button(page, 'Add to the ground').click();
+  await button(page, kind).click();
+}
+
+/** A place on the plan, as shares of its width and height. */
+async function spot(page: Page, across: number, down: number) {
+  const box = await plan(page).boundingBox();
+  if (!box) throw new Error('no plan');
+  return { x: box.x + box.width * across, y: box.y + box.height * down };
+}
+
+async function tapPlan(page: Page, across: number, down: number): Promise<void> {
+  const { x, y } = await spot(page, across, down);
+  await page.mouse.click(x, y);
+}
+
+async function drag(page: Page, from: { x: number; y: number }, by: { x: number; y: number }) {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + by.x / 2, from.y + by.y / 2, { steps: 4 });
+  await page.mouse.move(from.x + by.x, from.y + by.y, { steps: 4 });
+  await page.mouse.up();
+}
+
+const middleOf = async (page: Page, name: RegExp) => {
+  const box = await button(page, name).boundingBox();
+  if (!box) throw new Error('not on the page');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+};
+
+const fill = async (page: Page, label: string, value: string) => {
+  await field(page, label).fill(value);
+  await field(page, label).press('Enter');
+};
+
+test('a tree put down by a tap is shaped by exact figures, undone, redone, and kept', async ({
+  page,
+}) => {
+  await page.goto('/shoot/demo-larkmoor/ground');
+  await button(page, 'Draw the ground').click();
+  await take(page, 'Tree');
+  await tapPlan(page, 0.93, 0.55);
+  await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
+  await expect(page.getByText(/^Its shadow is [\d.]+ m long/)).toBeVisible();
+
+  await fill(page, 'East of the middle, m', '48,5');
+  await expect(field(page, 'East of the middle, m')).toHaveValue('48.5');
+  await fill(page, 'Height, m', '20');
+  await fill(page, 'Name', 'Lone oak');
+  await expect(page.getByRole('heading', { name: 'Lone oak' })).toBeVisible();
+
+  await fill(page, 'Height, m', 'tall');
+  await expect(page.getByText('Change this: a number from 0.1 to 200 m')).toBeVisible();
+  await fill(page, 'Height, m', '20');
+
+  await button(page, 'Undo').click();
+  await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
+  await button(page, 'Undo').click();
+  await expect(field(page, 'Height, m')).toHaveValue('8');
+  await button(page, 'Redo').click();
+  await button(page, 'Redo').click();
+  await expect(button(page, 'Redo')).toBeDisabled();
+  await expect(field(page, 'Height, m')).toHaveValue('20');
+  await settle(page);
+  await page.reload();
+  await expect(button(page, 'Select Lone oak')).toBeVisible();
+});
+
+test('a wall is drawn, moved and taken away by keys alone', async ({ page }) => {
+  await openDrawing(page);
+  await button(page, 'Add to the ground').focus();
+  await page.keyboard.press('Enter');
+  await button(page, 'Wall').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Drawing tools' })).toBeFocused();
+  await plan(page).focus();
+  await page.keyboard.press('Enter');
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/2 so far\./)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await button(page, 'Finish').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Wall', exact: true })).toBeVisible();
+
+  const north = Number(await field(page, 'North of the middle, m').inputValue());
+  await button(page, /^Wall\. Drag/).focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  const moved = () => field(page, 'North of the middle, m').inputValue().then(Number);
+  await expect.poll(moved).toBeCloseTo(north + 6, 1);
+  await page.keyboard.press('Control+z');
+  await expect.poll(moved).toBeCloseTo(north, 1);
+  await page.keyboard.press('Control+Shift+Z');
+  await expect.poll(moved).toBeCloseTo(north + 6, 1);
+
+  const corner = Number(await field(page, 'Corner east, m').inputValue());
+  await button(page, /^Wall, corner 1 of 2\. Drag/).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect
+    .poll(() => field(page, 'Corner east, m').inputValue().then(Number))
+    .toBeCloseTo(corner - 1, 1);
+
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('Took away “Wall”')).toBeVisible();
+  await expect(button(page, 'Select Wall')).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(button(page, 'Select Wall')).toBeVisible();
+});
+
+test('a tap takes hold of the stand; dragged by its body it moves, by its corner it grows', async ({
+  page,
+}) => {
+  await openDrawing(page);
+  await button(page, 'Select West stand').click();
+  const at = await middleOf(page, /^West stand\. Drag/);
+  await button(page, 'Let go of it').click();
+  await page.mouse.click(at.x, at.y + 14);
+  await expect(page.getByRole('heading', { name: 'West stand' })).toBeVisible();
+  const value = (label: string) => field(page, label).inputValue().then(Number);
+  const [east, width] = [await value('East of the middle, m'), await value('Width, m')];
+  // Beside its middle: the body itself, not the handle.
+  await drag(page, { x: at.x + 4, y: at.y + 40 }, { x: -30, y: 0 });
+  await expect.poll(() => value('East of the middle, m')).toBeLessThan(east - 3);
+  expect(await value('Width, m')).toBeCloseTo(width, 1);
+
+  const corner = await middleOf(page, /^West stand, corner 1 of 4\. Drag/);
+  await drag(page, corner, { x: -25, y: 0 });
+  await expect.poll(() => value('Width, m')).toBeGreaterThan(width + 2);
+  await expect(field(page, 'Depth runs towards, °')).toHaveValue('12');
+
+  await button(page, 'Undo').click();
+  await expect.poll(() => value('Width, m')).toBeCloseTo(width, 1);
+  await button(page, 'Undo').click();
+  await expect.poll(() => value('East of the middle, m')).toBeCloseTo(east, 1);
+  await expect(button(page, 'Undo')).toBeDisabled();
+});
+
+test('with snapping a point falls on a corner, without it stays where it was put', async ({
+  page,
+}) => {
+  await openDrawing(page);
+  await button(page, 'Select Oak').click();
+  const oak = await middleOf(page, /^Oak\. Drag/);
+  await button(page, 'Let go of it').click();
+  await button(page, 'Select Clubhouse').click();
+  const corner = await middleOf(page, /^Clubhouse, corner 1 of 4\. Drag/);
+  await field(page, 'East of the middle, m').scrollIntoViewIfNeeded();
+  await button(page, 'Let go of it').click();
+  await button(page, 'Select Oak').click();
+  await drag(page, oak, { x: corner.x - oak.x + 4, y: corner.y - oak.y + 3 });
+  const on = await middleOf(page, /^Oak\. Drag/);
+  expect(Math.hypot(on.x - corner.x, on.y - corner.y)).toBeLessThan(1.5);
+  await button(page, 'Undo').click();
+  await button(page, 'Snap to corners, lines and the grid').click();
+  await drag(page, oak, { x: corner.x - oak.x + 4, y: corner.y - oak.y + 3 });
+  const off = await middleOf(page, /^Oak\. Drag/);
+  expect(Math.hypot(off.x - corner.x, off.y - corner.y)).toBeGreaterThan(3);
+});
+
+test('the plan pans, zooms and turns; the whole ground comes back', async ({ page }) => {
+  await openDrawing(page);
+  const position = /^Position Behind the back line.* to move it$/;
+  const start = await middleOf(page, position);
+  await drag(page, await spot(page, 0.9, 0.8), { x: -40, y: -30 });
+  const panned = await middleOf(page, position);
+  // A drag begins only after a few pixels, so that a tap is not taken for one.
+  expect(Math.abs(panned.x - (start.x - 40))).toBeLessThan(8);
+  expect(Math.abs(panned.y - (start.y - 30))).toBeLessThan(8);
+
+  await page.mouse.move(panned.x, panned.y);
+  const under = await spot(page, 0.5, 0.5);
+  await page.mouse.move(under.x, under.y);
+  await page.mouse.wheel(0, -500);
+  await page.waitForTimeout(300);
+  const zoomed = await middleOf(page, position);
+  const away = (p: { x: number; y: number }) => Math.hypot(p.x - under.x, p.y - under.y);
+  expect(away(zoomed) / away(panned)).toBeCloseTo(Math.exp(0.75), 1);
+
+  await button(page, 'Show the whole ground').click();
+  await button(page, /^North up\. Turn the plan: Long axis up/).click();
+  const up = await middleOf(page, position);
+  const mark = await middleOf(page, /^Mark Attack in the circle.* to move it$/);
+  // Along the pitch, which now points up: 13 m north of the mark in the pitch's own axes.
+  expect(up.y).toBeLessThan(mark.y);
+  await button(page, /^Long axis up\. Turn the plan: Sight line up/).click();
+  const from = await middleOf(page, position);
+  const to = await middleOf(page, /^Mark Attack in the circle.* to move it$/);
+  expect(Math.abs(from.x - to.x)).toBeLessThan(2);
+  expect(to.y).toBeLessThan(from.y);
+  await button(page, /^Sight line up\. Turn the plan: North up/).click();
+  await button(page, 'Zoom in').click();
+  await plan(page).focus();
+  await page.keyboard.press(']');
+  await expect(button(page, /^Turned by hand\. Turn the plan/)).toBeVisible();
+});
+
+test('measuring: lengths, bearings true and by compass, and the area', async ({ page }) => {
+  await openDrawing(page);
+  await button(page, 'Measure').click();
+  await tapPlan(page, 0.3, 0.3);
+  await tapPlan(page, 0.7, 0.3);
+  const legs = page.getByRole('list', { name: 'Legs' }).getByRole('listitem');
+  await expect(legs).toHaveCount(1);
+  await expect(legs.first()).toHaveText(/^[\d.]+ m0(89|90|91)° E true, 0\d\d° by compass$/);
+  await tapPlan(page, 0.7, 0.7);
+  await expect(page.getByText(/^2 legs; closed they hold [\d.]+ (m²|ha)\.$/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(legs).toHaveCount(1);
+  await button(page, 'Leave off').click();
+  await expect(button(page, 'Add to the ground')).toBeVisible();
+});
+
+test('by compass: what is typed is magnetic, what is kept is true', async ({ page }) => {
+  await openDrawing(page);
+  await button(page, 'Lay it true').click();
+  await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
+  await page.getByRole('radio', { name: 'By compass' }).click();
+  const note = page.getByText(/The compass points [\d.]+° (east|west) of true north here/);
+  await expect(note).toBeVisible();
+  const [, off = '', side] = /points ([\d.]+)° (east|west)/.exec(await note.innerText()) ?? [];
+  await fill(page, 'Long axis towards, °', '40');
+  await page.getByRole('radio', { name: 'True', exact: true }).click();
+  const kept = Number(await field(page, 'Long axis towards, °').inputValue());
+  expect(kept).toBeCloseTo(40 + Number(off) * (side === 'east' ? 1 : -1), 0);
+  expect(kept).not.toBe(40);
+});
+
+test('the ground is laid by two known points, one typed, one stood on', async ({ page }) => {
+  await openDrawing(page);
+  await button(page, 'Lay it true').click();
+  await tapPlan(page, 0.25, 0.8);
+  await tapPlan(page, 0.75, 0.2);
+  await fill(page, 'Latitude of A, °', '53.1194');
+  await fill(page, 'Longitude of A, °', '-1.8704');
+  await page.getByRole('radio', { name: 'Simulated walk' }).last().click();
+  await button(page, 'I stand on B').click();
+  await expect(page.getByText('Simulated fix, good to 4 m.').first()).toBeVisible();
+  await expect(
+    page.getByText(/^Turns the ground by [\d.]+° to the (left|right)\. On the globe/),
+  ).toBeVisible();
+  await button(page, 'Lay it so').click();
+  await expect(field(page, 'Long axis towards, °')).not.toHaveValue('12');
+  await button(page, 'Undo').click();
+  await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
+  await expect(field(page, 'Latitude of the middle, °')).toHaveValue('53.12');
+});
+
+test('positions where one stands: by the device, refused in words, or by a simulated walk', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: 53.1203, longitude: -1.8695, accuracy: 6 });
+  await openDrawing(page);
+  await take(page, 'Position');
+  await button(page, 'Where I stand').click();
+  await expect(page.getByRole('heading', { name: 'Position', exact: true })).toBeVisible();
+  // 0.0003° of latitude is 33.4 m, 0.0005° of longitude there 33.5 m.
+  await expect(field(page, 'North of the middle, m')).toHaveValue(/^33\.[34]/);
+  await expect(field(page, 'East of the middle, m')).toHaveValue(/^33\.[45]/);
+  await button(page, 'Let go of it').click();
+
+  await context.clearPermissions();
+  await take(page, 'Path of walkers');
+  await button(page, 'A point where I stand').click();
+  await expect(page.getByText(/^No location: .*A simulated walk can stand in/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Simulated walk' }).click();
+  for (let i = 0; i < 3; i += 1) await button(page, 'A point where I stand').click();
+  await expect(page.getByText(/3 so far\./)).toBeVisible();
+  await expect(page.getByText('Simulated fix, good to 4 m.')).toBeVisible();
+  await button(page, 'Finish').click();
+  await expect(page.getByText(/^Corner 1 of 3$/)).toBeVisible();
+});
+
+async function download(page: Page, name: string) {
+  await button(page, 'Files').click();
+  const started = page.waitForEvent('download');
+  await button(page, name).click();
+  const file = await started;
+  await button(page, 'Close').click();
+  return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
+}
+
+async function offer(page: Page, name: string, mimeType: string, content: string | Buffer) {
+  const choosing = page.waitForEvent('filechooser');
+  await button(page, 'Choose a GeoJSON or GPX file').click();
+  await (await choosing).setFiles({ name, mimeType, buffer: Buffer.from(content) });
+}
+
+test('GeoJSON out and in again brings back what was taken away; GPX brings waypoints', async ({
+  page,
+}) => {
+  await openDrawing(page);
+  const geojson = await download(page, 'GeoJSON: everything');
+  expect(geojson.name).toBe('larkmoor-evening-hockey.geojson');
+  const before = await things(page).getByRole('listitem').count();
+  await button(page, 'Select Clubhouse').click();
+  await button(page, 'Take it away').click();
+  await expect(things(page).getByRole('listitem')).toHaveCount(before - 1);
+
+  await button(page, 'Files').click();
+  await offer(page, 'ground.json', 'text/plain', geojson.bytes);
+  await expect(
+    page.getByText(/4 marks, 6 positions and \d+ things on the ground; \d+ of them/),
+  ).toBeVisible();
+  await button(page, 'Take it in').click();
+  await expect(things(page).getByRole('listitem')).toHaveCount(before);
+  await button(page, 'Undo').first().click();
+  await expect(things(page).getByRole('listitem')).toHaveCount(before - 1);
+
+  const gpx = await download(page, 'GPX: marks and positions as waypoints');
+  expect(gpx.name).toBe('larkmoor-evening-hockey.gpx');
+  await button(page, 'Files').click();
+  await offer(page, 'walk.gpx', 'application/gpx+xml', gpx.bytes);
+  await expect(page.getByText('4 marks and 6 positions.')).toBeVisible();
+  await button(page, 'Take it in').click();
+  await expect(page.getByRole('list', { name: 'Marks' }).getByRole('listitem')).toHaveCount(8);
+  await settle(page);
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Positions' }).getByRole('listitem')).toHaveCount(12);
+});
+
+test('damaged, huge, lying and hostile files are refused whole, with a reason', async ({
+  page,
+}) => {
+  await openDrawing(page);
+  const before = await things(page).getByRole('listitem').count();
+  await button(page, 'Files').click();
+  const refused = page.getByRole('alert').filter({ hasText: 'was refused; nothing has changed' });
+  for (const [name, content, reason] of [
+    ['cut.geojson', '{"type": "FeatureColl', /cut off/],
+    ['picture.gpx', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]), /neither GeoJSON nor GPX/],
+    ['huge.geojson', `{"a":"${'x'.repeat(4_100_000)}"}`, /over 4 MB/],
+    ['bomb.gpx', '<!DOCTYPE x [<!ENTITY a "aaa">]><gpx>&a;</gpx>', /document type of its own/],
+    [
+      'far.geojson',
+      '{"type":"Feature","properties":{},"geometry":{"type":"Point","coordinates":[10,10]}}',
+      /lies \d+ km from/,
+    ],
+  ] as const) {
+    await offer(page, name, 'application/octet-stream', content);
+    await expect(refused).toContainText(name);
+    await expect(refused).toContainText(reason);
+    await expect(button(page, 'Take it in')).toBeHidden();
+  }
+  await button(page, 'Close').click();
+  await expect(things(page).getByRole('listitem')).toHaveCount(before);
+  await expect(button(page, 'Undo')).toBeDisabled();
+});
+
+test('the plan goes out as SVG and as PNG', async ({ page }) => {
+  await openDrawing(page);
+  const svg = await download(page, 'Plan as SVG');
+  const text = svg.bytes.toString('utf8');
+  expect(text).toContain('<title>Larkmoor, evening hockey, Friday 16 April 2027, 18:50</title>');
+  expect(text).toContain('Attack in the circle');
+  const opened = await page.evaluate((source) => {
+    const document = new DOMParser().parseFromString(source, 'image/svg+xml');
+    return {
+      root: document.documentElement.nodeName,
+      wrong: document.querySelector('parsererror'),
+    };
+  }, text);
+  expect(opened).toEqual({ root: 'svg', wrong: null });
+  const png = await download(page, 'Plan as PNG');
+  expect(png.bytes.subarray(1, 4).toString()).toBe('PNG');
+  expect([png.bytes.readUInt32BE(16), png.bytes.readUInt32BE(20)]).toEqual([2800, 2000]);
+  expect(png.bytes.length).toBeGreaterThan(50_000);
+});
+
+test('undo and redo reach every step: kit, light and ground', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/kit');
+  const first = await readAnswer(page);
+  await page.getByRole('radio', { name: '2x' }).click();
+  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('radio', { name: 'Overcast' }).click();
+  const overcast = await readAnswer(page);
+  expect(overcast.ev).toBeLessThan(first.ev - 1);
+  await button(page, 'Undo').click();
+  await expect.poll(async () => (await readAnswer(page)).ev).toBe(first.ev);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await readAnswer(page)).aperture).toBe(first.aperture);
+  await expect(button(page, 'Undo')).toBeDisabled();
+  await page.keyboard.press('Control+y');
+  await page.keyboard.press('Control+y');
+  await expect.poll(async () => (await readAnswer(page)).ev).toBe(overcast.ev);
+});
+
+test('a left-handed batter is a switch, and another position suits', async ({ page }) => {
+  await page.goto('/new');
+  await button(page, /^Ground/).click();
+  await page.getByRole('radio', { name: 'Baseball diamond, high school' }).click();
+  for (const [label, value] of [
+    ['Title', 'Diamond'],
+    ['Latitude', '41.2'],
+    ['Longitude', '-88.1'],
+    ['Date', '2027-05-12'],
+  ] as const) {
+    await field(page, label).fill(value);
+  }
+  await button(page, 'Make the shoot').click();
+  await expect(headline(page)).toBeVisible();
+  const right = await readAnswer(page);
+  await page.getByRole('radio', { name: 'Left-handed' }).click();
+  await expect(button(page, /^Position Third-base side.* to move it$/)).toBeVisible();
+  const left = await readAnswer(page);
+  // The one is the mirror of the other: as far away, as large in the frame.
+  expect(left.distanceM).toBeCloseTo(right.distanceM, 1);
+  expect(left.fillPct).toBe(right.fillPct);
+  await page.getByRole('radio', { name: 'Right-handed' }).click();
+  await expect(button(page, /^Position First-base side.* to move it$/)).toBeVisible();
+});
+
+test('the three demo grounds are whole sites', async ({ page }) => {
+  for (const [shoot, count] of [
+    ['demo-larkmoor', 17],
+    ['demo-alder-reach', 16],
+    ['demo-tern-water', 24],
+  ] as const) {
+    await openDrawing(page, shoot);
+    expect(await things(page).getByRole('listitem').count()).toBeGreaterThanOrEqual(count);
+    await page.goto(`/shoot/${shoot}/ground`);
+    await expect(headline(page)).toBeVisible();
+  }
+});
