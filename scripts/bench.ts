@@ -1,14 +1,15 @@
-import { chromium, type CDPSession, type Page } from '@playwright/test';
+import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test';
 import { cpus } from 'node:os';
 import path from 'node:path';
 import { lightSeries, sunPosition } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
 import { answerAt } from '@/features/plan/answer';
-import { viewOf } from '@/features/plan/view';
+import { sceneOf, viewOf } from '@/features/plan/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
+import { openCrowded } from './bench-drawing';
 import { benchSearchAndDay } from './bench-search';
 import { CHROMIUM } from './chromium';
 
@@ -37,14 +38,19 @@ function benchCore(): void {
   const sun = perSecond((i) => sunPosition({ time: minute(i), ...larkmoor.place }));
   const full = perSecond((i) => {
     const seen = viewOf(larkmoor);
-    return seen.ok && answerAt(seen.view, larkmoor.choice, minute(i));
+    return seen.ok && answerAt(seen.view, larkmoor, minute(i));
   });
   const seen = viewOf(larkmoor);
   if (!seen.ok) throw new Error(seen.problem);
   const { view } = seen;
-  const scrub = perSecond((i) => answerAt(view, larkmoor.choice, minute(i)));
+  const scrub = perSecond((i) => answerAt(view, larkmoor, minute(i)));
   const series = perSecond(() =>
-    lightSeries({ scene: view.scene, fromMs: hours.fromMs, toMs: hours.toMs, stepS: 60 }),
+    lightSeries({
+      scene: sceneOf(view, larkmoor.features),
+      fromMs: hours.fromMs,
+      toMs: hours.toMs,
+      stepS: 60,
+    }),
   );
   const minutes = (hours.toMs - hours.fromMs) / 60_000 + 1;
   const row = (name: string, value: number, suns: number) =>
@@ -84,6 +90,81 @@ async function dragCosts(
     last = now;
   }
   return costs.sort((a, b) => a - b);
+}
+
+/** Drags on a ground of 200 things: the position, the time, a tree, a corner, the plan itself. */
+async function benchDrawing(
+  browser: Browser,
+  base: string,
+  name: string,
+  viewport: { readonly width: number; readonly height: number },
+): Promise<void> {
+  const measured = async (
+    page: Page,
+    what: string,
+    from: { x: number; y: number },
+    move: (i: number) => { x: number; y: number },
+  ) => {
+    const idle = quantile(await dragCosts(page, () => Promise.resolve(), 40), 0.5);
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    const costs = await dragCosts(
+      page,
+      (i) => {
+        const by = move(i);
+        return page.mouse.move(from.x + by.x, from.y + by.y);
+      },
+      120,
+    );
+    await page.mouse.up();
+    await page.waitForTimeout(600);
+    const net = (share: number) => (quantile(costs, share) - idle).toFixed(1);
+    console.log(
+      `${name}, 200 things, ${what}: script per move ${net(0.5)} ms median, ${net(0.95)} ms at the 95th (${idle.toFixed(1)} ms of measuring taken off)`,
+    );
+  };
+  const middle = async (page: Page, label: RegExp | string) => {
+    const box = await page.getByRole('button', { name: label }).first().boundingBox();
+    if (!box) throw new Error(`${String(label)} is not on the page`);
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const wobble = (i: number) => ({ x: -i * 0.25, y: Math.sin(i / 8) * 8 });
+
+  const page = await browser.newPage({ viewport });
+  await openCrowded(page, base, 'ground');
+  await measured(
+    page,
+    'dragging the position',
+    await middle(page, /^Position .* to move it$/),
+    wobble,
+  );
+  const ribbon = await page.getByRole('slider', { name: 'Time', exact: true }).boundingBox();
+  if (!ribbon) throw new Error('no ribbon');
+  await measured(
+    page,
+    'dragging time',
+    { x: ribbon.x + 20, y: ribbon.y + ribbon.height / 2 },
+    (i) => ({ x: (i * (ribbon.width - 40)) / 120, y: 0 }),
+  );
+  await page.close();
+
+  const drawing = await browser.newPage({ viewport });
+  await openCrowded(drawing, base, 'draw');
+  const plan = await drawing.getByRole('group', { name: /^Plan\./ }).boundingBox();
+  if (!plan) throw new Error('no plan');
+  const corner = { x: plan.x + plan.width * 0.96, y: plan.y + plan.height * 0.6 };
+  await measured(drawing, 'panning the plan', corner, wobble);
+  await drawing.getByRole('button', { name: 'Show the whole ground' }).click();
+  for (const [what, thing, handle] of [
+    ['dragging a tree', 'Oak', /^Oak\. Drag/],
+    ['dragging the stand that shades the mark', 'West stand', /^West stand\. Drag/],
+    ['dragging a corner', 'West stand', /^West stand, corner 1 /],
+  ] as const) {
+    await drawing.getByRole('button', { name: `Select ${thing}`, exact: true }).click();
+    await measured(drawing, what, await middle(drawing, handle), wobble);
+    await drawing.getByRole('button', { name: 'Let go of it' }).click();
+  }
+  await drawing.close();
 }
 
 async function benchBrowser(): Promise<void> {
@@ -137,6 +218,7 @@ async function benchBrowser(): Promise<void> {
     );
     await page.mouse.up();
     await page.close();
+    await benchDrawing(browser, `http://127.0.0.1:${port}`, name, viewport);
   }
   await browser.close();
   server.close();

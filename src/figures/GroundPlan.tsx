@@ -4,12 +4,13 @@ import type { Point2 } from '@/core';
 import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
 import { Draft } from './Draft';
-import { placeLabels } from './labels';
+import { ChosenNames, OtherNames } from './Names';
 import { Features, LightField, MarkSign, PositionSign, Sight } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
 import { Pins, ScoreField } from './ScoreField';
 import type {
   Canvas,
+  PlanChoice,
   PlanDraft,
   PlanGround,
   PlanLight,
@@ -19,60 +20,12 @@ import type {
   PlanSight,
 } from './plan-types';
 
-function meanPoint(points: readonly Point2[]): Point2 {
-  const sum = points.reduce((a, b) => ({ x: a.x + b.x, y: a.y + b.y }));
-  return { x: sum.x / points.length, y: sum.y / points.length };
-}
-
-const SIGN_CLEAR_PX = 11;
-/** Things that are named on the plan where there is room; the rest are known by their look. */
-const NAMED_KINDS = new Set(['stand', 'hide', 'trees', 'tree', 'backdrop', 'perch', 'wall']);
-const MOST_NAMED = 40;
-
 interface Signs {
+  readonly ground: PlanGround;
   readonly marks: readonly PlanMark[];
   readonly positions: readonly PlanPosition[];
+  readonly choice: PlanChoice;
 }
-
-/** Names of what is chosen first, then of the rest, each where there is room. */
-const Names = memo(function Names({
-  marks,
-  positions,
-  ground,
-  canvas,
-}: Signs & { readonly ground: PlanGround; readonly canvas: Canvas }) {
-  const { scale, widthPx, heightPx, inks } = canvas;
-  const named = [...positions, ...marks].map((entry) => ({
-    text: entry.name,
-    at: scale.toPx(entry),
-    clearPx: SIGN_CLEAR_PX,
-    must: entry.chosen,
-  }));
-  const features = ground.features
-    .filter(({ kind, points }) => NAMED_KINDS.has(kind) && points.length > 0)
-    .slice(0, MOST_NAMED)
-    .map(({ name, points }) => ({
-      text: name,
-      at: scale.toPx(meanPoint(points)),
-      clearPx: 0,
-      must: false,
-    }))
-    .filter(({ at }) => at.x > 0 && at.x < widthPx && at.y > 0 && at.y < heightPx);
-  const wishes = [
-    ...named.filter(({ must }) => must),
-    ...named.filter(({ must }) => !must),
-    ...features,
-  ];
-  const legend = { left: 0, right: LEGEND_WIDTH_PX, top: 0, bottom: LEGEND_HEIGHT_PX };
-  const scaleBar = { left: 0, right: LEGEND_WIDTH_PX, top: heightPx - 34, bottom: heightPx };
-  const north = { left: widthPx - 40, right: widthPx, top: 8, bottom: 66 };
-  return placeLabels(wishes, widthPx, heightPx, [legend, scaleBar, north]).map((label, i) => (
-    <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />
-  ));
-});
-
-const LEGEND_WIDTH_PX = 150;
-const LEGEND_HEIGHT_PX = 44;
 
 /** Line of sight and sun in figures, in the corner where they cover nothing. */
 function Legend({ lines, canvas }: { readonly lines: readonly string[]; readonly canvas: Canvas }) {
@@ -128,6 +81,8 @@ export function GroundPlan({
   ground,
   marks,
   positions,
+  choice,
+  moving = false,
   light,
   sight,
   scores,
@@ -139,7 +94,8 @@ export function GroundPlan({
   label,
   sheetInks,
 }: Signs & {
-  readonly ground: PlanGround;
+  /** Whether something is being dragged: the names of what is still then stay where they are. */
+  readonly moving?: boolean;
   /** Nothing where no light can be computed. */
   readonly light: PlanLight | undefined;
   readonly sight: PlanSight | undefined;
@@ -175,13 +131,19 @@ export function GroundPlan({
       {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}
       {sight ? <Sight sight={sight} canvas={canvas} /> : null}
       {marks.map((mark) => (
-        <MarkSign key={mark.id} mark={mark} canvas={canvas} />
+        <MarkSign key={mark.id} mark={mark} chosen={mark.id === choice.markId} canvas={canvas} />
       ))}
       {pins ? <Pins places={pins} canvas={canvas} /> : null}
       {positions.map((position) => (
-        <PositionSign key={position.id} position={position} canvas={canvas} />
+        <PositionSign
+          key={position.id}
+          position={position}
+          chosen={position.id === choice.positionId}
+          canvas={canvas}
+        />
       ))}
-      <Names marks={marks} positions={positions} ground={ground} canvas={canvas} />
+      <OtherNames {...{ marks, positions, choice, ground, canvas, moving }} />
+      <ChosenNames {...{ marks, positions, choice, ground, canvas }} />
       {draft ? <Draft draft={draft} canvas={canvas} /> : null}
       <Legend
         lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}

@@ -1,9 +1,10 @@
 import { memo } from 'react';
 import { Circle, Defs, G, Line, Path, Pattern, Rect } from 'react-native-svg';
-import { alongBearing } from '@/core';
-import { FeatureSign } from './FeatureSign';
+import { alongBearing, type Point2 } from '@/core';
+import type { Inks } from '@/ui/theme';
+import { FEATURE_LAYERS, layerPath, type FeatureLayer } from './feature-paths';
 import { oneWay } from './line-work';
-import { pathThrough } from './plan-scale';
+import { pathThrough, type PlanScale } from './plan-scale';
 import type {
   Canvas,
   PlanGround,
@@ -12,6 +13,17 @@ import type {
   PlanPosition,
   PlanSight,
 } from './plan-types';
+
+const shadeBefore = new WeakMap<readonly Point2[], { scale: PlanScale; d: string }>();
+
+/** The path of a shadow; the one of before while neither it nor the scale has changed. */
+function shadePath(shadow: readonly Point2[], scale: PlanScale): string {
+  const before = shadeBefore.get(shadow);
+  if (before?.scale === scale) return before.d;
+  const d = pathThrough(oneWay(shadow), scale, true);
+  shadeBefore.set(shadow, { scale, d });
+  return d;
+}
 
 /**
  * Sunlight as fine strokes along the way it travels: longer and further apart as the sun drops.
@@ -30,7 +42,7 @@ export function LightField({
   const across = 9 + 8 * low;
   const strokePx = 4 + 27 * low;
   const along = strokePx * 2 + 4;
-  const shade = light.shadows.map((shadow) => pathThrough(oneWay(shadow), scale, true)).join('');
+  const shade = light.shadows.map((shadow) => shadePath(shadow, scale)).join('');
   return (
     <G>
       <Defs>
@@ -86,12 +98,33 @@ export const Features = memo(function Features({
 }) {
   return (
     <G>
-      {ground.features.map((feature) => (
-        <FeatureSign key={feature.id} feature={feature} lampsOn={lampsOn} canvas={canvas} />
+      {FEATURE_LAYERS.map((layer) => (
+        <Strokes
+          key={layer.key}
+          layer={layer}
+          d={layerPath(ground.features, layer, canvas)}
+          inks={canvas.inks}
+          lampsOn={lampsOn}
+        />
       ))}
       <Painted lines={ground.lines} canvas={canvas} />
     </G>
   );
+});
+
+/** One layer of things, drawn again only when its path, the inks or its lamps' light change. */
+const Strokes = memo(function Strokes({
+  layer,
+  d,
+  inks,
+  lampsOn,
+}: {
+  readonly layer: FeatureLayer;
+  readonly d: string;
+  readonly inks: Inks;
+  readonly lampsOn: boolean;
+}) {
+  return d === '' ? null : <Path d={d} {...layer.style(inks, lampsOn)} />;
 });
 
 /** Painted lines, one path for each weight. */
@@ -120,9 +153,11 @@ const ARROW_PX = 26;
 
 export const MarkSign = memo(function MarkSign({
   mark,
+  chosen,
   canvas,
 }: {
   readonly mark: PlanMark;
+  readonly chosen: boolean;
   readonly canvas: Canvas;
 }) {
   const { inks, scale } = canvas;
@@ -144,8 +179,8 @@ export const MarkSign = memo(function MarkSign({
       <Circle
         cx={x}
         cy={y}
-        r={mark.chosen ? 6 : 4.5}
-        fill={mark.chosen ? inks.ink : inks.paper}
+        r={chosen ? 6 : 4.5}
+        fill={chosen ? inks.ink : inks.paper}
         stroke={inks.ink}
         strokeWidth={2}
       />
@@ -192,9 +227,11 @@ export const Sight = memo(function Sight({
 
 export const PositionSign = memo(function PositionSign({
   position,
+  chosen,
   canvas,
 }: {
   readonly position: PlanPosition;
+  readonly chosen: boolean;
   readonly canvas: Canvas;
 }) {
   const { inks, scale } = canvas;
@@ -202,8 +239,8 @@ export const PositionSign = memo(function PositionSign({
   return (
     <Path
       d={`M${x} ${y - 9}L${x + 9} ${y + 7}L${x - 9} ${y + 7}Z`}
-      fill={position.chosen ? inks.signal : inks.paper}
-      stroke={position.chosen ? inks.paper : inks.ink}
+      fill={chosen ? inks.signal : inks.paper}
+      stroke={chosen ? inks.paper : inks.ink}
       strokeWidth={1.5}
     />
   );

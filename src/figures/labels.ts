@@ -17,7 +17,7 @@ export interface PlacedLabel {
   readonly y: number;
 }
 
-interface BoxPx {
+export interface BoxPx {
   readonly left: number;
   readonly right: number;
   readonly top: number;

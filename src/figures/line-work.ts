@@ -10,6 +10,16 @@ const MOST_TICKS = 400;
 
 const at = (x: number, y: number) => `${x.toFixed(1)} ${y.toFixed(1)}`;
 
+/** "M1 2L3 4" through points of a picture. */
+export const polyline = (points: readonly Point2[], closed: boolean): string =>
+  points.length === 0 ? '' : `M${points.map(({ x, y }) => at(x, y)).join('L')}${closed ? 'Z' : ''}`;
+
+/** A circle as two arcs. */
+export const circlePath = ({ x, y }: Point2, radius: number): string => {
+  const r = radius.toFixed(1);
+  return `M${at(x - radius, y)}a${r} ${r} 0 1 0 ${2 * Number(r)} 0a${r} ${r} 0 1 0 ${-2 * Number(r)} 0Z`;
+};
+
 /** Positive for corners that run anticlockwise on a picture (y downwards). */
 const signedArea = (corners: readonly Point2[]): number =>
   polygonArea(corners.map(({ x, y }): [number, number] => [x, y]));

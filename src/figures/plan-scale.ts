@@ -1,4 +1,5 @@
 import { alongBearing, type Point2 } from '@/core';
+import { polyline } from './line-work';
 
 /** Which piece of ground is shown: its middle, how large, and the true bearing that points up. */
 export interface PlanView {
@@ -109,18 +110,11 @@ export function viewAfter(
 }
 
 /** "M1 2L3 4" through points in metres. */
-export function pathThrough(
+export const pathThrough = (
   points: readonly Point2[],
   { toPx }: PlanScale,
   closed = false,
-): string {
-  if (points.length === 0) return '';
-  const steps = points.map((point) => {
-    const { x, y } = toPx(point);
-    return `${x.toFixed(1)} ${y.toFixed(1)}`;
-  });
-  return `M${steps.join('L')}${closed ? 'Z' : ''}`;
-}
+): string => polyline(points.map(toPx), closed);
 
 const NICE_LENGTHS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000];
 

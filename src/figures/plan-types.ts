@@ -14,12 +14,16 @@ export interface PlanMark extends Point2 {
   readonly id: string;
   readonly name: string;
   readonly headingDeg: number;
-  readonly chosen: boolean;
 }
 export interface PlanPosition extends Point2 {
   readonly id: string;
   readonly name: string;
-  readonly chosen: boolean;
+}
+
+/** Which mark and which position are looked at. */
+export interface PlanChoice {
+  readonly markId: string;
+  readonly positionId: string;
 }
 
 /** What changes with the minute. */

@@ -1,4 +1,4 @@
-import { limitsOf, refusals, sightBlocks } from '@/core';
+import { limitsOf, obstaclesOf, refusals, sightBlocks } from '@/core';
 import { viewOf } from '@/features/plan/view';
 import { answerAt } from '@/features/plan/answer';
 import { GROUND_TEMPLATES, onFieldOfPlay } from '@/presets/grounds';
@@ -41,7 +41,7 @@ test.each(all)('%s: its first position answers for its first mark, well framed',
   expect(seen.view.fill).toBeGreaterThan(0.08);
   expect(seen.view.fill).toBeLessThan(1.3);
   expect(seen.view.faceOffDeg).toBeLessThan(110);
-  const { exposure } = answerAt(seen.view, shoot.choice, msOf(shoot.startLocal, 'Europe/London'));
+  const { exposure } = answerAt(seen.view, shoot, msOf(shoot.startLocal, 'Europe/London'));
   expect(exposure.works).toBe(true);
 });
 
@@ -61,10 +61,11 @@ test.each(all)('%s: nobody is sent on to the field of play or into a wall', (id)
 });
 
 test.each(all)('%s: nothing stands between its first position and its first mark', (id) => {
-  const seen = viewOf(shootOn(id));
+  const shoot = shootOn(id);
+  const seen = viewOf(shoot);
   if (!seen.ok) throw new Error(seen.problem);
-  const { camera, aim, scene } = seen.view;
-  expect(sightBlocks(camera, aim, scene.obstacles)).toEqual([]);
+  const { camera, aim } = seen.view;
+  expect(sightBlocks(camera, aim, shoot.features.flatMap(obstaclesOf))).toEqual([]);
 });
 
 test('grounds of play bring what limits them and what stands behind', () => {

@@ -1,4 +1,5 @@
-import { skylineDeg, sunBlocked } from './obstacle';
+import fc from 'fast-check';
+import { skylineDeg, skyViewOfFace, sunBlocked } from './obstacle';
 import { refusals } from './limits';
 import { hillObstacle, limitsOf, obstaclesOf, type SiteFeature } from './feature';
 import { point3 } from './vector';
@@ -52,4 +53,34 @@ test('one may not stand in a keep-out, a stand or a wood, but may in a hide', ()
   expect(refusals({ x: 15, y: 5 }, limitsOf(site))).toEqual([]);
   const stand = feature({ kind: 'stand', name: 'the stand', points: SQUARE, heightM: 6 });
   expect(refusals({ x: 5, y: 5 }, limitsOf([stand]))).toEqual(['inside the stand']);
+});
+
+const corner = fc.record({
+  x: fc.integer({ min: -60_000, max: 60_000 }).map((mm) => mm / 1000),
+  y: fc.integer({ min: -60_000, max: 60_000 }).map((mm) => mm / 1000),
+});
+
+test('the sky a face sees among obstacles is what its skyline leaves, slice by slice', () => {
+  const obstacle = fc.record({
+    footprint: fc.array(corner, { minLength: 3, maxLength: 6 }),
+    heightM: fc.double({ min: 0.5, max: 30, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(
+      fc.array(obstacle, { maxLength: 6 }),
+      fc.double({ min: 0, max: 360, noNaN: true }),
+      (obstacles, faceDeg) => {
+        const at = point3(0, 0, 1.5);
+        const step = 2.5;
+        let view = 0;
+        for (let aside = -90; aside < 90; aside += step) {
+          const up = (skylineDeg(at, faceDeg + aside + step / 2, obstacles) * Math.PI) / 180;
+          const above = (Math.PI / 2 - up - Math.sin(up) * Math.cos(up)) / 2;
+          const sin = (deg: number) => Math.sin((deg * Math.PI) / 180);
+          view += (above * (sin(aside + step) - sin(aside))) / Math.PI;
+        }
+        expect(skyViewOfFace(at, faceDeg, obstacles)).toBeCloseTo(view, 9);
+      },
+    ),
+  );
 });

@@ -1,6 +1,6 @@
 import { above, nonEmpty } from '../check';
-import { alongBearing, type Point2, type Point3 } from './vector';
-import { sinDeg, tanDeg, toDegrees, toRadians } from '../quantity/angles';
+import { alongBearing, bearingDeg, type Point2, type Point3 } from './vector';
+import { halfCircle, sinDeg, tanDeg, toDegrees } from '../quantity/angles';
 
 /** Something that stands on the ground with upright walls and a flat top: a stand, a wall, a hide. */
 export interface Obstacle {
@@ -34,6 +34,43 @@ export function crossings(from: Point2, toward: Point2, polygon: readonly Point2
   return found.sort((a, b) => a - b);
 }
 
+const INSIDE = -1;
+
+/**
+ * The first of {@link crossings}, {@link INSIDE} when their number is odd, Infinity for none. It
+ * makes nothing, since a sky view asks it for every obstacle and slice.
+ */
+function firstCrossing(from: Point2, toward: Point2, polygon: readonly Point2[]): number {
+  let nearest = Infinity;
+  let odd = false;
+  let a = polygon[polygon.length - 1] as Point2;
+  let sideA = (a.x - from.x) * toward.y - (a.y - from.y) * toward.x;
+  for (const b of polygon) {
+    const sideB = (b.x - from.x) * toward.y - (b.y - from.y) * toward.x;
+    if (sideA > 0 !== sideB > 0) {
+      const share = sideA / (sideA - sideB);
+      const distance =
+        (a.x + (b.x - a.x) * share - from.x) * toward.x +
+        (a.y + (b.y - a.y) * share - from.y) * toward.y;
+      if (distance >= 0) {
+        odd = !odd;
+        if (distance < nearest) nearest = distance;
+      }
+    }
+    a = b;
+    sideA = sideB;
+  }
+  return odd ? INSIDE : nearest;
+}
+
+/** How steeply an obstacle's top stands over a point along a ray; Infinity within its walls. */
+function rise(point: Point3, toward: Point2, { footprint, heightM }: Obstacle): number {
+  const riseM = heightM - point.z;
+  if (riseM <= 0) return 0;
+  const nearestM = firstCrossing(point, toward, footprint);
+  return nearestM === INSIDE ? Infinity : riseM / nearestM;
+}
+
 /**
  * Elevation in degrees below which the view from a point along a bearing is blocked; 0 if open.
  * A point under or within an obstacle's walls sees nothing of the sky there: 90.
@@ -44,14 +81,9 @@ export function skylineDeg(
   obstacles: readonly Obstacle[],
 ): number {
   const toward = alongBearing(azimuthDeg);
-  return obstacles.reduce((highest, obstacle) => {
-    const riseM = obstacle.heightM - point.z;
-    if (riseM <= 0) return highest;
-    const distances = crossings(point, toward, obstacle.footprint);
-    if (distances.length === 0) return highest;
-    if (distances.length % 2 === 1) return 90;
-    return Math.max(highest, toDegrees(Math.atan2(riseM, distances[0] as number)));
-  }, 0);
+  let steepest = 0;
+  for (const obstacle of obstacles) steepest = Math.max(steepest, rise(point, toward, obstacle));
+  return toDegrees(Math.atan(steepest));
 }
 
 /** Whether an obstacle stands between a point and the sun's centre. */
@@ -64,7 +96,28 @@ export function sunBlocked(
   return sun.altitudeDeg < skylineDeg(point, sun.azimuthDeg, obstacles);
 }
 
+/** Wider than this an obstacle may lie round a point: it is then looked for on every side. */
+const WIDEST_HALF_DEG = 75;
+
+/** How far either side of a bearing, degrees, an obstacle is seen from a point; generously. */
+function seenBetween(point: Point2, { footprint }: Obstacle, aheadDeg: number): [number, number] {
+  const [first] = footprint as readonly [Point2, ...Point2[]];
+  const firstDeg = bearingDeg(point, first);
+  let [least, most] = [0, 0];
+  for (const corner of footprint) {
+    if (corner.x === point.x && corner.y === point.y) return [-90, 90];
+    const off = halfCircle(bearingDeg(point, corner) - firstDeg);
+    if (off < least) least = off;
+    if (off > most) most = off;
+  }
+  const half = (most - least) / 2 + 0.01;
+  if (half > WIDEST_HALF_DEG) return [-90, 90];
+  const middle = halfCircle(firstDeg + (most + least) / 2 - aheadDeg);
+  return [middle - half, middle + half];
+}
+
 const SKY_SLICE_DEG = 2.5;
+const SKY_SLICES = 180 / SKY_SLICE_DEG;
 
 /**
  * Sky view factor of an upright surface among obstacles: 0.5 in the open. The half-circle before
@@ -77,16 +130,31 @@ export function skyViewOfFace(
   obstacles: readonly Obstacle[],
 ): number {
   obstacles.forEach(requireObstacle);
-  let view = 0;
-  for (let aside = -90; aside < 90; aside += SKY_SLICE_DEG) {
-    const skyline = toRadians(
-      skylineDeg(point, faceAzimuthDeg + aside + SKY_SLICE_DEG / 2, obstacles),
-    );
-    const above = (Math.PI / 2 - skyline - Math.sin(skyline) * Math.cos(skyline)) / 2;
-    view += (above * (sinDeg(aside + SKY_SLICE_DEG) - sinDeg(aside))) / Math.PI;
+  const towards = Array.from({ length: SKY_SLICES }, (_, i) =>
+    alongBearing(faceAzimuthDeg + asideOf(i)),
+  );
+  const steepest = new Float64Array(SKY_SLICES);
+  for (const obstacle of obstacles) {
+    if (obstacle.heightM <= point.z) continue;
+    const [left, right] = seenBetween(point, obstacle, faceAzimuthDeg);
+    const last = Math.min(SKY_SLICES - 1, Math.floor((right + 90) / SKY_SLICE_DEG - 0.5));
+    for (let i = Math.max(0, Math.ceil((left + 90) / SKY_SLICE_DEG - 0.5)); i <= last; i += 1) {
+      const up = rise(point, towards[i] as Point3, obstacle);
+      if (up > (steepest[i] as number)) steepest[i] = up;
+    }
   }
+  let view = 0;
+  steepest.forEach((up, i) => {
+    const skyline = Math.atan(up);
+    const above = (Math.PI / 2 - skyline - Math.sin(skyline) * Math.cos(skyline)) / 2;
+    const half = SKY_SLICE_DEG / 2;
+    view += (above * (sinDeg(asideOf(i) + half) - sinDeg(asideOf(i) - half))) / Math.PI;
+  });
   return view;
 }
+
+/** Bearing of a slice's middle off the surface's own. */
+const asideOf = (slice: number): number => -90 + (slice + 0.5) * SKY_SLICE_DEG;
 
 /**
  * Length in metres of the shadow that a height throws on level ground: h/tan(altitude).

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import {
   asRectangle,
@@ -8,19 +9,18 @@ import {
   type BackdropDetail,
   type Rectangle,
 } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootEdits } from '@/features/plan/ShootContext';
 import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
-import { featureSchema, MOST_POINTS, REACH_M, type Feature } from '@/records/shoot';
+import { MOST_POINTS, REACH_M, type Feature } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { useToast } from '@/ui/Toast';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { BearingField } from './BearingField';
-import { KIND_NUMBERS } from './kinds';
+import { KIND_NUMBERS, type NumberSpec } from './kinds';
 import { useDrawTool } from './use-draw';
 
 const DETAIL_WORDS: Readonly<Record<BackdropDetail, string>> = {
@@ -38,32 +38,23 @@ type Change = (how: (feature: Feature) => Feature) => void;
 
 /** A feature's own figures: its sides or its corners, and what its kind has. */
 export function FeatureFields({ feature }: { readonly feature: Feature }) {
-  const { update } = useShootPage();
-  const say = useToast();
-  const change: Change = (how) =>
-    update((current) => changeItem(current, 'features', feature.id, how));
+  const { update } = useShootEdits();
+  const { id } = feature;
+  const change: Change = (how) => update((current) => changeItem(current, 'features', id, how));
   const rectangle = FEATURE_SHAPE[feature.kind] === 'area' && asRectangle(feature.points);
   const figures: Readonly<Record<string, unknown>> = feature;
   return (
     <View className="gap-3">
       <View className="flex-row flex-wrap justify-between gap-y-3">
-        {(KIND_NUMBERS[feature.kind] ?? []).map(({ key, label, unit, min, max }) => (
-          <View key={key} className="w-[48%]">
-            <NumberField
-              label={label}
-              unit={unit}
-              value={Number(figures[key])}
-              min={min}
-              max={max}
-              onChange={(value) => {
-                const next = featureSchema.safeParse({ ...feature, [key]: value });
-                if (!next.success) say({ text: `${label}: not with the other figures here.` });
-                else if (figures.wireMm !== undefined && !wireFits({ ...figures, [key]: value })) {
-                  say({ text: 'The wire must be thinner than the mesh is wide.' });
-                } else change((entry) => ({ ...entry, [key]: value }));
-              }}
-            />
-          </View>
+        {(KIND_NUMBERS[feature.kind] ?? []).map((spec) => (
+          <FigureField
+            key={spec.key}
+            id={id}
+            spec={spec}
+            value={Number(figures[spec.key])}
+            least={spec.key === 'meshPitchMm' ? Number(figures.wireMm) * THICKEST : spec.min}
+            most={spec.key === 'wireMm' ? Number(figures.meshPitchMm) / THICKEST : spec.max}
+          />
         ))}
       </View>
       {feature.kind === 'backdrop' ? (
@@ -82,8 +73,42 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
   );
 }
 
-const wireFits = ({ wireMm, meshPitchMm }: Readonly<Record<string, unknown>>) =>
-  Number(wireMm) < Number(meshPitchMm);
+/** A mesh is at least this many times as wide as its wire: the wire must leave a gap. */
+const THICKEST = 1.05;
+
+/** One figure of a feature. Not drawn again while the feature is only moved. */
+const FigureField = memo(function FigureField({
+  id,
+  spec,
+  value,
+  least,
+  most,
+}: {
+  readonly id: string;
+  readonly spec: NumberSpec;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+}) {
+  const { update } = useShootEdits();
+  const { key, label, unit, min, max } = spec;
+  return (
+    <View className="w-[48%]">
+      <NumberField
+        label={label}
+        unit={unit}
+        value={value}
+        min={Math.max(min, Number(least.toFixed(2)))}
+        max={Math.min(max, Number(most.toFixed(2)))}
+        onChange={(next) =>
+          update((current) =>
+            changeItem(current, 'features', id, (entry) => ({ ...entry, [key]: next })),
+          )
+        }
+      />
+    </View>
+  );
+});
 
 const LONGEST_SIDE_M = 2000;
 

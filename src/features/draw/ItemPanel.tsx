@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { addItem, anchorOf, changeItem, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
+import { addItem, anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
 import { newId } from '@/records/new-shoot';
 import { REACH_M, type Feature, type Mark, type Position } from '@/records/shoot';
 import { Button } from '@/ui/Button';
@@ -90,12 +90,7 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
       {feature ? <FeatureFields feature={feature} /> : null}
       {list === 'marks' ? <MarkFields mark={item as Mark} /> : null}
       {list === 'positions' ? <PositionFields position={item as Position} /> : null}
-      <NameField
-        name={item.name}
-        onChange={(name) =>
-          update((current) => changeItem(current, list, id, (entry) => ({ ...entry, name })))
-        }
-      />
+      <NameField list={list} id={id} name={item.name} />
       <View className="flex-row gap-2">
         <View className="flex-1">
           <Button label="Copy it" onPress={copy} />

@@ -1,22 +1,29 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
+import { useShootEdits } from '@/features/plan/ShootContext';
+import { changeItem, type ItemList } from '@/records/edit-site';
 import { Field } from '@/ui/Field';
 
 const LONGEST = 60;
 
-/** A name to type. It is taken when the field is left or Enter is pressed. */
-export function NameField({
+/** The name of a thing, to type. It is taken when the field is left or Enter is pressed. */
+export const NameField = memo(function NameField({
+  list,
+  id,
   name,
-  onChange,
 }: {
+  readonly list: ItemList;
+  readonly id: string;
   readonly name: string;
-  readonly onChange: (name: string) => void;
 }) {
+  const { update } = useShootEdits();
   const [typed, setTyped] = useState<string>();
   const wished = (typed ?? name).trim();
   const take = () => {
     if (typed === undefined || wished === '') return;
     setTyped(undefined);
-    if (wished !== name) onChange(wished);
+    if (wished !== name) {
+      update((current) => changeItem(current, list, id, (item) => ({ ...item, name: wished })));
+    }
   };
   return (
     <Field
@@ -29,4 +36,4 @@ export function NameField({
       error={typed !== undefined && wished === '' ? 'the name is empty' : undefined}
     />
   );
-}
+});

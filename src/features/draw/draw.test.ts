@@ -24,7 +24,7 @@ const seenAt = (shoot: Shoot, clock: string) => {
   const seen = viewOf(shoot);
   if (!seen.ok) throw new Error(seen.problem);
   const atMs = msOf(`2027-04-16T${clock}`, 'Europe/London');
-  return { view: seen.view, answer: answerAt(seen.view, shoot.choice, atMs) };
+  return { view: seen.view, answer: answerAt(seen.view, shoot, atMs) };
 };
 type Point = { x: number; y: number };
 const POINTS = [
@@ -238,7 +238,7 @@ describe('what a thing does now', () => {
     for (const shoot of DEMO_SHOOTS) {
       const seen = viewOf(shoot);
       if (!seen.ok) throw new Error(seen.problem);
-      const answer = answerAt(seen.view, shoot.choice, msOf(shoot.atLocal, 'Europe/London'));
+      const answer = answerAt(seen.view, shoot, msOf(shoot.atLocal, 'Europe/London'));
       for (const feature of shoot.features) {
         const words = effectsOf(feature, { view: seen.view, answer });
         expect({ of: feature.name, says: words.join(' ') }).not.toEqual({

@@ -3,9 +3,8 @@ import { flushSync } from 'react-dom';
 import { GroundPlan } from '@/figures/GroundPlan';
 import { fitView, scaleOf } from '@/figures/plan-scale';
 import { planSvg } from '@/formats/plan-image';
-import { planExtent, planGround, planLight, planSight, withChosen } from '@/features/plan/drawing';
+import { planExtent, planGround, planLight, planSight } from '@/features/plan/drawing';
 import type { Plan } from '@/features/plan/use-plan';
-import { chosenMark, chosenPosition } from '@/features/plan/view';
 import { dayOf } from '@/records/times';
 import tokens from '@/ui/tokens.json';
 
@@ -29,8 +28,9 @@ export function planSheet({ shoot, setup, seen, atMs, clock }: Plan): string {
     root.render(
       <GroundPlan
         ground={ground}
-        marks={withChosen(setup.marks, chosenMark(setup))}
-        positions={withChosen(setup.positions, chosenPosition(setup))}
+        marks={setup.marks}
+        positions={setup.positions}
+        choice={setup.choice}
         light={
           seen.ok
             ? planLight({ sky: setup.light.sky, features: setup.features }, seen.answer.light)

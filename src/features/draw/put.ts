@@ -24,16 +24,30 @@ const gridFor = (pxPerM: number): number =>
 
 type Drawn = Pick<Shoot, 'ground' | 'features'>;
 
+const piecesBefore = new WeakMap<object, readonly Segment[]>();
+
+/** The pieces of something drawn; those of before while it has not changed. */
+function kept(thing: object, make: () => readonly Segment[]): readonly Segment[] {
+  const before = piecesBefore.get(thing);
+  if (before) return before;
+  const made = make();
+  piecesBefore.set(thing, made);
+  return made;
+}
+
 /** Every straight piece on a ground but those of the thing that is being moved. */
 export function piecesOf({ ground, features }: Drawn, without?: string): readonly Segment[] {
-  return [
-    ...groundLines(ground.template, ground.bearingDeg).flatMap(({ points }) =>
+  const painted = kept(ground, () =>
+    groundLines(ground.template, ground.bearingDeg).flatMap(({ points }) =>
       segmentsOf(points, false),
     ),
-    ...features
-      .filter(({ id, kind }) => id !== without && FEATURE_SHAPE[kind] !== 'point')
-      .flatMap(({ kind, points }) => segmentsOf(points, FEATURE_SHAPE[kind] === 'area')),
-  ];
+  );
+  const drawn = features
+    .filter(({ id, kind }) => id !== without && FEATURE_SHAPE[kind] !== 'point')
+    .map((feature) =>
+      kept(feature, () => segmentsOf(feature.points, FEATURE_SHAPE[feature.kind] === 'area')),
+    );
+  return [painted, ...drawn].flat();
 }
 
 /** A point as it is put down: drawn to what lies near when that is wished, within reach always. */

@@ -31,7 +31,6 @@ export interface Drawing {
   readonly crossed: boolean;
   readonly draft: PlanDraft | undefined;
   readonly label: string;
-  readonly select: (item: ItemRef) => void;
   readonly tap: (at: Point2) => void;
   /** Moves a thing so that its anchor comes to where it is wished. */
   readonly place: (item: ItemRef, to: Point2) => void;
@@ -101,12 +100,9 @@ export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
   const { tool, selected } = state;
   const held = drawing && tool.name === 'select' ? selected : undefined;
   const movingId = held?.id;
-  const pieces = useMemo(
-    () => (drawing ? piecesOf({ ground, features }, movingId) : []),
-    [drawing, ground, features, movingId],
-  );
   const { pxPerM } = scale;
-  const snapped = (at: Point2) => settled(at, pieces, { snap: state.snap, pxPerM }).point;
+  const snapped = (at: Point2) =>
+    settled(at, piecesOf({ ground, features }, movingId), { snap: state.snap, pxPerM }).point;
 
   const tap = (at: Point2) => {
     if (!drawing) return;
@@ -165,7 +161,6 @@ export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
     crossed: drawing && tool.name !== 'select',
     draft,
     label: labelOf(state, drawing),
-    select: (item) => act({ do: 'select', item }),
     tap,
     place,
     placeCorner,

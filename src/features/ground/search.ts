@@ -14,7 +14,7 @@ import {
   type SearchResult,
 } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
-import type { Setup, View } from '@/features/plan/view';
+import { sceneOf, type Setup, type View } from '@/features/plan/view';
 import { fieldOfPlay } from '@/presets/grounds';
 
 /** What the picture should be: the rest of the wish is the shoot's own. */
@@ -60,7 +60,7 @@ function kitOf(
 function siteOf(setup: Setup, view: View): ScoredSite {
   const { ground, features } = setup;
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
-  const { place, sky, indoors = false, obstacles } = view.scene;
+  const { place, sky, indoors = false, obstacles } = sceneOf(view, features);
   const { groundReflectance, lampLux, lampsFromMs } = view.scene;
   return {
     place,

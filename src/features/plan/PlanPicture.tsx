@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { bestPlaces } from '@/features/ground/search';
 import { useSearchTool } from '@/features/ground/use-search';
@@ -8,15 +8,34 @@ import { useDrawTool } from '@/features/draw/use-draw';
 import { useDrawing } from '@/features/draw/use-drawing';
 import { GroundPlan } from '@/figures/GroundPlan';
 import { scaleOf } from '@/figures/plan-scale';
-import { moveItem } from '@/records/edit-site';
-import { closeExtent, planExtent, planGround, planLight, planSight, withChosen } from './drawing';
+import type { PlanLight } from '@/figures/plan-types';
+import { moveItem, type ItemRef } from '@/records/edit-site';
+import { closeExtent, planExtent, planGround, planLight, planSight } from './drawing';
 import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { MoveHandle, PickTarget } from './PlanHandles';
 import { useShootPage } from './ShootContext';
-import { usePlanView } from './use-plan-view';
+import type { Plan } from './use-plan';
+import { usePlanView, type Framing } from './use-plan-view';
 import { chosenMark, chosenPosition, type Setup } from './view';
 import { bearingInWords, metres } from './words';
+
+/** The minute's light on the plan: the same while neither sun, sky nor ground has changed. */
+function useShownLight({ setup, seen }: Plan): PlanLight | undefined {
+  const { features, light } = setup;
+  const { sky } = light;
+  const lit = seen.ok ? seen.answer.light : undefined;
+  const azimuthDeg = lit?.sun.azimuthDeg;
+  const altitudeDeg = lit?.sun.altitudeDeg;
+  const { indoors = false, lampLux = 0 } = lit ?? {};
+  return useMemo(
+    () =>
+      azimuthDeg === undefined || altitudeDeg === undefined
+        ? undefined
+        : planLight({ sky, features }, { sun: { azimuthDeg, altitudeDeg }, indoors, lampLux }),
+    [azimuthDeg, altitudeDeg, indoors, lampLux, sky, features],
+  );
+}
 
 /** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
 export function PlanPicture({ drawing = false }: { readonly drawing?: boolean }) {
@@ -32,36 +51,23 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
     () => (result && request && !running ? bestPlaces(result, request) : undefined),
     [result, request, running],
   );
-  const extents = useMemo(
-    () => ({
-      whole: [...planExtent(ground, { marks, positions }), ...(pins ?? [])],
-      close: view && closeExtent(view),
-    }),
+  const extentOf = useCallback(
+    (framing: Framing) =>
+      framing === 'close' && view
+        ? closeExtent(view)
+        : [...planExtent(ground, { marks, positions }), ...(pins ?? [])],
     [ground, marks, positions, pins, view],
   );
-  const look = usePlanView(extents, size.width, size.height);
+  const look = usePlanView(extentOf, size.width, size.height);
   const scale = useMemo(
     () => scaleOf(look.view, size.width, size.height),
     [look.view, size.width, size.height],
   );
   const draw = useDrawing(scale, drawing);
-  const { show } = useDrawTool();
+  const { show, act } = useDrawTool();
   useEffect(() => show(look.view), [look.view, show]);
-  const shownMarks = useMemo(
-    () => withChosen(marks, chosenMark({ marks, choice })),
-    [marks, choice],
-  );
-  const shownPositions = useMemo(
-    () => withChosen(positions, chosenPosition({ positions, choice })),
-    [positions, choice],
-  );
   const sight = useMemo(() => view && planSight(view), [view]);
-  const light = seen.ok ? seen.answer.light : undefined;
-  const { sky } = setup.light;
-  const shownLight = useMemo(
-    () => light && planLight({ sky, features }, light),
-    [light, sky, features],
-  );
+  const shownLight = useShownLight(plan);
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);
   const ups = useMemo(
@@ -73,6 +79,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
     [site.bearingDeg, view],
   );
 
+  const select = (item: ItemRef) => act({ do: 'select', item });
   const choose = (next: Partial<Setup['choice']>) =>
     update((current) => ({ ...current, choice: { ...current.choice, ...next } }));
   const hold = (held: boolean) => {
@@ -102,7 +109,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
                 {...scale.toPx({ x, y })}
                 onPick={(markId) => {
                   choose({ markId });
-                  draw.select({ list: 'marks', id: markId });
+                  select({ list: 'marks', id: markId });
                 }}
               />
             ))}
@@ -116,7 +123,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
                 {...scale.toPx({ x, y })}
                 onPick={(positionId) => {
                   choose({ positionId });
-                  draw.select({ list: 'positions', id: positionId });
+                  select({ list: 'positions', id: positionId });
                 }}
               />
             ))}
@@ -157,8 +164,10 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
             picture={
               <GroundPlan
                 ground={ground}
-                marks={shownMarks}
-                positions={shownPositions}
+                marks={marks}
+                positions={positions}
+                choice={choice}
+                moving={look.held}
                 light={shownLight}
                 sight={sight}
                 scores={search.state?.result}

@@ -5,7 +5,7 @@ import { clockOf, hoursOf, msOf } from '@/records/times';
 import { answerAt, type Answer } from './answer';
 import { planLight, planSight } from './drawing';
 import { eventsWithin, outlookOf } from './use-plan';
-import { viewOf, type View } from './view';
+import { sceneOf, viewOf, type View } from './view';
 import { bearingInWords, faceSeen, lightInWords, shutterReason, stopsSentence } from './words';
 
 const [larkmoor, alder, tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
@@ -17,8 +17,7 @@ function seen(shoot: Shoot): View {
 }
 const at = (shoot: Shoot, clock: string) =>
   msOf(`${shoot.startLocal.slice(0, 10)}T${clock}`, shoot.place.timeZone);
-const answer = (shoot: Shoot, clock: string) =>
-  answerAt(seen(shoot), shoot.choice, at(shoot, clock));
+const answer = (shoot: Shoot, clock: string) => answerAt(seen(shoot), shoot, at(shoot, clock));
 const moved = (shoot: Shoot, x: number, y: number): Shoot => ({
   ...shoot,
   positions: shoot.positions.map((p) => (p.id === shoot.choice.positionId ? { ...p, x, y } : p)),
@@ -120,7 +119,12 @@ describe('the sentence', () => {
   const sentence = (shoot: Shoot, time: string) => {
     const { fromMs, toMs } = hoursOf(shoot);
     const view = seen(shoot);
-    const series = lightSeries({ scene: view.scene, fromMs, toMs, stepS: 60 });
+    const series = lightSeries({
+      scene: sceneOf(view, larkmoor.features),
+      fromMs,
+      toMs,
+      stepS: 60,
+    });
     const { exposure } = answer(shoot, time);
     return stopsSentence(exposure, outlookOf(view, shoot.choice, series), {
       clock,

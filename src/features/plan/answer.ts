@@ -9,7 +9,7 @@ import {
   type SunAngle,
 } from '@/core';
 import type { Shoot } from '@/records/shoot';
-import type { View } from './view';
+import { sceneOf, type View } from './view';
 
 /** What to set at one minute, and the light it stands on. */
 export interface Answer {
@@ -41,9 +41,8 @@ export function exposureDemands(view: View, choice: Shoot['choice']): Omit<Expos
   };
 }
 
-/** Settings for a view at a moment. */
-export function answerAt(view: View, choice: Shoot['choice'], timeMs: number): Answer {
-  const light = lightOnSubject(view.scene, timeMs);
+/** Settings for a view in some light. */
+export function answerIn(view: View, choice: Shoot['choice'], light: SubjectLight): Answer {
   const sunAngle = sunAngleFrom(view.sight.bearingDeg, view.sight.elevationDeg, light.sun);
   const { diagonalDeg } = fieldOfView({ sensor: view.body.sensor, focalMm: view.focalMm });
   return {
@@ -56,3 +55,10 @@ export function answerAt(view: View, choice: Shoot['choice'], timeMs: number): A
     exposure: solveExposure({ ...exposureDemands(view, choice), ev: light.ev }),
   };
 }
+
+/** Settings for a view of a shoot at a moment. */
+export const answerAt = (
+  view: View,
+  { choice, features }: Pick<Shoot, 'choice' | 'features'>,
+  timeMs: number,
+): Answer => answerIn(view, choice, lightOnSubject(sceneOf(view, features), timeMs));

@@ -1,7 +1,9 @@
+import { polygonHull } from 'd3-polygon';
 import {
   fieldOfView,
   obstaclesOf,
   point3,
+  type Obstacle,
   shadowOnGround,
   sunBlocked,
   type Point2,
@@ -20,25 +22,18 @@ export function planGround({ ground, features }: Pick<Shoot, 'ground' | 'feature
   return { lines: groundLines(ground.template, ground.bearingDeg), features };
 }
 
-/** Entries with the chosen one told apart. */
-export const withChosen = <T extends { readonly id: string }>(
-  entries: readonly T[],
-  chosen: T,
-): readonly (T & { readonly chosen: boolean })[] =>
-  entries.map((entry) => ({ ...entry, chosen: entry.id === chosen.id }));
+/** The corners of all that stands still: what is within them need not be asked for the extent. */
+export function groundExtent({ lines, features }: PlanGround): readonly Point2[] {
+  const points = [...lines, ...features].flatMap((entry) => entry.points);
+  const hull = polygonHull(points.map(({ x, y }): [number, number] => [x, y]));
+  return hull ? hull.map(([x, y]) => ({ x, y })) : points;
+}
 
 /** Every point that must be on the picture. */
-export function planExtent(
-  { lines, features }: PlanGround,
+export const planExtent = (
+  ground: PlanGround,
   { marks, positions }: Pick<Shoot, 'marks' | 'positions'>,
-): readonly Point2[] {
-  return [
-    ...lines.flatMap(({ points }) => points),
-    ...features.flatMap(({ points }) => points),
-    ...marks,
-    ...positions,
-  ];
-}
+): readonly Point2[] => [...groundExtent(ground), ...marks, ...positions];
 
 /** Ground kept in view beyond position and mark when looking close, as a share of their distance. */
 const CLOSE_MARGIN = 0.45;
@@ -59,10 +54,30 @@ const MIDDLE = point3(0, 0);
 
 const SUN_STRENGTH = { clear: 1, partly: 0.55, overcast: 0 } as const;
 
+type Sun = Pick<SubjectLight['sun'], 'azimuthDeg' | 'altitudeDeg'>;
+const lastShadows = new WeakMap<
+  Obstacle,
+  { readonly sun: Sun; readonly polygons: readonly (readonly Point2[])[] }
+>();
+
+/** The shadow of an obstacle; the last one again while neither it nor the sun has moved. */
+function shadowOf(obstacle: Obstacle, sun: Sun): readonly (readonly Point2[])[] {
+  const last = lastShadows.get(obstacle);
+  if (last?.sun.azimuthDeg === sun.azimuthDeg && last.sun.altitudeDeg === sun.altitudeDeg) {
+    return last.polygons;
+  }
+  const polygons = shadowOnGround(obstacle, sun);
+  lastShadows.set(obstacle, { sun, polygons });
+  return polygons;
+}
+
+/** What of a minute's light the plan shows. */
+export type ShownLight = Pick<SubjectLight, 'indoors' | 'lampLux'> & { readonly sun: Sun };
+
 /** What the minute's light does to the plan. */
 export function planLight(
   { sky, features }: { readonly sky: Sky; readonly features: readonly SiteFeature[] },
-  light: SubjectLight,
+  light: ShownLight,
 ): PlanLight {
   const { sun } = light;
   const up = sun.altitudeDeg > 0 && !light.indoors;
@@ -77,7 +92,7 @@ export function planLight(
         ? features
             .filter(({ kind }) => kind !== 'hill')
             .flatMap(obstaclesOf)
-            .flatMap((obstacle) => shadowOnGround(obstacle, sun))
+            .flatMap((obstacle) => shadowOf(obstacle, sun))
         : [],
     lampsOn: light.lampLux > 0,
     label: light.indoors

@@ -10,7 +10,7 @@ import {
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { clockOf, dayOf, hoursOf } from '@/records/times';
 import { answerAt, exposureDemands, type Answer } from './answer';
-import { viewOf, type View } from './view';
+import { sceneOf, viewOf, type View } from './view';
 import {
   bearingInWords,
   faceSeen,
@@ -50,7 +50,7 @@ function lineOf(shoot: Shoot, position: Position, mark: Mark, atMs: number): Rep
         mark,
         ok: true,
         view: result.view,
-        answer: answerAt(result.view, shoot.choice, atMs),
+        answer: answerAt(result.view, shoot, atMs),
       }
     : { position, mark, ok: false, problem: result.problem };
 }
@@ -59,7 +59,7 @@ function lineOf(shoot: Shoot, position: Position, mark: Mark, atMs: number): Rep
 export function cardOf(shoot: Shoot): SettingsCard | undefined {
   const result = viewOf(shoot);
   if (!result.ok) return undefined;
-  const { scene } = result.view;
+  const scene = sceneOf(result.view, shoot.features);
   const { startMs, endMs } = hoursOf(shoot);
   const minutes = Math.floor((endMs - startMs) / MINUTE_MS) + 1;
   const series: CardLight[] = Array.from({ length: minutes }, (_, i) => {

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { EMPTY_SERIES, type LightSeries, type LitScene } from '@/core';
 import { requestLightSeries } from '@/workers/light-series-client';
 
@@ -28,8 +28,11 @@ export function useLightSeries(
   toMs: number,
 ): { readonly series: LightSeries; readonly trouble: string | undefined } {
   const wanted = useSettled(asked, SETTLE_MS);
+  // A scene with all its obstacles is long: it is written out once, not at every drawing.
+  const key = useMemo(() => hashKey([wanted, fromMs, toMs]), [wanted, fromMs, toMs]);
   const { data, error } = useQuery({
-    queryKey: ['light-series', wanted, fromMs, toMs],
+    queryKey: ['light-series', key],
+    queryKeyHashFn: () => key,
     queryFn: ({ signal }) =>
       requestLightSeries({ scene: wanted as LitScene, fromMs, toMs, stepS: STEP_S }, signal),
     enabled: wanted !== undefined,

@@ -8,9 +8,10 @@ export type Framing = 'whole' | 'close';
 interface Looking {
   readonly framing: Framing;
   readonly upDeg: number;
-  /** A view of the person's own, or one held while something is dragged. */
+  /** A view of the person's own, or one kept while something is dragged. */
   readonly own: PlanView | undefined;
-  readonly held: boolean;
+  /** Whether something is being dragged, and whether its view must be let go of after. */
+  readonly held: false | 'own' | 'kept';
 }
 
 export interface PlanLook {
@@ -21,13 +22,16 @@ export interface PlanLook {
   readonly turnTo: (upDeg: number) => void;
   /** Keeps the scale while something is dragged, and lets it go after. */
   readonly hold: (held: boolean) => void;
+  /** Whether something is being dragged. */
+  readonly held: boolean;
 }
 
 const LEAST_CLOSE_M = 2;
+const NO_VIEW: PlanView = { middle: { x: 0, y: 0 }, pxPerM: 1, upDeg: 0 };
 
 /** How the plan is looked at: fitted to the whole or close, or as the person has moved it. */
 export function usePlanView(
-  extents: Readonly<Record<Framing, readonly Point2[] | undefined>>,
+  extentOf: (framing: Framing) => readonly Point2[],
   widthPx: number,
   heightPx: number,
 ): PlanLook {
@@ -38,23 +42,22 @@ export function usePlanView(
     held: false,
   });
   const { framing, upDeg, own } = look;
+  // Nothing is fitted while the view is the person's own, or held.
+  const fit = own ? undefined : extentOf;
   const fitted = useMemo(
     () =>
-      fitView(
-        extents[framing] ?? extents.whole ?? [],
-        Math.max(1, widthPx),
-        Math.max(1, heightPx),
-        {
-          upDeg,
-          ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
-        },
-      ),
-    [extents, widthPx, heightPx, upDeg, framing],
+      fit &&
+      fitView(fit(framing), Math.max(1, widthPx), Math.max(1, heightPx), {
+        upDeg,
+        ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
+      }),
+    [fit, widthPx, heightPx, upDeg, framing],
   );
-  const view = own ?? fitted;
+  const view = own ?? fitted ?? NO_VIEW;
   return {
     view,
-    framing: own && !look.held ? 'own' : framing,
+    held: look.held !== false,
+    framing: own && look.held !== 'kept' ? 'own' : framing,
     setOwn: (next) => setLook({ ...look, own: next, upDeg: next.upDeg, held: false }),
     frame: (next) => setLook({ ...look, framing: next, own: undefined }),
     turnTo: (next) => {
@@ -63,14 +66,11 @@ export function usePlanView(
       setLook({ ...look, upDeg: next, own: own && { ...own, middle, upDeg: next } });
     },
     hold: (held) =>
-      setLook((was) =>
-        held
-          ? was.own
-            ? was
-            : { ...was, own: view, held: true }
-          : was.held
-            ? { ...was, own: undefined, held: false }
-            : was,
-      ),
+      setLook((was) => {
+        if (held) return was.own ? { ...was, held: 'own' } : { ...was, own: view, held: 'kept' };
+        return was.held === 'kept'
+          ? { ...was, own: undefined, held: false }
+          : { ...was, held: false };
+      }),
   };
 }

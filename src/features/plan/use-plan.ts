@@ -1,11 +1,20 @@
 import { useMemo } from 'react';
-import { evNeededFor, shortfall, solveExposure, sunEvents, type LightSeries } from '@/core';
+import {
+  evNeededFor,
+  lightOnSubject,
+  shortfall,
+  solveExposure,
+  sunEvents,
+  type LightSeries,
+  type LitScene,
+  type SubjectLight,
+} from '@/core';
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
-import { answerAt, exposureDemands, type Answer } from './answer';
+import { answerIn, exposureDemands, type Answer } from './answer';
 import { useLightSeries } from './use-light-series';
-import { viewOf, type Setup, type View } from './view';
+import { sceneOf, viewOf, type Setup, type View } from './view';
 import { stopsSentence, type Outlook } from './words';
 
 /** A shoot with everything computed for the minute being looked at. */
@@ -65,12 +74,38 @@ export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeri
   return { shortfall: lack, waysOut };
 }
 
-/** The parts of a shoot that a view depends on: one object until one of them changes. */
+/** The parts of a shoot that can be seen: one object until one of them changes. */
 function useSetup(shoot: Shoot): Setup {
   const { marks, positions, kit, choice, features, ground, place, light } = shoot;
   return useMemo(
     () => ({ marks, positions, kit, choice, features, ground, place, light }),
     [marks, positions, kit, choice, features, ground, place, light],
+  );
+}
+
+/** The light on the mark now: one object until something of it changes. */
+function useLight(scene: LitScene | undefined, atMs: number): SubjectLight | undefined {
+  const now = useMemo(() => scene && lightOnSubject(scene, atMs), [scene, atMs]);
+  const { sun, ev, sunlit, indoors, skyView, daylightLux, lampLux } = now ?? {};
+  return useMemo(
+    () => now,
+    // By value: `now` is new for every scene, but what a thing moved on the ground leaves as it
+    // was need not be answered anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `now` is told by these
+    [
+      atMs,
+      scene?.place,
+      scene?.sky,
+      sun?.azimuthDeg,
+      sunlit,
+      indoors,
+      skyView,
+      daylightLux,
+      lampLux,
+      ev?.low,
+      ev?.expected,
+      ev?.high,
+    ],
   );
 }
 
@@ -83,13 +118,18 @@ export function usePlan(shoot: Shoot): Plan {
   const atMs = atMsOf(shoot, hours);
   const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
-  const viewed = useMemo(() => viewOf(setup), [setup]);
-  const scene = viewed.ok ? viewed.view.scene : undefined;
+  const { marks, positions, kit, choice, features, ground } = setup;
+  const viewed = useMemo(
+    () => viewOf({ marks, positions, kit, choice, ground, place, light }),
+    [marks, positions, kit, choice, ground, place, light],
+  );
+  const view = viewed.ok ? viewed.view : undefined;
+  const scene = useMemo(() => view && sceneOf(view, features), [view, features]);
   const { series, trouble } = useLightSeries(scene, hours.fromMs, hours.toMs);
   const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
   const outlook = useMemo(
-    () => (viewed.ok ? outlookOf(viewed.view, setup.choice, series) : NO_OUTLOOK),
-    [viewed, setup, series],
+    () => (view ? outlookOf(view, choice, series) : NO_OUTLOOK),
+    [view, choice, series],
   );
   const ribbon = useMemo(
     (): Ribbon => ({
@@ -101,27 +141,14 @@ export function usePlan(shoot: Shoot): Plan {
     }),
     [hours, series, events, outlook, light],
   );
-  const answer = viewed.ok ? answerAt(viewed.view, shoot.choice, atMs) : undefined;
-  return {
-    shoot,
-    setup,
-    hours,
-    atMs,
-    clock,
-    ribbon,
-    lightTrouble: trouble,
-    seen:
-      viewed.ok && answer
-        ? {
-            ok: true,
-            view: viewed.view,
-            answer,
-            sentence: stopsSentence(answer.exposure, outlook, {
-              clock,
-              atMs,
-              usableIso: viewed.view.body.iso.usable,
-            }),
-          }
-        : { ok: false, problem: viewed.ok ? '' : viewed.problem },
-  };
+  const lit = useLight(scene, atMs);
+  const seen = useMemo((): Plan['seen'] => {
+    if (!viewed.ok) return { ok: false, problem: viewed.problem };
+    if (!lit) return { ok: false, problem: '' };
+    const answer = answerIn(viewed.view, choice, lit);
+    const now = { clock, atMs, usableIso: viewed.view.body.iso.usable };
+    const sentence = stopsSentence(answer.exposure, outlook, now);
+    return { ok: true, view: viewed.view, answer, sentence };
+  }, [viewed, choice, lit, outlook, clock, atMs]);
+  return { shoot, setup, hours, atMs, clock, ribbon, lightTrouble: trouble, seen };
 }

@@ -28,11 +28,20 @@ import type { SubjectPreset } from '@/presets/subjects';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
 
-/** What a view depends on: everything of a shoot but its hours and its name. */
+/** What can be seen depends on: everything of a shoot but its hours and its name. */
 export type Setup = Pick<
   Shoot,
   'marks' | 'positions' | 'kit' | 'choice' | 'features' | 'ground' | 'place' | 'light'
 >;
+
+/** What lights a mark, but for what stands in the way. */
+export type OpenScene = Omit<LitScene, 'obstacles'>;
+
+/** A view's light with all that stands on the ground. */
+export const sceneOf = (view: View, features: Shoot['features']): LitScene => ({
+  ...view.scene,
+  obstacles: features.flatMap(obstaclesOf),
+});
 
 /** What one position sees of one mark, whatever the time: geometry, framing and motion. */
 export interface View {
@@ -59,7 +68,8 @@ export interface View {
   readonly demand: { readonly shutterS: number; readonly ruledBy: string };
   readonly apertureForDepth: number;
   readonly cocMm: number;
-  readonly scene: LitScene;
+  /** What lights the mark but for what stands in the way: {@link sceneOf} adds that. */
+  readonly scene: OpenScene;
 }
 
 /** Share of a subject's height at which its light is taken: the face, or a bird's. */
@@ -93,7 +103,7 @@ function nearnessProblem(distanceM: number, lens: Lens): string | undefined {
 }
 
 /** What the chosen position sees of the chosen mark with the kit chosen. */
-export function viewOf(shoot: Setup): ViewResult {
+export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
   const mark = chosenMark(shoot);
   const position = chosenPosition(shoot);
   const body = bodyById(shoot.kit.bodyId);
@@ -170,7 +180,6 @@ export function viewOf(shoot: Setup): ViewResult {
         sky: shoot.light.sky,
         indoors: shoot.light.indoors,
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
-        obstacles: shoot.features.flatMap(obstaclesOf),
         target: point3(mark.x, mark.y, subject.heightM * LIT_AT_HEIGHT),
         faceAzimuthDeg: toCameraDeg,
         lampLux: shoot.light.lampLux,
