@@ -156,6 +156,10 @@ test('a position on the mark is refused in words, and one on the pitch is cautio
   ).toBeVisible();
   for (let i = 0; i < 2; i += 1) await page.keyboard.press('Shift+ArrowUp');
   await expect(page.getByText(/^Caution: this stands on the field of play/)).toBeVisible();
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowUp');
+  await expect(
+    page.getByText(/^Caution: this stands inside .*(Run-off|Behind the goal)/),
+  ).toBeVisible();
 });
 
 test('body, lens, converter, subject, sky and lamps each change the answer', async ({ page }) => {

@@ -2,6 +2,7 @@ interface KeyPress {
   readonly key: string;
   readonly shiftKey: boolean;
   preventDefault: () => void;
+  stopPropagation: () => void;
 }
 
 /** Key handlers as props of a web view: `<View {...onKeys({ ArrowUp: north })} />`. */
@@ -11,6 +12,8 @@ export function onKeys(handlers: Readonly<Record<string, (press: KeyPress) => vo
       const handle = handlers[press.key];
       if (!handle) return;
       press.preventDefault();
+      // What lies under it has keys of its own.
+      press.stopPropagation();
       handle(press);
     },
   };

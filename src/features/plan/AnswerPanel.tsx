@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View as Box } from 'react-native';
-import { nearestMark, type Settings } from '@/core';
+import { limitsOf, nearestMark, refusals, type Settings } from '@/core';
 import { LitBall } from '@/figures/LitBall';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { CautionSign } from '@/ui/CautionSign';
@@ -9,7 +9,7 @@ import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import type { Answer } from './answer';
 import { useShootPage } from './ShootContext';
-import type { View } from './view';
+import { chosenPosition, type View } from './view';
 import { bearingInWords, faceSeen, lightInWords, metres, shutterReason, stops } from './words';
 
 export const engraved = ({ shutterS, aperture, iso }: Settings) => ({
@@ -71,6 +71,19 @@ function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }
   );
 }
 
+/** Keep-outs that the chosen position lies in. */
+function Forbidden() {
+  const { setup } = useShootPage().plan;
+  const keepOuts = setup.features.filter(({ kind }) => kind === 'keepOut');
+  const { positions, choice, ground } = setup;
+  const where = chosenPosition({ positions, choice });
+  // On the field of play one is told so already.
+  if (onFieldOfPlay(ground.template, ground.bearingDeg, where)) return null;
+  return refusals(where, limitsOf(keepOuts)).map((why) => (
+    <Warning key={why} text={`this stands ${why}. Ask whoever is in charge where you may work.`} />
+  ));
+}
+
 /** The answer of the page: settings, why, what it costs; then light and framing. */
 export function AnswerPanel() {
   const { plan } = useShootPage();
@@ -102,6 +115,7 @@ export function AnswerPanel() {
       {answer.sunNearFrame ? (
         <Warning text="the sun is within 10° of the frame. Never look at it through the finder or a long lens." />
       ) : null}
+      <Forbidden />
       {onFieldOfPlay(template, bearingDeg, view.position) ? (
         <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
       ) : null}

@@ -4,16 +4,21 @@ import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import type { Point2 } from '@/core';
 import { viewAfter, zoomWithin, type Gestured, type PlanView } from '@/figures/plan-scale';
 import { onKeys } from '@/ui/keys';
-import { planHand, STILL, type ItemDrag } from './plan-hand';
+import { byTwoFingers, planHand, STILL, type ItemDrag, type TwoFingers } from './plan-hand';
 
 const PAN_KEY_PX = 40;
 const ZOOM_KEY = 1.25;
 const TURN_KEY_DEG = 15;
-/** Fingers that pinch never hold quite still: a turn under this is none. */
-const LEAST_TURN_DEG = 9;
 const WHEEL_ZOOM = 0.0015;
 /** After the wheel has rested this long the plan is drawn anew. */
 const WHEEL_REST_MS = 140;
+
+interface Wheel {
+  readonly currentTarget: Element;
+  readonly clientX: number;
+  readonly clientY: number;
+  readonly deltaY: number;
+}
 
 interface Props {
   readonly view: PlanView;
@@ -25,8 +30,7 @@ interface Props {
   /** What a drag from here takes hold of; the plan itself when nothing. */
   readonly grab: (at: Point2) => ItemDrag | undefined;
   /** The plan as drawn, and what lies over it to be touched. */
-  readonly picture: ReactNode;
-  readonly handles: ReactNode;
+  readonly children: ReactNode;
 }
 
 /** As CSS: about the fingers, zoomed and turned, and then moved with them. */
@@ -45,8 +49,7 @@ export function PlanGestures({
   onView,
   onTap,
   grab,
-  picture,
-  handles,
+  children,
 }: Props) {
   const [live, setLive] = useState<Gestured>();
   const [hand] = useState(planHand);
@@ -65,6 +68,7 @@ export function PlanGestures({
   const pan = Gesture.Pan()
     .runOnJS(true)
     .minDistance(5)
+    .maxPointers(1)
     .onStart(({ x, y, translationX, translationY }) => {
       hand.down();
       if (!hand.moved()) hand.take(grab({ x: x - translationX, y: y - translationY }));
@@ -76,36 +80,46 @@ export function PlanGestures({
       else show({ by });
     })
     .onEnd(lift);
-  const pinch = Gesture.Pinch()
+  const fingers = (touches: readonly Point2[]): TwoFingers | undefined => {
+    const [first, second] = touches;
+    return first && second ? [first, second] : undefined;
+  };
+  const two = Gesture.Manual()
     .runOnJS(true)
-    .onStart(({ focalX, focalY }) => {
+    .onTouchesDown(({ allTouches }) => {
+      const start = fingers(allTouches);
+      if (!start || hand.held()) return;
       hand.down();
-      if (!hand.held()) show({ about: { x: focalX, y: focalY } });
+      hand.put(start);
     })
-    .onUpdate(({ scale }) => {
-      if (!hand.held()) show({ zoom: zoomWithin(view, scale) });
+    .onTouchesMove(({ allTouches }) => {
+      const now = fingers(allTouches);
+      const start = hand.pair();
+      if (!now || !start) return;
+      const done = byTwoFingers(start, now);
+      show({ ...done, zoom: zoomWithin(view, done.zoom) });
     })
-    .onEnd(lift);
-  const rotation = Gesture.Rotation()
-    .runOnJS(true)
-    .onStart(() => hand.down())
-    .onUpdate(({ rotation: radians }) => {
-      const deg = (radians * 180) / Math.PI;
-      const past = Math.max(0, Math.abs(deg) - LEAST_TURN_DEG) * Math.sign(deg);
-      if (!hand.held() && past !== 0) show({ turnDeg: past });
+    .onTouchesUp(() => {
+      if (!hand.pair()) return;
+      hand.put(undefined);
+      lift();
     })
-    .onEnd(lift);
+    .onTouchesCancelled(() => {
+      if (!hand.pair()) return;
+      hand.put(undefined);
+      lift();
+    });
   // Enter and the space bar are taps on the middle: the gesture package sees to that.
   const tap = Gesture.Tap()
     .runOnJS(true)
     .maxDistance(8)
     .onEnd(({ x, y }) => onTap({ x, y }));
-  const gesture = Gesture.Simultaneous(pan, pinch, rotation, tap);
+  const gesture = Gesture.Simultaneous(pan, two, tap);
 
   useEffect(() => () => clearTimeout(rest.current), []);
-  const wheel = ({ nativeEvent }: { readonly nativeEvent: WheelEvent }) => {
-    const { offsetX, offsetY, deltaY } = nativeEvent;
-    const about = hand.moved() ? hand.now().about : { x: offsetX, y: offsetY };
+  const wheel = ({ currentTarget, clientX, clientY, deltaY }: Wheel) => {
+    const { left, top } = currentTarget.getBoundingClientRect();
+    const about = hand.moved() ? hand.now().about : { x: clientX - left, y: clientY - top };
     hand.down();
     show({ about, zoom: zoomWithin(view, hand.now().zoom * Math.exp(-deltaY * WHEEL_ZOOM)) });
     hand.up();
@@ -126,31 +140,27 @@ export function PlanGestures({
     ...(live && { transform: cssTransform(live) }),
   };
   return (
-    <>
-      <View style={moved}>{picture}</View>
-      <GestureDetector gesture={gesture} touchAction="none">
-        <View
-          role="group"
-          tabIndex={0}
-          aria-label={label}
-          style={{ position: 'absolute', inset: 0, cursor: 'pointer' }}
-          {...{ onWheel: wheel }}
-          {...onKeys({
-            ArrowLeft: by({ by: { x: PAN_KEY_PX, y: 0 } }),
-            ArrowRight: by({ by: { x: -PAN_KEY_PX, y: 0 } }),
-            ArrowUp: by({ by: { x: 0, y: PAN_KEY_PX } }),
-            ArrowDown: by({ by: { x: 0, y: -PAN_KEY_PX } }),
-            '+': by({ zoom: ZOOM_KEY }),
-            '=': by({ zoom: ZOOM_KEY }),
-            '-': by({ zoom: 1 / ZOOM_KEY }),
-            '[': by({ turnDeg: TURN_KEY_DEG }),
-            ']': by({ turnDeg: -TURN_KEY_DEG }),
-          })}
-        />
-      </GestureDetector>
-      <View style={moved} pointerEvents="box-none">
-        {handles}
+    <GestureDetector gesture={gesture} touchAction="none">
+      <View
+        role="group"
+        tabIndex={0}
+        aria-label={label}
+        style={{ position: 'absolute', inset: 0, cursor: 'pointer', overflow: 'hidden' }}
+        {...{ onWheel: wheel }}
+        {...onKeys({
+          ArrowLeft: by({ by: { x: PAN_KEY_PX, y: 0 } }),
+          ArrowRight: by({ by: { x: -PAN_KEY_PX, y: 0 } }),
+          ArrowUp: by({ by: { x: 0, y: PAN_KEY_PX } }),
+          ArrowDown: by({ by: { x: 0, y: -PAN_KEY_PX } }),
+          '+': by({ zoom: ZOOM_KEY }),
+          '=': by({ zoom: ZOOM_KEY }),
+          '-': by({ zoom: 1 / ZOOM_KEY }),
+          '[': by({ turnDeg: TURN_KEY_DEG }),
+          ']': by({ turnDeg: -TURN_KEY_DEG }),
+        })}
+      >
+        <View style={moved}>{children}</View>
       </View>
-    </>
+    </GestureDetector>
   );
 }

@@ -43,6 +43,15 @@ export const PickTarget = memo(function PickTarget({
   );
 });
 
+const keep = (event: Event) => event.stopPropagation();
+
+/** A press on a handle is its own: the plan under it is not dragged as well. */
+function ownPress(node: View | null) {
+  const element = node as unknown as HTMLElement | null;
+  element?.addEventListener('pointerdown', keep);
+  return () => element?.removeEventListener('pointerdown', keep);
+}
+
 /** Where a drag began, so that being drawn to a line on the way does not add up. */
 function startOfDrag() {
   let at: Point2 = { x: 0, y: 0 };
@@ -100,6 +109,7 @@ export function MoveHandle({
   return (
     <GestureDetector gesture={drag} touchAction="none">
       <View
+        ref={ownPress}
         role="button"
         tabIndex={0}
         aria-label={`${label}. Drag, or use the arrow keys, to move it`}

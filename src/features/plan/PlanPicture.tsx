@@ -161,26 +161,25 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
             onView={look.setOwn}
             onTap={(px) => draw.tap(scale.toMetres(px))}
             grab={(px) => draw.grab(scale.toMetres(px), hold)}
-            picture={
-              <GroundPlan
-                ground={ground}
-                marks={marks}
-                positions={positions}
-                choice={choice}
-                moving={look.held}
-                light={shownLight}
-                sight={sight}
-                scores={search.state?.result}
-                pins={pins}
-                draft={draw.draft}
-                scale={scale}
-                widthPx={size.width}
-                heightPx={size.height}
-                label={`Ground plan of ${plan.shoot.title}`}
-              />
-            }
-            handles={handles}
-          />
+          >
+            <GroundPlan
+              ground={ground}
+              marks={marks}
+              positions={positions}
+              choice={choice}
+              moving={look.held}
+              light={shownLight}
+              sight={sight}
+              scores={search.state?.result}
+              pins={pins}
+              draft={draw.draft}
+              scale={scale}
+              widthPx={size.width}
+              heightPx={size.height}
+              label={`Ground plan of ${plan.shoot.title}`}
+            />
+            {handles}
+          </PlanGestures>
           {draw.crossed ? <Cross widthPx={size.width} heightPx={size.height} /> : null}
           <PlanButtons look={look} ups={ups} widthPx={size.width} heightPx={size.height} />
         </>
