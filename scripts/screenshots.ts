@@ -19,6 +19,20 @@ const PICTURES = [
     quarters: 0,
   },
   {
+    name: 'alder-phone',
+    at: '/shoot/demo-alder-reach/ground',
+    size: PHONE,
+    scheme: 'light',
+    quarters: 0,
+  },
+  {
+    name: 'tern-phone',
+    at: '/shoot/demo-tern-water/ground',
+    size: PHONE,
+    scheme: 'light',
+    quarters: 0,
+  },
+  {
     name: 'shoot-phone-dark',
     at: '/shoot/demo-larkmoor/ground',
     size: PHONE,
@@ -35,6 +49,21 @@ const PICTURES = [
 ] as const;
 
 const SEARCH = { name: 'search-phone', at: '/shoot/demo-larkmoor/ground' };
+/** Grounds being drawn, a thing in hand. */
+const DRAWN = [
+  {
+    name: 'draw-phone',
+    at: '/shoot/demo-larkmoor/draw',
+    thing: 'West stand',
+    size: PHONE,
+  },
+  {
+    name: 'draw-wide',
+    at: '/shoot/demo-alder-reach/draw',
+    thing: 'Reeds, far bank',
+    size: WIDE,
+  },
+] as const;
 /** Grounds of different kinds, made through the form. */
 const GROUNDS = [
   { name: 'ground-track-phone', ground: '400 m track' },
@@ -84,6 +113,14 @@ async function main(): Promise<void> {
   await page.getByRole('list', { name: 'Best places' }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(500);
   await save(page, SEARCH.name);
+  for (const { name, at, thing, size } of DRAWN) {
+    const drawing = await browser.newPage({ viewport: size, locale: 'en-GB' });
+    await drawing.goto(`${base}${at}`);
+    await drawing.getByRole('button', { name: `Select ${thing}` }).click();
+    await drawing.waitForTimeout(1500);
+    await save(drawing, name);
+    await drawing.close();
+  }
   await page.goto(`${base}/shoot/demo-alder-reach/brief`);
   await page.getByRole('list', { name: 'Cautions' }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(600);

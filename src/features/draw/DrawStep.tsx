@@ -31,7 +31,7 @@ export function DrawStep() {
       role="region"
       aria-label="Drawing tools"
       tabIndex={-1}
-      className="gap-3 outline-none"
+      className="gap-3 pt-1 outline-none"
     >
       {wide ? <DrawToolbar /> : null}
       {tool.name === 'add' ? <PutPanel kind={tool.kind} /> : null}
@@ -61,7 +61,11 @@ export function DrawToolbar() {
   const { plan } = useShootPage();
   const { state, act } = useDrawTool();
   return (
-    <View role="toolbar" aria-label="Drawing" className="flex-row items-center justify-between">
+    <View
+      role="toolbar"
+      aria-label="Drawing"
+      className="flex-row items-center justify-between py-1"
+    >
       <View className="flex-row">
         <UndoButtons always />
         <IconButton
