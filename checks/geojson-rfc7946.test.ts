@@ -4,7 +4,7 @@
  * with geographiclib-geodesic; and what is read back is what was written.
  */
 import { check } from '@placemarkio/check-geojson';
-import booleanClockwise from '@turf/boolean-clockwise';
+import { booleanClockwise } from '@turf/boolean-clockwise';
 import geodesic from 'geographiclib-geodesic';
 import { DEMO_SHOOTS } from '@/demo';
 import { readGeoJson, writeGeoJson } from '@/formats/geojson';

@@ -276,3 +276,41 @@ test('nearer than the lens focuses there is no picture, and it says so', () => {
   expect(near.parts[0]).toMatchObject({ name: 'reach', desirability: 0 });
   expect(near.parts[0]?.why).toMatch(/nearer than the lens focuses, 1\.2 m/);
 });
+
+test('a subject on a perch seen from as much higher up is the subject on the ground', () => {
+  const low = mark(0, 10, 20);
+  const level = low.subject.heightM / 2;
+  const open = { ...SITE, obstacles: [] };
+  const score = (upM: number) =>
+    scorePosition(
+      { x: 14, y: -20, cameraHeightM: level + upM },
+      { ...low, feetM: upM },
+      SHOT,
+      TIMES[0] as number,
+      open,
+      KIT,
+    );
+  for (const { name, desirability } of score(7).parts) {
+    const ground = score(0).parts.find((part) => part.name === name);
+    expect(desirability).toBeCloseTo(ground?.desirability ?? NaN, 9);
+  }
+  // From the ground it is further off than it looks on the plan: 7 m up at 26.8 m along.
+  const up = { ...low, feetM: 7 };
+  const away = scorePosition(
+    { x: 10, y: -15, cameraHeightM: level },
+    up,
+    SHOT,
+    TIMES[0] as number,
+    open,
+    KIT,
+  );
+  const near = scorePosition(
+    { x: 10, y: -15, cameraHeightM: level },
+    low,
+    SHOT,
+    TIMES[0] as number,
+    open,
+    KIT,
+  );
+  expect(away.total).not.toBe(near.total);
+});

@@ -31,7 +31,8 @@ test('another wish asks to search again; the search is taken off the plan', asyn
   await section.getByRole('button', { name: 'Search the ground' }).focus();
   await page.keyboard.press('Enter');
   await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
-  await section
+  await page
+    .getByRole('region', { name: 'The picture wanted' })
     .getByRole('radiogroup', { name: 'Light wanted' })
     .getByRole('radio', { name: 'Back' })
     .click();
@@ -63,4 +64,42 @@ test('a search can be stopped on its way, and the page answers meanwhile', async
   letGo();
   await section.getByRole('button', { name: 'Search the ground' }).click();
   await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
+});
+
+test('positions side by side: sorted, with what would better each, and it does as it says', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const region = page.getByRole('region', { name: 'Compare positions' });
+  await region.getByRole('button', { name: 'Compare the positions' }).focus();
+  await page.keyboard.press('Enter');
+  const cards = region.getByRole('list', { name: 'Positions compared' }).getByRole('listitem');
+  await expect(cards).toHaveCount(6);
+  const score = async (i: number) =>
+    Number(/(\d+) of 100/.exec(await cards.nth(i).innerText())?.[1] ?? NaN);
+  expect(await score(0)).toBeGreaterThanOrEqual(await score(1));
+  expect(await score(1)).toBeGreaterThanOrEqual(await score(2));
+  await expect(
+    cards.first().getByRole('img', { name: /^Score of .* best at \d\d:\d\d/ }),
+  ).toBeVisible();
+
+  const move = page.getByRole('button', { name: /^Move \d+ m [NESW]+: \d+ of 100$/ }).first();
+  const promised = Number(
+    /: (\d+) of 100/.exec((await move.getAttribute('aria-label')) ?? '')?.[1],
+  );
+  const card = cards.filter({ has: move }).first();
+  const name = /^\d+\. (.+)$/m.exec(await card.innerText())?.[1] ?? '';
+  await move.click();
+  await expect(
+    page.getByRole('button', { name: new RegExp(`^Position ${name}.* to move it$`) }),
+  ).toBeVisible();
+  await region.getByRole('button', { name: 'Compare the positions' }).click();
+  const again = cards.filter({ hasText: name }).first();
+  await expect(again).toContainText(`${promised} of 100`);
+
+  await region.getByRole('button', { name: /^Best first by/ }).click();
+  await page.getByRole('radio', { name: 'The face seen' }).click();
+  await expect(cards).toHaveCount(6);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Redo' })).toBeVisible();
 });

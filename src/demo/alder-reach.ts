@@ -157,6 +157,7 @@ const laid = turnGround(
         headingDeg: 205,
         facingDeg: 205,
         subjectId: 'kingfisher-perched',
+        feetM: 1.1,
       },
       {
         id: 'perch-b',
@@ -166,6 +167,7 @@ const laid = turnGround(
         headingDeg: 150,
         facingDeg: 150,
         subjectId: 'kingfisher-perched',
+        feetM: 0.9,
       },
       {
         id: 'dive-pool',

@@ -21,12 +21,15 @@ const LEAST_SPAN_M = 20;
 /** Right and up on the picture, as directions on the ground. */
 const axes = (upDeg: number) => ({ up: alongBearing(upDeg), right: alongBearing(upDeg + 90) });
 
-/** The view in which all points fit a picture. */
+/**
+ * The view in which all points fit a picture.
+ * @param footPx kept clear at the foot, beyond the padding
+ */
 export function fitView(
   points: readonly Point2[],
   widthPx: number,
   heightPx: number,
-  { upDeg = 0, paddingPx = PADDING_PX, leastSpanM = LEAST_SPAN_M } = {},
+  { upDeg = 0, paddingPx = PADDING_PX, footPx = 0, leastSpanM = LEAST_SPAN_M } = {},
 ): PlanView {
   const { up, right } = axes(upDeg);
   const across = points.map(({ x, y }) => x * right.x + y * right.y);
@@ -35,9 +38,10 @@ export function fitView(
   const [low, high] = [Math.min(...along), Math.max(...along)];
   const pxPerM = Math.min(
     (widthPx - 2 * paddingPx) / Math.max(far - left, leastSpanM),
-    (heightPx - 2 * paddingPx) / Math.max(high - low, leastSpanM),
+    (heightPx - 2 * paddingPx - footPx) / Math.max(high - low, leastSpanM),
   );
-  const [a, b] = [(left + far) / 2, (low + high) / 2];
+  // Raised by half of what is kept clear at the foot.
+  const [a, b] = [(left + far) / 2, (low + high) / 2 - footPx / 2 / pxPerM];
   return {
     middle: { x: a * right.x + b * up.x, y: a * right.y + b * up.y },
     pxPerM,

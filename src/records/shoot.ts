@@ -58,6 +58,8 @@ export const markSchema = z.strictObject({
   headingDeg: bearing,
   facingDeg: bearing,
   subjectId: presetId(SUBJECTS),
+  /** Height of its feet above the ground: on a perch, a wall, a block. On the ground if absent. */
+  feetM: z.number().min(0).max(100).optional(),
 });
 
 export const positionSchema = z.strictObject({

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { SearchRequest, SearchResult } from '@/core';
+import type { Compared, CompareRequest, SearchRequest, SearchResult } from '@/core';
 import type { OnProgress, SearchService } from './search-job';
 import { workerClient } from './worker-client';
 
@@ -15,3 +15,9 @@ export const requestSearch = (
   signal: AbortSignal,
 ): Promise<SearchResult> =>
   ask((service, id) => service.search({ id, request }, proxy(onProgress)), signal);
+
+/** Positions held against each other in the worker. @throws as `workerClient` */
+export const requestComparison = (
+  request: CompareRequest,
+  signal: AbortSignal,
+): Promise<readonly Compared[]> => ask((service, id) => service.compare({ id, request }), signal);

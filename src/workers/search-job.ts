@@ -1,4 +1,11 @@
-import { createSearch, type SearchRequest, type SearchResult } from '@/core';
+import {
+  comparePosition,
+  createSearch,
+  type Compared,
+  type CompareRequest,
+  type SearchRequest,
+  type SearchResult,
+} from '@/core';
 import { runningJobs, type Reply } from './running-jobs';
 
 /** A question to the worker; the id is what it can be cancelled by. */
@@ -10,9 +17,16 @@ export interface SearchJob {
 /** Told between pieces, with all that is known so far. */
 export type OnProgress = (soFar: SearchResult) => void | Promise<void>;
 
+/** Positions to be held against each other. */
+export interface CompareJob {
+  readonly id: number;
+  readonly request: CompareRequest;
+}
+
 /** What the worker offers. */
 export interface SearchService {
   search: (job: SearchJob, onProgress: OnProgress) => Promise<Reply<SearchResult>>;
+  compare: (job: CompareJob) => Promise<Reply<readonly Compared[]>>;
   cancel: (id: number) => void;
 }
 
@@ -26,6 +40,19 @@ export function searchService(nextTurn: () => Promise<void>): SearchService {
   const { run, cancel } = runningJobs(nextTurn);
   return {
     cancel,
+    compare: ({ id, request }) =>
+      run(id, () => {
+        const waiting = [...request.positions];
+        const compared: Compared[] = [];
+        return {
+          piece: () => {
+            const next = waiting.shift();
+            if (next) compared.push(comparePosition(next, request));
+            return Promise.resolve(waiting.length > 0);
+          },
+          value: () => compared,
+        };
+      }),
     search: ({ id, request }, onProgress) =>
       run(id, () => {
         const search = createSearch(request);

@@ -1,4 +1,12 @@
 export {
+  comparePosition,
+  type Advice,
+  type AdviceLever,
+  type Compared,
+  type ComparedPosition,
+  type CompareRequest,
+} from './advice';
+export {
   planDay,
   type DayEvent,
   type DayPosition,

@@ -57,6 +57,7 @@ export interface PreparedMark {
   readonly mark: ScoredMark;
   readonly shot: ScoredShot;
   readonly site: ScoredSite;
+  readonly feetZ: number;
   readonly aimZ: number;
   readonly moments: readonly Moment[];
   readonly obstacles: readonly FlatObstacle[];
@@ -83,8 +84,9 @@ export function prepareMark(
   atLeast('site.lampLux', site.lampLux, 0);
   nonEmpty('times', timesMs);
   const { heightM } = mark.subject;
+  const feetM = atLeast('mark.feetM', mark.feetM ?? 0, 0);
   above('mark.subject.heightM', heightM, 0);
-  const target = { x: mark.x, y: mark.y, z: heightM * LIT_AT_HEIGHT };
+  const target = { x: mark.x, y: mark.y, z: feetM + heightM * LIT_AT_HEIGHT };
   const face = alongBearing(mark.facingDeg);
   const weights = { ...DEFAULT_WEIGHTS, ...shot.weights };
   Object.entries(weights).forEach(([part, weight]) => atLeast(`shot.weights.${part}`, weight, 0));
@@ -94,7 +96,8 @@ export function prepareMark(
     mark,
     shot,
     site,
-    aimZ: heightM / 2,
+    feetZ: feetM,
+    aimZ: feetM + heightM / 2,
     target,
     faceX: face.x,
     faceY: face.y,
@@ -166,7 +169,7 @@ export function viewCell(
   cameraHeightM: number,
   cell: CellView,
 ): void {
-  const { mark, aimZ, faceX, faceY, site } = prepared;
+  const { mark, feetZ, aimZ, faceX, faceY, site } = prepared;
   const toX = mark.x - x;
   const toY = mark.y - y;
   const rise = aimZ - cameraHeightM;
@@ -180,7 +183,7 @@ export function viewCell(
   cell.faceOffDeg = toDegrees(Math.acos(Math.min(1, Math.max(-1, cosFace))));
   cell.walkM = site.start ? Math.hypot(x - site.start.x, y - site.start.y) : 0;
   cell.skyView = skyViewToward(prepared, toDegrees(Math.atan2(-cell.unitX, -cell.unitY)));
-  cell.ratePerCircle = angularRates(mark, prepared.shot.grade ?? DEFAULT_GRADE, cell, aimZ);
+  cell.ratePerCircle = angularRates(mark, prepared.shot.grade ?? DEFAULT_GRADE, cell, aimZ - feetZ);
   followSight(
     prepared.obstacles,
     x,

@@ -20,6 +20,8 @@ export interface ScoredPosition extends Point2 {
 export interface ScoredMark extends Point2 {
   readonly headingDeg: number;
   readonly facingDeg: number;
+  /** Height of the subject's feet above the ground: on a perch, a wall, a block. */
+  readonly feetM?: number;
   readonly climbDeg?: number;
   readonly subject: MovingSubject & {
     readonly parts: readonly MovingPart[];

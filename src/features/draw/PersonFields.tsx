@@ -27,6 +27,14 @@ export function MarkFields({ mark }: { readonly mark: Mark }) {
         trueDeg={mark.facingDeg}
         onChange={(facingDeg) => change({ facingDeg: fullCircle(facingDeg) })}
       />
+      <NumberField
+        label="Feet above the ground"
+        unit="m"
+        value={mark.feetM ?? 0}
+        min={0}
+        max={100}
+        onChange={(feetM) => change({ feetM })}
+      />
       <Picker
         label="Subject"
         value={mark.subjectId}

@@ -66,6 +66,21 @@ describe('what is put down', () => {
     expect(off?.headingDeg).toBe(larkmoor.marks[0]?.headingDeg);
   });
 
+  test('a mark on a perch has its feet up there', () => {
+    const [, alder] = DEMO_SHOOTS as [Shoot, Shoot];
+    const [stick] = alder.features.find(({ id }) => id === 'stick-a')?.points ?? [];
+    const onStick = putDown(alder, 'mark', 'new', [stick as Point]).shoot.marks.at(-1);
+    expect(onStick?.feetM).toBe(1.1);
+    const beside = putDown(alder, 'mark', 'new', [{ x: 40, y: 40 }]).shoot.marks.at(-1);
+    expect(beside?.feetM).toBeUndefined();
+    expect(
+      settled({ x: (stick?.x ?? 0) + 0.3, y: stick?.y ?? 0 }, piecesOf(alder), {
+        snap: true,
+        pxPerM: 20,
+      }),
+    ).toMatchObject({ to: 'corner', point: stick });
+  });
+
   test('a hill lies about the sun, and round north too', () => {
     const hill = newFeature('hill', { shoot: larkmoor, id: 'h', points: [] }, 10);
     expect(hill).toMatchObject({ fromDeg: 350, toDeg: 30, points: [] });

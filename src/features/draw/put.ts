@@ -10,7 +10,7 @@ import {
 import { groundLines } from '@/presets/grounds';
 import { addItem, type ItemRef } from '@/records/edit-site';
 import { within } from '@/records/edit-ground';
-import type { Shoot } from '@/records/shoot';
+import type { Feature, Shoot } from '@/records/shoot';
 import { newFeature, newMark, newPosition, type AddKind } from './kinds';
 
 /** How far a point is drawn to what lies near it, in pixels. */
@@ -21,6 +21,9 @@ const FINEST_GRID_PX = 8;
 
 const gridFor = (pxPerM: number): number =>
   GRIDS_M.find((gridM) => gridM * pxPerM >= FINEST_GRID_PX) ?? 10;
+
+/** Nearer than this a point is on a thing. */
+const ON_IT_M = 0.05;
 
 type Drawn = Pick<Shoot, 'ground' | 'features'>;
 
@@ -35,6 +38,13 @@ function kept(thing: object, make: () => readonly Segment[]): readonly Segment[]
   return made;
 }
 
+/** Sides of a line or an area; a single thing is a corner to fall on. */
+function drawnPieces({ kind, points }: Feature): readonly Segment[] {
+  const shape = FEATURE_SHAPE[kind];
+  if (shape === 'point') return points.map((at) => [at, at] as const);
+  return segmentsOf(points, shape === 'area');
+}
+
 /** Every straight piece on a ground but those of the thing that is being moved. */
 export function piecesOf({ ground, features }: Drawn, without?: string): readonly Segment[] {
   const painted = kept(ground, () =>
@@ -43,10 +53,8 @@ export function piecesOf({ ground, features }: Drawn, without?: string): readonl
     ),
   );
   const drawn = features
-    .filter(({ id, kind }) => id !== without && FEATURE_SHAPE[kind] !== 'point')
-    .map((feature) =>
-      kept(feature, () => segmentsOf(feature.points, FEATURE_SHAPE[feature.kind] === 'area')),
-    );
+    .filter(({ id }) => id !== without)
+    .map((feature) => kept(feature, () => drawnPieces(feature)));
   return [painted, ...drawn].flat();
 }
 
@@ -65,11 +73,21 @@ export function settled(
 export function courseThrough(at: Point2, { features }: Drawn): number | undefined {
   for (const { kind, points } of features) {
     if (kind !== 'course') continue;
-    const { to, segment } = snapPoint(at, segmentsOf(points, false), { reachM: 0.05, gridM: 1000 });
+    const { to, segment } = snapPoint(at, segmentsOf(points, false), {
+      reachM: ON_IT_M,
+      gridM: 1000,
+    });
     if (segment && (to === 'line' || to === 'corner')) return bearingDeg(segment[0], segment[1]);
   }
   return undefined;
 }
+
+/** Height of the perch at a point, if there is one. */
+const perchAt = (at: Point2, { features }: Drawn): number | undefined =>
+  features
+    .filter((feature) => feature.kind === 'perch')
+    .find(({ points }) => points.some(({ x, y }) => Math.hypot(x - at.x, y - at.y) < ON_IT_M))
+    ?.heightM;
 
 /** The shoot with a new thing on its ground, and which it is. */
 export function putDown(
@@ -81,9 +99,12 @@ export function putDown(
 ): { readonly shoot: Shoot; readonly item: ItemRef } {
   const placed = { shoot, id, points };
   if (kind === 'mark') {
-    const along = points[0] && courseThrough(points[0], shoot);
+    const [at] = points;
+    const along = at && courseThrough(at, shoot);
+    const feetM = at && perchAt(at, shoot);
+    const mark = newMark(placed, along);
     return {
-      shoot: addItem(shoot, 'marks', newMark(placed, along)),
+      shoot: addItem(shoot, 'marks', { ...mark, ...(feetM !== undefined && { feetM }) }),
       item: { list: 'marks', id },
     };
   }

@@ -14,7 +14,9 @@ import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
+import { CompareSection } from './CompareSection';
 import { SearchSection } from './SearchSection';
+import { WishSection } from './WishSection';
 
 const HEADING_STEP_DEG = 5;
 
@@ -75,6 +77,8 @@ export function GroundStep() {
         onPress={() => router.navigate(`/shoot/${plan.shoot.id}/draw`)}
       />
       <Switches ground={setup.ground} update={update} />
+      <WishSection />
+      <CompareSection />
       <SearchSection />
     </View>
   );

@@ -1,15 +1,13 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
-import { bearingDeg, type FaceWanted, type LightWanted } from '@/core';
+import { bearingDeg } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { bearingInWords, metres } from '@/features/plan/words';
 import { Button } from '@/ui/Button';
-import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
 import { Heading, Text } from '@/ui/Text';
 import {
   bestPlaces,
-  FIRST_WISH,
   sameQuestion,
   scoreAt,
   searchRequestOf,
@@ -19,27 +17,13 @@ import {
 } from './search';
 import { useSearchTool } from './use-search';
 
-const FACES: readonly Option<FaceWanted>[] = [
-  { value: 'front', label: 'Front' },
-  { value: 'threeQuarter', label: '¾' },
-  { value: 'profile', label: 'Profile' },
-  { value: 'any', label: 'Any' },
-];
-const LIGHTS: readonly Option<LightWanted>[] = [
-  { value: 'front', label: 'Front' },
-  { value: 'side', label: 'Side' },
-  { value: 'back', label: 'Back' },
-  { value: 'any', label: 'Any' },
-];
-
-const outOfHundred = (total: number): string => `${Math.round(total * 100)} of 100`;
+export const outOfHundred = (total: number): string => `${Math.round(total * 100)} of 100`;
 
 /** Where else to stand for the chosen mark: asked of the whole ground, answered by the worker. */
 export function SearchSection() {
   const { plan, update } = useShootPage();
   const { setup, seen, atMs, clock } = plan;
-  const { state, start, stop, clear } = useSearchTool();
-  const [wish, setWish] = useState(FIRST_WISH);
+  const { wish, state, start, stop, clear } = useSearchTool();
   // Read when the button is pressed, so that a drag of the time does not draw it again.
   const latest = useRef(plan);
   useEffect(() => {
@@ -69,18 +53,6 @@ export function SearchSection() {
       <Heading level={2} kind="figure">
         Where else to stand
       </Heading>
-      <Choice
-        label="Face wanted"
-        value={wish.face}
-        options={FACES}
-        onChange={(face) => setWish({ ...wish, face })}
-      />
-      <Choice
-        label="Light wanted"
-        value={wish.light}
-        options={LIGHTS}
-        onChange={(light) => setWish({ ...wish, light })}
-      />
       {state?.running ? (
         <>
           <Progress

@@ -81,6 +81,7 @@ function siteOf(setup: Setup, view: View): ScoredSite {
 const markOf = ({ mark, subject }: View): ScoredMark => ({
   x: mark.x,
   y: mark.y,
+  ...(mark.feetM !== undefined && { feetM: mark.feetM }),
   headingDeg: mark.headingDeg,
   facingDeg: mark.facingDeg,
   ...(subject.climbDeg !== undefined && { climbDeg: subject.climbDeg }),

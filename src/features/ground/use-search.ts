@@ -1,6 +1,7 @@
 import { createContext, useContext, useMemo, useRef, useState } from 'react';
-import type { SearchRequest, SearchResult } from '@/core';
-import { requestSearch } from '@/workers/search-client';
+import type { Compared, CompareRequest, SearchRequest, SearchResult } from '@/core';
+import { requestComparison, requestSearch } from '@/workers/search-client';
+import { FIRST_WISH, type Wish } from './search';
 
 /** A search that has been asked for, and what is known of it. */
 export interface SearchState {
@@ -10,7 +11,19 @@ export interface SearchState {
   readonly trouble: string | undefined;
 }
 
+/** A comparison that has been asked for, and what came of it. */
+export interface CompareState {
+  readonly request: CompareRequest;
+  readonly compared: readonly Compared[] | undefined;
+  readonly trouble: string | undefined;
+}
+
 export interface SearchTool {
+  /** What the picture should be, for search and comparison alike. */
+  readonly wish: Wish;
+  readonly setWish: (wish: Wish) => void;
+  readonly comparison: CompareState | undefined;
+  readonly compare: (request: CompareRequest) => void;
   readonly state: SearchState | undefined;
   readonly start: (request: SearchRequest) => void;
   /** Stops a running search and keeps what it found. */
@@ -22,14 +35,37 @@ export interface SearchTool {
 /** The search of one shoot's page. What it found stays until it is cleared or asked anew. */
 export function useSearch(): SearchTool {
   const [state, setState] = useState<SearchState>();
+  const [wish, setWish] = useState(FIRST_WISH);
+  const [comparison, setComparison] = useState<CompareState>();
   const running = useRef<AbortController>(undefined);
+  const comparing = useRef<AbortController>(undefined);
   return useMemo(() => {
     const stop = () => {
       running.current?.abort();
       running.current = undefined;
       setState((now) => now && { ...now, running: false });
     };
+    const compare = (request: CompareRequest) => {
+      comparing.current?.abort();
+      const controller = new AbortController();
+      comparing.current = controller;
+      const done = (change: Partial<CompareState>) => {
+        if (comparing.current === controller) setComparison((now) => now && { ...now, ...change });
+      };
+      setComparison({ request, compared: undefined, trouble: undefined });
+      requestComparison(request, controller.signal).then(
+        (compared) => done({ compared }),
+        (error: unknown) => {
+          if (controller.signal.aborted) return;
+          done({ trouble: error instanceof Error ? error.message : String(error) });
+        },
+      );
+    };
     return {
+      wish,
+      setWish,
+      comparison,
+      compare,
       state,
       stop,
       clear: () => {
@@ -57,7 +93,7 @@ export function useSearch(): SearchTool {
         );
       },
     };
-  }, [state]);
+  }, [state, wish, comparison]);
 }
 
 export const SearchContext = createContext<SearchTool | undefined>(undefined);

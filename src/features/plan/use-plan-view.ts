@@ -27,6 +27,8 @@ export interface PlanLook {
 }
 
 const LEAST_CLOSE_M = 2;
+/** Where the buttons and the scale bar are. */
+const FOOT_PX = 26;
 const NO_VIEW: PlanView = { middle: { x: 0, y: 0 }, pxPerM: 1, upDeg: 0 };
 
 /** How the plan is looked at: fitted to the whole or close, or as the person has moved it. */
@@ -49,6 +51,7 @@ export function usePlanView(
       fit &&
       fitView(fit(framing), Math.max(1, widthPx), Math.max(1, heightPx), {
         upDeg,
+        footPx: FOOT_PX,
         ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
       }),
     [fit, widthPx, heightPx, upDeg, framing],

@@ -110,8 +110,9 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
   const subject = subjectById(mark.subjectId);
   const { preset, lens, focalMm } = fittedLens(shoot.kit);
   const camera = point3(position.x, position.y, position.cameraHeightM);
-  const feet = point3(mark.x, mark.y);
-  const aim = point3(mark.x, mark.y, subject.heightM / 2);
+  const { feetM = 0 } = mark;
+  const feet = point3(mark.x, mark.y, feetM);
+  const aim = point3(mark.x, mark.y, feetM + subject.heightM / 2);
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
   const tooNear = nearnessProblem(Math.max(levelM, 1e-6), lens);
   if (tooNear) return { ok: false, problem: tooNear };
@@ -180,7 +181,7 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
         sky: shoot.light.sky,
         indoors: shoot.light.indoors,
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
-        target: point3(mark.x, mark.y, subject.heightM * LIT_AT_HEIGHT),
+        target: point3(mark.x, mark.y, feetM + subject.heightM * LIT_AT_HEIGHT),
         faceAzimuthDeg: toCameraDeg,
         lampLux: shoot.light.lampLux,
         ...(lampsFromLocal && { lampsFromMs: msOf(lampsFromLocal, shoot.place.timeZone) }),

@@ -139,6 +139,7 @@ export const CLIMBING_WALL: GroundTemplate = {
       headingDeg: 0,
       facingDeg: 240,
       subjectId: 'standing',
+      feetM: 4,
     },
   ],
   positions: [

@@ -15,6 +15,8 @@ export interface TemplateMark extends Point2 {
   readonly headingDeg: number;
   readonly facingDeg: number;
   readonly subjectId: string;
+  /** Height of its feet above the ground. */
+  readonly feetM?: number;
 }
 
 /** A recommended place to stand, with the reason practitioners give. */

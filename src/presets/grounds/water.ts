@@ -66,6 +66,7 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
         headingDeg: 0,
         facingDeg: 0,
         subjectId: 'diver',
+        feetM: 0.7,
       },
     ],
     positions: [
@@ -108,6 +109,13 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
         'turn-judges',
         'Turn judges’ strip',
         rectangle(-halfWidth, halfLength, halfWidth, halfLength + 1.5),
+      ),
+      backdrop(
+        'scoreboard',
+        'Scoreboard',
+        [at(-halfWidth / 2, halfLength + 10), at(halfWidth / 2, halfLength + 10)],
+        5,
+        'lettering',
       ),
       backdrop(
         'far-gallery',
@@ -246,6 +254,7 @@ export const RIVER_HIDE: GroundTemplate = {
       headingDeg: 150,
       facingDeg: 150,
       subjectId: 'kingfisher-perched',
+      feetM: 1,
     },
     {
       id: 'dive',

@@ -19,6 +19,7 @@ export const FEEDER_GARDEN: GroundTemplate = {
       headingDeg: 200,
       facingDeg: 200,
       subjectId: 'small-bird-perched',
+      feetM: 1.5,
     },
     {
       id: 'arrival',
@@ -27,6 +28,7 @@ export const FEEDER_GARDEN: GroundTemplate = {
       headingDeg: 230,
       facingDeg: 230,
       subjectId: 'small-bird-flight',
+      feetM: 1.6,
     },
   ],
   positions: [
@@ -74,6 +76,7 @@ export const SINGING_HEDGE: GroundTemplate = {
       headingDeg: 170,
       facingDeg: 170,
       subjectId: 'small-bird-perched',
+      feetM: 2,
     },
   ],
   positions: [
@@ -146,6 +149,7 @@ export const FOREST_CLEARING: GroundTemplate = {
       headingDeg: 160,
       facingDeg: 160,
       subjectId: 'small-bird-perched',
+      feetM: 9,
     },
   ],
   positions: [
@@ -158,6 +162,13 @@ export const FOREST_CLEARING: GroundTemplate = {
     },
   ],
   features: [
+    {
+      id: 'tower',
+      name: 'Tower',
+      kind: 'hide',
+      points: rectangle(0.5, 0.5, 3.5, 3.5),
+      heightM: 7.5,
+    },
     {
       id: 'north',
       name: 'Forest, north',

@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { bodyById, lensById, subjectById } from '@/presets/find';
+import { comparePosition, type CompareRequest } from './advice';
+import { scorePosition } from './score';
+import type { ScoredKit } from './types';
+
+const KIT: ScoredKit = {
+  ...bodyById('full-frame-24'),
+  lens: lensById('70-200-2.8'),
+  orientation: 'level',
+  support: 'monopod',
+};
+const at = (hour: number) => Date.parse('2027-04-16T00:00:00Z') + hour * 3.6e6;
+const REQUEST: CompareRequest = {
+  positions: [],
+  mark: { x: 0, y: 0, headingDeg: 20, facingDeg: 20, subject: subjectById('field-player') },
+  shot: { fill: 0.6, face: 'front', light: 'front', backdrop: 'washed' },
+  site: {
+    place: { latitudeDeg: 53.1, longitudeDeg: -1.9 },
+    sky: 'clear',
+    groundReflectance: 0.2,
+    obstacles: [
+      {
+        heightM: 8,
+        footprint: [
+          { x: -40, y: -20 },
+          { x: -30, y: -20 },
+          { x: -30, y: 20 },
+          { x: -40, y: 20 },
+        ],
+      },
+    ],
+    limits: [
+      {
+        name: 'the pitch',
+        keep: 'out',
+        area: [
+          { x: -10, y: -10 },
+          { x: 10, y: -10 },
+          { x: 10, y: 10 },
+          { x: -10, y: 10 },
+        ],
+      },
+    ],
+    keepAwayM: 3,
+    lampLux: 200,
+  },
+  timeMs: at(17),
+  timesMs: [16, 17, 18, 19].map(at),
+  kits: [KIT, { ...KIT, lens: lensById('400-2.8') }],
+};
+const position = fc.record({
+  x: fc.integer({ min: -60, max: 60 }),
+  y: fc.integer({ min: -60, max: 60 }),
+  cameraHeightM: fc.integer({ min: 3, max: 40 }).map((dm) => dm / 10),
+});
+
+test('whoever does as advised scores as promised, and better than before', () => {
+  fc.assert(
+    fc.property(position, (place) => {
+      const { score, advice } = comparePosition({ id: 'p', ...place }, REQUEST);
+      for (const { position: there, timeMs, kit, total, gain } of advice) {
+        const done = scorePosition(
+          there,
+          REQUEST.mark,
+          REQUEST.shot,
+          timeMs,
+          REQUEST.site,
+          REQUEST.kits[kit] as ScoredKit,
+        );
+        expect(done.total).toBe(total);
+        expect(done.refusals).toEqual([]);
+        expect(total - score.total).toBeCloseTo(gain, 12);
+        expect(gain).toBeGreaterThanOrEqual(0.02);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('advice: one change for each lever, the one that helps most first, nothing else touched', () => {
+  fc.assert(
+    fc.property(position, (place) => {
+      const { advice } = comparePosition({ id: 'p', ...place }, REQUEST);
+      expect(new Set(advice.map(({ lever }) => lever)).size).toBe(advice.length);
+      advice.slice(1).forEach(({ gain }, i) => {
+        expect(gain).toBeLessThanOrEqual(advice[i]?.gain ?? NaN);
+      });
+      for (const { lever, position: there, timeMs, kit } of advice) {
+        if (lever !== 'move') expect([there.x, there.y]).toEqual([place.x, place.y]);
+        if (lever !== 'height') expect(there.cameraHeightM).toBe(place.cameraHeightM);
+        if (lever !== 'time') expect(timeMs).toBe(REQUEST.timeMs);
+        if (lever !== 'kit') expect(kit).toBe(0);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('too far for the lens: nearer, or the longer one', () => {
+  const { advice } = comparePosition({ id: 'far', x: 15, y: 55, cameraHeightM: 1.2 }, REQUEST);
+  const levers = advice.map(({ lever }) => lever);
+  expect(levers).toContain('kit');
+  expect(levers).toContain('move');
+  const move = advice.find(({ lever }) => lever === 'move');
+  expect(Math.hypot(move?.position.x ?? NaN, move?.position.y ?? NaN)).toBeLessThan(
+    Math.hypot(15, 55),
+  );
+});
+
+test('where one may not stand it scores nothing, and a move off it is advised', () => {
+  const { score, advice } = comparePosition({ id: 'on', x: 0, y: 8, cameraHeightM: 1.2 }, REQUEST);
+  expect(score.total).toBe(0);
+  expect(score.refusals).toContain('inside the pitch');
+  expect(advice[0]?.lever).toBe('move');
+});
+
+test('the score through the shoot is that of each minute', () => {
+  const place = { x: 12, y: 25, cameraHeightM: 1.2 };
+  const { totals } = comparePosition({ id: 'p', ...place }, REQUEST);
+  REQUEST.timesMs.forEach((time, i) => {
+    const { total } = scorePosition(place, REQUEST.mark, REQUEST.shot, time, REQUEST.site, KIT);
+    expect(totals[i]).toBe(total);
+  });
+});
+
+test('no kit is refused by name', () => {
+  const none = { ...REQUEST, kits: [] };
+  expect(() => comparePosition({ id: 'p', x: 9, y: 9, cameraHeightM: 1 }, none)).toThrow(/^kits/);
+});

@@ -1,0 +1,117 @@
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import type { Compared } from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { ScoreStrip } from '@/figures/ScoreStrip';
+import { Button } from '@/ui/Button';
+import { Picker } from '@/ui/Picker';
+import { Heading, Text } from '@/ui/Text';
+import {
+  adviceInWords,
+  compareRequestOf,
+  followed,
+  otherConverters,
+  sorted,
+  type SortKey,
+} from './compare';
+import { outOfHundred } from './SearchSection';
+import { weakest } from './search';
+import { useSearchTool } from './use-search';
+
+const SORTS: readonly { readonly value: SortKey; readonly label: string }[] = [
+  { value: 'total', label: 'The whole score' },
+  { value: 'reach', label: 'Reach: how it fills the frame' },
+  { value: 'face', label: 'The face seen' },
+  { value: 'light', label: 'The light on it' },
+  { value: 'exposure', label: 'Exposure in hand' },
+  { value: 'backdrop', label: 'Background' },
+  { value: 'view', label: 'Clear view' },
+];
+
+/** All positions for the chosen mark side by side, through the shoot, and what would better each. */
+export function CompareSection() {
+  const { plan } = useShootPage();
+  const { wish, comparison, compare } = useSearchTool();
+  const [sort, setSort] = useState<SortKey>('total');
+  // Read when the button is pressed, so that a drag does not draw it again.
+  const latest = useRef(plan);
+  useEffect(() => {
+    latest.current = plan;
+  }, [plan]);
+  const ask = () => {
+    const { setup, seen, atMs, hours } = latest.current;
+    if (seen.ok) compare(compareRequestOf(setup, seen.view, wish, atMs, hours));
+  };
+  if (!plan.seen.ok) return null;
+  const { compared, trouble } = comparison ?? {};
+  return (
+    <View role="region" aria-label="Compare positions" className="gap-3 pt-2">
+      <Heading level={2} kind="figure">
+        Positions side by side
+      </Heading>
+      <Button label="Compare the positions" onPress={ask} />
+      {trouble ? <Text role="alert">They could not be compared: {trouble}.</Text> : null}
+      {comparison && !compared && !trouble ? <Text role="status">Comparing…</Text> : null}
+      {comparison && compared ? (
+        <>
+          <Text kind="small" ink="quiet">
+            {`For ${plan.seen.view.mark.name} as it was at ${plan.clock(comparison.request.timeMs)}. The bars are the score each quarter of an hour. What is advised is tried in one press; Undo takes it back.`}
+          </Text>
+          <Picker label="Best first by" value={sort} options={SORTS} onChange={setSort} />
+          <View role="list" aria-label="Positions compared">
+            {sorted(compared, sort).map((entry, i) => (
+              <Card key={entry.id} rank={i + 1} entry={entry} />
+            ))}
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const STRIP_PX = 280;
+
+/** One position: its score, through the hours, what it gives up and what would better it. */
+function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared }) {
+  const { plan, update } = useShootPage();
+  const { comparison } = useSearchTool();
+  const { shoot, clock } = plan;
+  const position = shoot.positions.find(({ id }) => id === entry.id);
+  if (!position || !comparison) return null;
+  const { timeMs, timesMs, positions } = comparison.request;
+  const from = positions.find(({ id }) => id === entry.id) ?? position;
+  const { score, totals, advice } = entry;
+  const converters = otherConverters(shoot.kit);
+  const best = totals.indexOf(Math.max(...totals));
+  const at = timesMs.findLastIndex((time) => time <= timeMs);
+  const bestWords = `best at ${clock(timesMs[best] ?? timeMs)}, ${outOfHundred(totals[best] ?? 0)}`;
+  return (
+    <View role="listitem" className="gap-2 border-b border-line py-3">
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Text kind="strong" className="shrink">{`${rank}. ${position.name}`}</Text>
+        <Text kind="figure">{outOfHundred(score.total)}</Text>
+      </View>
+      <Text kind="small">
+        {score.refusals.length > 0
+          ? `May not: ${score.refusals.join(', ')}.`
+          : `Gives up most: ${weakest(score)
+              .map(({ why }) => why)
+              .join('; ')}.`}
+      </Text>
+      <ScoreStrip
+        totals={totals}
+        atIndex={at}
+        widthPx={STRIP_PX}
+        label={`Score of ${position.name} through the shoot: ${bestWords}`}
+      />
+      <Text kind="tiny" ink="quiet">{`Through the shoot: ${bestWords}.`}</Text>
+      {advice.map((one) => (
+        <Button
+          key={one.lever}
+          label={`${adviceInWords(one, from, { converters, clock, atMs: timeMs })}: ${outOfHundred(one.total)}`}
+          onPress={() => update((current) => followed(current, entry.id, one, converters))}
+        />
+      ))}
+    </View>
+  );
+}

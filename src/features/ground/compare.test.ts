@@ -1,0 +1,64 @@
+import { comparePosition, type Compared } from '@/core';
+import { DEMO_SHOOTS } from '@/demo';
+import { viewOf } from '@/features/plan/view';
+import type { Shoot } from '@/records/shoot';
+import { clockOf, hoursOf } from '@/records/times';
+import { adviceInWords, compareRequestOf, followed, otherConverters, sorted } from './compare';
+import { FIRST_WISH } from './search';
+
+const [larkmoor] = DEMO_SHOOTS as [Shoot];
+const hours = hoursOf(larkmoor);
+
+function compared(shoot: Shoot, atMs = hours.startMs + 30 * 60_000) {
+  const seen = viewOf(shoot);
+  if (!seen.ok) throw new Error(seen.problem);
+  const request = compareRequestOf(shoot, seen.view, FIRST_WISH, atMs, hours);
+  return { request, all: request.positions.map((one) => comparePosition(one, request)) };
+}
+const words = {
+  converters: otherConverters(larkmoor.kit),
+  clock: (ms: number) => clockOf(ms, 'Europe/London'),
+  atMs: hours.startMs + 30 * 60_000,
+};
+
+test('every position is asked for, through the shoot by quarter hours, with each converter', () => {
+  const { request, all } = compared(larkmoor);
+  expect(all.map(({ id }) => id)).toEqual(larkmoor.positions.map(({ id }) => id));
+  expect(request.timesMs[0]).toBe(hours.startMs);
+  expect(request.timesMs.at(-1)).toBe(hours.endMs);
+  expect(request.kits).toHaveLength(1 + otherConverters(larkmoor.kit).length);
+});
+
+test('sorted by the whole or by a part, best first', () => {
+  const { all } = compared(larkmoor);
+  for (const key of ['total', 'reach', 'light'] as const) {
+    const values = sorted(all, key).map(({ score }) =>
+      key === 'total' ? score.total : score.parts.find(({ name }) => name === key)?.desirability,
+    );
+    expect([...values].sort((a, b) => (b ?? 0) - (a ?? 0))).toEqual(values);
+  }
+});
+
+test('advice followed in the record scores what its button says', () => {
+  const { request, all } = compared(larkmoor);
+  const given = all.flatMap(({ id, advice }) => advice.map((one) => ({ id, one })));
+  expect(given.length).toBeGreaterThan(6);
+  for (const { id, one } of given) {
+    const after = followed(larkmoor, id, one, otherConverters(larkmoor.kit));
+    expect(after.choice.positionId).toBe(id);
+    const atMs = one.lever === 'time' ? one.timeMs : request.timeMs;
+    const again = compared(after, atMs).all.find((entry) => entry.id === id) as Compared;
+    expect(again.score.total).toBeCloseTo(one.total, 9);
+  }
+});
+
+test('advice in words: where to, until when, with what', () => {
+  const base = { position: { x: 0, y: -6, cameraHeightM: 0.8 }, timeMs: words.atMs, kit: 0 };
+  const say = (change: object) =>
+    adviceInWords({ ...base, total: 1, gain: 1, ...change } as never, { x: 0, y: 0 }, words);
+  expect(say({ lever: 'move' })).toBe('Move 6 m S');
+  expect(say({ lever: 'time', timeMs: words.atMs + 15 * 60_000 })).toBe('Wait until 19:15');
+  expect(say({ lever: 'time', timeMs: words.atMs - 15 * 60_000 })).toBe('Be there by 18:45');
+  expect(say({ lever: 'kit', kit: 1 })).toBe('Add the 1.4x');
+  expect(say({ lever: 'height' })).toBe('Hold the camera at 0.8 m');
+});

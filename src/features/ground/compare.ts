@@ -1,0 +1,117 @@
+import {
+  bearingDeg,
+  withConverter,
+  type Advice,
+  type Compared,
+  type CompareRequest,
+  type ScorePart,
+} from '@/core';
+import type { Setup, View } from '@/features/plan/view';
+import { bearingInWords } from '@/features/plan/words';
+import { lensById } from '@/presets/find';
+import { CONVERTERS, type Converter } from '@/presets/lenses';
+import { changeItem } from '@/records/edit-site';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf, type ShootHours } from '@/records/times';
+import { searchRequestOf, type Wish } from './search';
+
+/** Positions side by side: what is asked, in what order they are shown, and what is advised. */
+
+const QUARTER_MS = 15 * 60_000;
+
+/** Converters that the lens on the camera could take instead of the one it has. */
+export function otherConverters(kit: Setup['kit']): readonly Converter[] {
+  const takes = lensById(kit.lensId).takesConverter;
+  return CONVERTERS.filter((factor) => factor !== kit.converter && (takes || factor === 1));
+}
+
+/** All positions for the chosen mark, with the kit as it is and with other converters. */
+export function compareRequestOf(
+  setup: Setup,
+  view: View,
+  wish: Wish,
+  atMs: number,
+  { startMs, endMs }: Pick<ShootHours, 'startMs' | 'endMs'>,
+): CompareRequest {
+  const { shots, kits, site } = searchRequestOf(setup, view, wish, atMs);
+  const [asked] = shots;
+  const [kit] = kits;
+  if (!asked || !kit) throw new RangeError('search request: must ask for a shot with a kit');
+  const count = Math.floor((endMs - startMs) / QUARTER_MS) + 1;
+  return {
+    positions: setup.positions.map(({ id, x, y, cameraHeightM }) => ({ id, x, y, cameraHeightM })),
+    mark: asked.mark,
+    shot: asked.shot,
+    site,
+    timeMs: atMs,
+    timesMs: Array.from({ length: count }, (_, i) => startMs + i * QUARTER_MS),
+    kits: [
+      kit,
+      ...otherConverters(setup.kit).map((factor) => ({
+        ...kit,
+        lens: withConverter(lensById(setup.kit.lensId), factor),
+      })),
+    ],
+  };
+}
+
+export type SortKey = 'total' | Exclude<ScorePart, 'walk'>;
+
+const valueOf = ({ score }: Compared, key: SortKey): number =>
+  key === 'total' ? score.total : (score.parts.find(({ name }) => name === key)?.desirability ?? 0);
+
+/** Best first by the whole score or by one part; of equal ones the better whole. */
+export const sorted = (compared: readonly Compared[], key: SortKey): readonly Compared[] =>
+  [...compared].sort((a, b) => valueOf(b, key) - valueOf(a, key) || b.score.total - a.score.total);
+
+const heldAt = (m: number) => `${m.toFixed(1)} m`;
+
+/** "Move 6 m S": what one would do, as a button says it. */
+export function adviceInWords(
+  advice: Advice,
+  from: { readonly x: number; readonly y: number },
+  {
+    converters,
+    clock,
+    atMs,
+  }: {
+    readonly converters: readonly Converter[];
+    readonly clock: (ms: number) => string;
+    readonly atMs: number;
+  },
+): string {
+  const { lever, position, timeMs, kit } = advice;
+  switch (lever) {
+    case 'move': {
+      const metresOff = Math.round(Math.hypot(position.x - from.x, position.y - from.y));
+      return `Move ${metresOff} m ${bearingInWords(bearingDeg(from, position)).slice(5)}`;
+    }
+    case 'time':
+      return timeMs > atMs ? `Wait until ${clock(timeMs)}` : `Be there by ${clock(timeMs)}`;
+    case 'kit': {
+      const factor = converters[kit - 1] ?? 1;
+      return factor === 1 ? 'Take the converter off' : `Add the ${factor}x`;
+    }
+    case 'height':
+      return `Hold the camera at ${heldAt(position.cameraHeightM)}`;
+  }
+}
+
+/** The shoot with one piece of advice followed, and its position looked from. */
+export function followed(
+  shoot: Shoot,
+  id: string,
+  { lever, position, timeMs, kit }: Advice,
+  converters: readonly Converter[],
+): Shoot {
+  const here = { ...shoot, choice: { ...shoot.choice, positionId: id } };
+  switch (lever) {
+    case 'move':
+    case 'height':
+      return changeItem(here, 'positions', id, (entry) => ({ ...entry, ...position }));
+    case 'time':
+      return { ...here, atLocal: localMinuteOf(timeMs, shoot.place.timeZone) };
+    case 'kit':
+      return { ...here, kit: { ...here.kit, converter: converters[kit - 1] ?? 1 } };
+  }
+}
