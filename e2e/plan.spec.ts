@@ -252,3 +252,18 @@ test('the dark scheme is remembered', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Show by day' })).toBeVisible();
   await expect.poll(paper).toBe('rgb(13, 16, 18)');
 });
+
+test('from the side: the heights, what is behind the head, and the camera answers to it', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const side = page.getByRole('region', { name: 'From the side' });
+  await side.getByRole('button', { name: 'See it from the side' }).click();
+  await expect(
+    side.getByRole('img', { name: /^Camera at 1\.2 m, head at 1\.\d m, [\d.]+ m apart\./ }),
+  ).toBeVisible();
+  const camera = page.getByRole('slider', { name: 'Camera height' });
+  await camera.focus();
+  await page.keyboard.press('End');
+  await expect(side.getByText(/^Camera at 8\.0 m, .* Looking 1\d° down\.$/)).toBeVisible();
+});

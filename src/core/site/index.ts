@@ -41,6 +41,7 @@ export {
   treeObstacle,
   wallObstacles,
 } from './shade';
+export { behindHead, sectionAlong, type HeadClearance, type SectionPiece } from './section';
 export { shadowOnGround } from './shadow';
 export { sightLine, type SightLine } from './sight';
 export { alongBearing, bearingDeg, elevationDeg, point3, type Point2, type Point3 } from './vector';

@@ -89,7 +89,9 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
     <View role="listitem" className="gap-2 border-b border-line py-3">
       <View className="flex-row items-baseline justify-between gap-3">
         <Text kind="strong" className="shrink">{`${rank}. ${position.name}`}</Text>
-        <Text kind="figure">{outOfHundred(score.total)}</Text>
+        <Text kind="figure" className="shrink-0">
+          {outOfHundred(score.total)}
+        </Text>
       </View>
       <Text kind="small">
         {score.refusals.length > 0

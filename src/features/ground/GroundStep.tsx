@@ -16,6 +16,7 @@ import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { CompareSection } from './CompareSection';
 import { SearchSection } from './SearchSection';
+import { SideViewSection } from './SideViewSection';
 import { WishSection } from './WishSection';
 
 const HEADING_STEP_DEG = 5;
@@ -77,6 +78,7 @@ export function GroundStep() {
         onPress={() => router.navigate(`/shoot/${plan.shoot.id}/draw`)}
       />
       <Switches ground={setup.ground} update={update} />
+      <SideViewSection />
       <WishSection />
       <CompareSection />
       <SearchSection />

@@ -1,0 +1,89 @@
+import { above } from '../check';
+import { clearingHeight } from './clearance';
+import { crossings, type Obstacle } from './obstacle';
+import type { Point2, Point3 } from './vector';
+
+/** What a line of sight passes through, over or before, seen from the side. */
+export interface SectionPiece<T extends Obstacle = Obstacle> {
+  readonly obstacle: T;
+  /** Level distances from the camera. */
+  readonly fromM: number;
+  readonly toM: number;
+}
+
+/**
+ * Everything that a level ray from camera through subject meets, nearest first.
+ * @param reachM how far along it is followed
+ * @throws RangeError for a subject straight above or at the camera, or a reach not above 0
+ */
+export function sectionAlong<T extends Obstacle>(
+  camera: Point2,
+  subject: Point2,
+  obstacles: readonly T[],
+  reachM: number,
+): readonly SectionPiece<T>[] {
+  above('reachM', reachM, 0);
+  const toward = { x: subject.x - camera.x, y: subject.y - camera.y };
+  const levelM = Math.hypot(toward.x, toward.y);
+  above('level distance from camera to subject', levelM, 0);
+  const unit = { x: toward.x / levelM, y: toward.y / levelM };
+  return obstacles
+    .flatMap((obstacle) => {
+      const cuts = crossings(camera, unit, obstacle.footprint);
+      const all = cuts.length % 2 === 1 ? [0, ...cuts] : cuts;
+      return all.flatMap((fromM, i) =>
+        i % 2 === 0 && fromM < reachM
+          ? [{ obstacle, fromM, toM: Math.min(reachM, all[i + 1] as number) }]
+          : [],
+      );
+    })
+    .sort((a, b) => a.fromM - b.fromM);
+}
+
+/** What rises behind a head, and how low the camera must be to lift the head over it. */
+export interface HeadClearance<T extends Obstacle = Obstacle> {
+  readonly obstacle: T;
+  readonly distanceM: number;
+  /** How far the obstacle's top stands over the line from camera over the head; negative: under. */
+  readonly overHeadM: number;
+  /** Highest camera that has the head clear of it; not above ground when none has. */
+  readonly cameraM: number;
+}
+
+/**
+ * The thing behind a subject that stands highest against its head, by angle; none when nothing is
+ * behind.
+ * @param headM height of the head's top
+ * @throws RangeError as {@link sectionAlong}
+ */
+export function behindHead<T extends Obstacle>(
+  camera: Point3,
+  subject: Point2,
+  headM: number,
+  obstacles: readonly T[],
+  reachM: number,
+): HeadClearance<T> | undefined {
+  const levelM = Math.hypot(subject.x - camera.x, subject.y - camera.y);
+  const slope = (headM - camera.z) / levelM;
+  const steepness = (topM: number, distanceM: number) => (topM - camera.z) / distanceM;
+  const [highest] = sectionAlong(camera, subject, obstacles, reachM)
+    .filter(({ toM }) => toM > levelM)
+    .map(({ obstacle, fromM }) => ({ obstacle, distanceM: Math.max(fromM, levelM * 1.001) }))
+    .sort(
+      (a, b) =>
+        steepness(b.obstacle.heightM, b.distanceM) - steepness(a.obstacle.heightM, a.distanceM),
+    );
+  if (!highest) return undefined;
+  const { obstacle, distanceM } = highest;
+  return {
+    obstacle,
+    distanceM,
+    overHeadM: obstacle.heightM - (camera.z + slope * distanceM),
+    cameraM: clearingHeight({
+      headM,
+      headDistanceM: levelM,
+      topM: obstacle.heightM,
+      topDistanceM: distanceM,
+    }),
+  };
+}

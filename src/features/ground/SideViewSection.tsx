@@ -1,0 +1,43 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { SideView } from '@/figures/SideView';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { sideView } from './side-view';
+
+/** Camera, subject and what is behind, from the side; drawn when asked for. */
+export function SideViewSection() {
+  const [open, setOpen] = useState(false);
+  return (
+    <View role="region" aria-label="From the side" className="gap-1 pt-2">
+      <Button
+        label={open ? 'Put the side view away' : 'See it from the side'}
+        onPress={() => setOpen(!open)}
+      />
+      {open ? <Drawn /> : null}
+    </View>
+  );
+}
+
+function Drawn() {
+  const { setup, seen } = useShootPage().plan;
+  const [widthPx, setWidthPx] = useState(300);
+  const view = seen.ok ? seen.view : undefined;
+  const { features } = setup;
+  const side = useMemo(() => view && sideView(view, features), [view, features]);
+  if (!side) return null;
+  return (
+    <View className="gap-1" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+      <SideView pieces={side.pieces} widthPx={widthPx} label={side.words.join(' ')} />
+      {side.words.map((sentence) => (
+        <Text key={sentence} kind="small">
+          {sentence}
+        </Text>
+      ))}
+      <Text kind="tiny" ink="quiet">
+        Heights are drawn larger than distances. The thin line passes over the head.
+      </Text>
+    </View>
+  );
+}

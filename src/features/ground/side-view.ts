@@ -1,0 +1,86 @@
+import { behindHead, obstaclesOf, sectionAlong, sightBlocks, type Obstacle } from '@/core';
+import type { View } from '@/features/plan/view';
+import { metres, smallLength } from '@/features/plan/words';
+import type { SideViewPieces } from '@/figures/SideView';
+import type { Shoot } from '@/records/shoot';
+
+/** The line of sight from the side: what to draw, and what it comes to in words. */
+
+export interface SideSeen {
+  readonly pieces: SideViewPieces;
+  readonly words: readonly string[];
+}
+
+/** Ground drawn beyond the subject, as times its distance, and how far it is followed unless the subject is further still. */
+const BEYOND = 2.6;
+const FURTHEST_M = 400;
+/** A thing that stands higher is cut off at the top of the drawing. */
+const HIGHEST_TIMES = 2.2;
+
+interface Named extends Obstacle {
+  readonly name: string;
+}
+
+const named = (features: Shoot['features']): readonly Named[] =>
+  features
+    .filter(({ kind }) => kind !== 'hill')
+    .flatMap((feature) =>
+      obstaclesOf(feature).map((obstacle) => ({ ...obstacle, name: feature.name })),
+    );
+
+/** "The line is level." "Looking 12° up." */
+function slopeWords(elevationDeg: number): string {
+  const deg = Math.abs(elevationDeg);
+  if (deg < 0.5) return 'The line of sight is level.';
+  return `Looking ${deg.toFixed(0)}° ${elevationDeg > 0 ? 'up' : 'down'}.`;
+}
+
+/** What the chosen position sees of the chosen mark, from the side. */
+export function sideView(view: View, features: Shoot['features']): SideSeen {
+  const { camera, aim, subject, mark, sight } = view;
+  const { feetM = 0 } = mark;
+  const headM = feetM + subject.heightM;
+  const awayM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
+  const reachM = Math.max(awayM + 4, Math.min(FURTHEST_M, awayM * BEYOND));
+  const things = named(features);
+  const met = sectionAlong(camera, aim, things, reachM);
+  const blocks = sightBlocks(camera, aim, things);
+  const behind = behindHead(camera, aim, headM, things, reachM);
+  const topM = HIGHEST_TIMES * Math.max(headM, camera.z, 0.5);
+  const head = behind && clearanceWords(behind, camera.z);
+  return {
+    pieces: {
+      reachM,
+      topM,
+      cameraM: camera.z,
+      subject: { name: mark.name, awayM, feetM, headM },
+      things: met.map(({ obstacle, fromM, toM }) => ({
+        name: obstacle.name,
+        fromM,
+        toM,
+        heightM: obstacle.heightM,
+      })),
+    },
+    words: [
+      `Camera at ${metres(camera.z)}, head at ${metres(headM)}, ${metres(awayM)} apart. ${slopeWords(sight.elevationDeg)}`,
+      ...blocks.map(
+        ({ obstacle, overM, distanceM }) =>
+          `${obstacle.name} is in the way, ${metres(distanceM)} off: the line passes ${smallLength(overM)} under its top.`,
+      ),
+      head ?? 'Nothing stands behind the head.',
+    ],
+  };
+}
+
+/** What rises behind the head, and the camera height that would lift the head over it. */
+function clearanceWords(
+  behind: NonNullable<ReturnType<typeof behindHead<Named>>>,
+  cameraM: number,
+): string {
+  const { obstacle, overHeadM, cameraM: clearM } = behind;
+  if (overHeadM <= 0) return `The head stands clear of ${obstacle.name}, against the sky.`;
+  const rises = `${obstacle.name} rises ${smallLength(overHeadM)} behind the head.`;
+  return clearM > 0.05 && clearM < cameraM
+    ? `${rises} With the camera at ${metres(clearM)} or lower the head is clear of it.`
+    : `${rises} No camera above the ground lifts the head over it.`;
+}

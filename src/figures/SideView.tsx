@@ -1,0 +1,125 @@
+import { G, Line, Path, Rect, Svg } from 'react-native-svg';
+import { useInks } from '@/ui/theme';
+import { HaloText } from './HaloText';
+
+/** What is drawn from the side: distances from the camera, heights over the ground, metres. */
+export interface SideViewPieces {
+  readonly reachM: number;
+  readonly topM: number;
+  readonly cameraM: number;
+  readonly subject: {
+    readonly name: string;
+    readonly awayM: number;
+    readonly feetM: number;
+    readonly headM: number;
+  };
+  readonly things: readonly {
+    readonly name: string;
+    readonly fromM: number;
+    readonly toM: number;
+    readonly heightM: number;
+  }[];
+}
+
+const HEIGHT_PX = 150;
+const FOOT_PX = 26;
+const HEAD_PX = 22;
+const SIDE_PX = 14;
+const LEAST_WIDE_PX = 3;
+
+/**
+ * The line from camera over the subject and on, from the side. Heights are drawn larger than
+ * distances, so that a head can be told from a hedge.
+ */
+export function SideView({
+  pieces,
+  widthPx,
+  label,
+}: {
+  readonly pieces: SideViewPieces;
+  readonly widthPx: number;
+  readonly label: string;
+}) {
+  const inks = useInks();
+  const { reachM, topM, cameraM, subject, things } = pieces;
+  const groundY = HEIGHT_PX - FOOT_PX;
+  const x = (m: number) => SIDE_PX + (m / reachM) * (widthPx - 2 * SIDE_PX);
+  const y = (m: number) => groundY - (m / topM) * (groundY - HEAD_PX);
+  const aimM = (subject.feetM + subject.headM) / 2;
+  const slope = (subject.headM - cameraM) / subject.awayM;
+  return (
+    <Svg width={widthPx} height={HEIGHT_PX} role="img" aria-label={label}>
+      {things.map(({ fromM, toM, heightM }, i) => (
+        <Rect
+          key={i}
+          x={x(fromM)}
+          y={y(Math.min(heightM, topM))}
+          width={Math.max(LEAST_WIDE_PX, x(toM) - x(fromM))}
+          height={groundY - y(Math.min(heightM, topM))}
+          fill={inks.line}
+          stroke={inks.ink}
+          strokeWidth={1.4}
+        />
+      ))}
+      <Line x1={0} x2={widthPx} y1={groundY} y2={groundY} stroke={inks.ink} strokeWidth={2} />
+      <Line
+        x1={x(0)}
+        y1={y(cameraM)}
+        x2={x(reachM)}
+        y2={y(cameraM + slope * reachM)}
+        stroke={inks.quiet}
+        strokeWidth={1}
+      />
+      <Line
+        x1={x(0)}
+        y1={y(cameraM)}
+        x2={x(subject.awayM)}
+        y2={y(aimM)}
+        stroke={inks.signal}
+        strokeWidth={2}
+        strokeDasharray="7 4"
+      />
+      <G>
+        <Line
+          x1={x(0)}
+          x2={x(0)}
+          y1={groundY}
+          y2={y(cameraM)}
+          stroke={inks.ink}
+          strokeWidth={1.4}
+        />
+        <Path
+          d={`M${x(0) - 7} ${y(cameraM) + 6}L${x(0) + 9} ${y(cameraM)}L${x(0) - 7} ${y(cameraM) - 6}Z`}
+          fill={inks.signal}
+        />
+        <Line
+          x1={x(subject.awayM)}
+          x2={x(subject.awayM)}
+          y1={y(subject.feetM)}
+          y2={y(subject.headM)}
+          stroke={inks.ink}
+          strokeWidth={5}
+          strokeLinecap="round"
+        />
+      </G>
+      <HaloText
+        x={x(subject.awayM)}
+        y={Math.max(14, y(subject.headM) - 9)}
+        text={subject.name}
+        inks={inks}
+        strong
+        withinPx={widthPx}
+      />
+      {things.slice(0, 4).map(({ name, fromM, toM }, i) => (
+        <HaloText
+          key={i}
+          x={x((fromM + toM) / 2)}
+          y={groundY + 16}
+          text={name}
+          inks={inks}
+          withinPx={widthPx}
+        />
+      ))}
+    </Svg>
+  );
+}
