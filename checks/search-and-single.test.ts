@@ -294,10 +294,10 @@ test('a subject on a perch seen from as much higher up is the subject on the gro
     const ground = score(0).parts.find((part) => part.name === name);
     expect(desirability).toBeCloseTo(ground?.desirability ?? NaN, 9);
   }
-  // From the ground it is further off than it looks on the plan: 7 m up at 26.8 m along.
+  // From the ground it is further off than it looks on the plan: 7 m up at 33.1 m along.
   const up = { ...low, feetM: 7 };
   const away = scorePosition(
-    { x: 10, y: -15, cameraHeightM: level },
+    { x: 14, y: -20, cameraHeightM: level },
     up,
     SHOT,
     TIMES[0] as number,
@@ -305,7 +305,7 @@ test('a subject on a perch seen from as much higher up is the subject on the gro
     KIT,
   );
   const near = scorePosition(
-    { x: 10, y: -15, cameraHeightM: level },
+    { x: 14, y: -20, cameraHeightM: level },
     low,
     SHOT,
     TIMES[0] as number,

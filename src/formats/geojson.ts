@@ -291,16 +291,19 @@ export function readGeoJson(text: string, reader: Reader): SiteRead {
       const pieces: readonly (Geometry | null)[] = geometry ? piecesOf(geometry) : [null];
       pieces.forEach((piece, part) => {
         const wished = typeof id === 'string' && OWN_ID.test(id) && part === 0 ? id : undefined;
-        const itemId = wished !== undefined && !taken.has(wished) ? wished : reader.newId();
-        taken.add(itemId);
+        // A mark, a position and a thing may each have the same id; two of one list may not.
+        const list = own.kind === 'mark' || own.kind === 'position' ? own.kind : 'feature';
+        const free = wished !== undefined && !taken.has(`${list} ${wished}`);
+        const itemId = free ? wished : reader.newId();
+        taken.add(`${list} ${itemId}`);
         const points = piece ? pointsOf(piece, reader.origin, what) : [];
         if (!isKnown(own.kind) && !piece) return;
         const found =
           isKnown(own.kind) || !piece
             ? ownItem(own.kind as Known, itemId, points, own, what)
             : foreignItem(piece, itemId, points, own, reader);
-        for (const list of ['marks', 'positions', 'features'] as const) {
-          if (found[list] !== undefined) items[list].push(found[list]);
+        for (const into of ['marks', 'positions', 'features'] as const) {
+          if (found[into] !== undefined) items[into].push(found[into]);
         }
       });
     });

@@ -1,4 +1,4 @@
-import { FEATURE_SHAPE } from '@/core';
+import { FEATURE_SHAPE, type Point2 } from '@/core';
 import { MoveHandle } from '@/features/plan/PlanHandles';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { PlanScale } from '@/figures/plan-scale';
@@ -10,6 +10,17 @@ import type { Drawing } from './use-drawing';
 /** More corners than this are shaped one at a time from the list, or by their figures. */
 const MOST_HANDLES = 24;
 const CORNER_PX = 48;
+/** Handles that would cover each other are made smaller, down to this: zoomed in they are whole. */
+const LEAST_CORNER_PX = 20;
+
+/** Size of a corner's handle: no other corner lies under it. */
+function handlePx(points: readonly Point2[], index: number, pxPerM: number): number {
+  const [x, y] = [points[index]?.x ?? 0, points[index]?.y ?? 0];
+  const nearestM = Math.min(
+    ...points.filter((_, i) => i !== index).map((p) => Math.hypot(p.x - x, p.y - y)),
+  );
+  return Math.max(LEAST_CORNER_PX, Math.min(CORNER_PX, nearestM * pxPerM));
+}
 
 /** Where the selected thing is taken hold of: its middle, and each of its corners. */
 export function DrawHandles({
@@ -51,7 +62,7 @@ export function DrawHandles({
           label={`${name}, corner ${index + 1} of ${points.length}`}
           point={point}
           scale={scale}
-          sizePx={CORNER_PX}
+          sizePx={handlePx(points, index, scale.pxPerM)}
           onHold={(held) => {
             if (held) act({ do: 'corner', index });
             onHold(held);
