@@ -113,6 +113,17 @@ async function main(): Promise<void> {
   await page.getByRole('list', { name: 'Best places' }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(500);
   await save(page, SEARCH.name);
+  await page.goto(`${base}${SEARCH.at}`);
+  await page.getByRole('button', { name: 'Compare the positions' }).click();
+  const cards = page.getByRole('list', { name: 'Positions compared' }).getByRole('listitem');
+  await cards.nth(1).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(500);
+  await save(page, 'compare-phone');
+  await page.goto(`${base}/shoot/demo-larkmoor/ground`);
+  await page.getByRole('button', { name: 'See it from the side' }).click();
+  await page.getByText(/Heights are drawn larger/).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(500);
+  await save(page, 'side-phone');
   for (const { name, at, thing, size } of DRAWN) {
     const drawing = await browser.newPage({ viewport: size, locale: 'en-GB' });
     await drawing.goto(`${base}${at}`);
