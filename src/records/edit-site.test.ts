@@ -15,7 +15,7 @@ import {
   withPointMoved,
   type ItemList,
 } from './edit-site';
-import { newShoot } from './new-shoot';
+import { trialShoot } from './fixtures/trial-shoot';
 import { MOST_ENTRIES, shootSchema, type Feature, type Shoot } from './shoot';
 
 const [larkmoor, alder] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
@@ -140,21 +140,6 @@ test('whatever is done to the ground, the record stays whole', () => {
 });
 
 describe('switches', () => {
-  const shootOn = (template: string, bearingDeg = 30) =>
-    newShoot(
-      {
-        title: 'Trial',
-        template,
-        latitudeDeg: 51.2,
-        longitudeDeg: 0.4,
-        timeZone: 'Europe/London',
-        bearingDeg,
-        startLocal: '2027-05-08T14:00',
-        endLocal: '2027-05-08T16:00',
-      },
-      'trial',
-      '2026-11-24T12:00:00Z',
-    );
   const switched = GROUND_TEMPLATES.flatMap(({ id, switches = [] }) =>
     switches.map((lever) => [id, lever.id] as const),
   );
@@ -168,7 +153,7 @@ describe('switches', () => {
   test.each(switched)(
     '%s, %s: thrown, something changes; thrown twice, all is as before',
     (id, lever) => {
-      const first = shootOn(id);
+      const first = trialShoot(id);
       const over = throwSwitch(first, lever);
       expect(over.ground.thrown).toEqual([lever]);
       expect(over.marks).not.toEqual(first.marks);
@@ -183,7 +168,7 @@ describe('switches', () => {
   );
 
   test('a left-handed batter stands on the other side of the plate and faces third base', () => {
-    const right = shootOn('baseball-high-school', 0);
+    const right = trialShoot('baseball-high-school', 0);
     const left = throwSwitch(right, 'batter-hand');
     const batter = (shoot: Shoot) => shoot.marks.find(({ id }) => id === 'batter');
     expect(batter(right)).toMatchObject({ x: -0.9, facingDeg: 75 });
@@ -193,7 +178,7 @@ describe('switches', () => {
   });
 
   test('a swimmer who breathes the other way keeps the lane and turns the face', () => {
-    const right = shootOn('pool-50', 0);
+    const right = trialShoot('pool-50', 0);
     const left = throwSwitch(right, 'breathing-side');
     const swimmer = (shoot: Shoot) => shoot.marks.find(({ id }) => id === 'freestyle');
     expect(swimmer(left)).toMatchObject({ x: swimmer(right)?.x, headingDeg: 0, facingDeg: 290 });
@@ -201,7 +186,7 @@ describe('switches', () => {
   });
 
   test('a switch there is none of changes nothing', () => {
-    const shoot = shootOn('blank');
+    const shoot = trialShoot('blank');
     expect(throwSwitch(shoot, 'batter-hand')).toBe(shoot);
   });
 });

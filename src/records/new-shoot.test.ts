@@ -2,25 +2,9 @@ import { limitsOf, obstaclesOf, refusals, sightBlocks } from '@/core';
 import { viewOf } from '@/features/plan/view';
 import { answerAt } from '@/features/plan/answer';
 import { GROUND_TEMPLATES, onFieldOfPlay } from '@/presets/grounds';
-import { newShoot } from './new-shoot';
+import { trialShoot } from './fixtures/trial-shoot';
 import { shootSchema } from './shoot';
 import { msOf } from './times';
-
-const shootOn = (template: string, bearingDeg = 30) =>
-  newShoot(
-    {
-      title: 'Trial',
-      template,
-      latitudeDeg: 51.2,
-      longitudeDeg: 0.4,
-      timeZone: 'Europe/London',
-      bearingDeg,
-      startLocal: '2027-05-08T14:00',
-      endLocal: '2027-05-08T16:00',
-    },
-    'trial',
-    '2026-11-24T12:00:00Z',
-  );
 
 const all = GROUND_TEMPLATES.map(({ id }) => id);
 
@@ -30,12 +14,12 @@ test('no two grounds share an id', () => {
 });
 
 test.each(all)('%s begins as a whole record', (id) => {
-  const parsed = shootSchema.safeParse(JSON.parse(JSON.stringify(shootOn(id))));
+  const parsed = shootSchema.safeParse(JSON.parse(JSON.stringify(trialShoot(id))));
   expect(parsed.error?.issues ?? []).toEqual([]);
 });
 
 test.each(all)('%s: its first position answers for its first mark, well framed', (id) => {
-  const shoot = shootOn(id);
+  const shoot = trialShoot(id);
   const seen = viewOf(shoot);
   if (!seen.ok) throw new Error(seen.problem);
   expect(seen.view.fill).toBeGreaterThan(0.08);
@@ -46,7 +30,7 @@ test.each(all)('%s: its first position answers for its first mark, well framed',
 });
 
 test.each(all)('%s: nobody is sent on to the field of play or into a wall', (id) => {
-  const shoot = shootOn(id);
+  const shoot = trialShoot(id);
   for (const position of shoot.positions) {
     expect({ at: position.name, on: onFieldOfPlay(id, 30, position) }).toEqual({
       at: position.name,
@@ -61,7 +45,7 @@ test.each(all)('%s: nobody is sent on to the field of play or into a wall', (id)
 });
 
 test.each(all)('%s: nothing stands between its first position and its first mark', (id) => {
-  const shoot = shootOn(id);
+  const shoot = trialShoot(id);
   const seen = viewOf(shoot);
   if (!seen.ok) throw new Error(seen.problem);
   const { camera, aim } = seen.view;
@@ -69,7 +53,7 @@ test.each(all)('%s: nothing stands between its first position and its first mark
 });
 
 test('grounds of play bring what limits them and what stands behind', () => {
-  const kinds = (id: string) => new Set(shootOn(id).features.map(({ kind }) => kind));
+  const kinds = (id: string) => new Set(trialShoot(id).features.map(({ kind }) => kind));
   for (const id of [
     'field-hockey',
     'rugby-field',
@@ -90,7 +74,7 @@ test.each([
   ['beach-volleyball-court', 'free-zone', 14, 22],
   ['tennis-court', 'run-off', 10.97 + 2 * 3.66, 23.77 + 2 * 6.4],
 ] as const)('%s: the %s is %d by %d m', (id, feature, acrossM, alongM) => {
-  const points = shootOn(id, 0).features.find((entry) => entry.id === feature)?.points ?? [];
+  const points = trialShoot(id, 0).features.find((entry) => entry.id === feature)?.points ?? [];
   const span = (axis: 'x' | 'y') =>
     Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]));
   expect(span('x')).toBeCloseTo(acrossM, 6);

@@ -11,7 +11,7 @@ import {
 } from '@/core';
 import { useShootEdits } from '@/features/plan/ShootContext';
 import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
-import { MOST_POINTS, REACH_M, type Feature } from '@/records/shoot';
+import { MOST_POINTS, type Feature } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
@@ -21,6 +21,7 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { BearingField } from './BearingField';
 import { KIND_NUMBERS, type NumberSpec } from './kinds';
+import { PlaceFields } from './PlaceFields';
 import { useDrawTool } from './use-draw';
 
 const DETAIL_WORDS: Readonly<Record<BackdropDetail, string>> = {
@@ -179,27 +180,13 @@ function CornerFields({ feature, change }: { readonly feature: Feature; readonly
           <ChevronRight color={inks.ink} size={24} />
         </IconButton>
       </View>
-      <View className="flex-row justify-between">
-        {(
-          [
-            ['Corner east', 'x'],
-            ['Corner north', 'y'],
-          ] as const
-        ).map(([label, axis]) => (
-          <View key={`${axis} ${index}`} className="w-[48%]">
-            <NumberField
-              label={label}
-              unit="m"
-              value={corner[axis]}
-              min={-REACH_M}
-              max={REACH_M}
-              onChange={(value) =>
-                change((entry) => withPointMoved(entry, index, { ...corner, [axis]: value }))
-              }
-            />
-          </View>
-        ))}
-      </View>
+      <PlaceFields
+        key={index}
+        east="Corner east"
+        north="Corner north"
+        at={corner}
+        onChange={(to) => change((entry) => withPointMoved(entry, index, to))}
+      />
       <View className="flex-row gap-2">
         <View className="flex-1">
           <Button

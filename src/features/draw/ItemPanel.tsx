@@ -2,15 +2,15 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { addItem, anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
 import { newId } from '@/records/new-shoot';
-import { REACH_M, type Feature, type Mark, type Position } from '@/records/shoot';
+import type { Feature, Mark, Position } from '@/records/shoot';
 import { Button } from '@/ui/Button';
-import { NumberField } from '@/ui/NumberField';
 import { Heading, Text } from '@/ui/Text';
 import { effectsOf } from './effects';
 import { FeatureFields } from './FeatureFields';
 import { freeName, KIND_WORDS } from './kinds';
 import { MarkFields, PositionFields } from './PersonFields';
 import { NameField } from './NameField';
+import { PlaceFields } from './PlaceFields';
 import { useDrawTool } from './use-draw';
 import { useTakeAway } from './use-take-away';
 
@@ -58,34 +58,14 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
         )}
       </View>
       {anchor ? (
-        <View className="flex-row justify-between">
-          {(
-            [
-              ['East of the middle', 'x'],
-              ['North of the middle', 'y'],
-            ] as const
-          ).map(([label, axis]) => (
-            <View key={axis} className="w-[48%]">
-              <NumberField
-                label={label}
-                unit="m"
-                value={anchor[axis]}
-                min={-REACH_M}
-                max={REACH_M}
-                onChange={(value) =>
-                  update((current) =>
-                    moveItem(
-                      current,
-                      selected,
-                      axis === 'x' ? value - anchor.x : 0,
-                      axis === 'y' ? value - anchor.y : 0,
-                    ),
-                  )
-                }
-              />
-            </View>
-          ))}
-        </View>
+        <PlaceFields
+          east="East of the middle"
+          north="North of the middle"
+          at={anchor}
+          onChange={({ x, y }) =>
+            update((current) => moveItem(current, selected, x - anchor.x, y - anchor.y))
+          }
+        />
       ) : null}
       {feature ? <FeatureFields feature={feature} /> : null}
       {list === 'marks' ? <MarkFields mark={item as Mark} /> : null}

@@ -4,12 +4,12 @@ import { toLocal } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { REACH_M } from '@/records/shoot';
 import { Button } from '@/ui/Button';
-import { NumberField } from '@/ui/NumberField';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { isWhole } from './draw-state';
 import { drawnAs, KIND_WORDS, type AddKind } from './kinds';
 import { LocatorRow } from './LocatorRow';
+import { PlaceFields } from './PlaceFields';
 import { useDrawTool } from './use-draw';
 import { useLocator } from './use-locator';
 import { usePut } from './use-put';
@@ -77,28 +77,12 @@ export function PutPanel({ kind }: { readonly kind: AddKind }) {
       />
       {typing ? (
         <View className="gap-2">
-          <View className="flex-row justify-between">
-            <View className="w-[48%]">
-              <NumberField
-                label="East of the middle"
-                unit="m"
-                value={typing.x}
-                min={-REACH_M}
-                max={REACH_M}
-                onChange={(x) => setTyping({ ...typing, x })}
-              />
-            </View>
-            <View className="w-[48%]">
-              <NumberField
-                label="North of the middle"
-                unit="m"
-                value={typing.y}
-                min={-REACH_M}
-                max={REACH_M}
-                onChange={(y) => setTyping({ ...typing, y })}
-              />
-            </View>
-          </View>
+          <PlaceFields
+            east="East of the middle"
+            north="North of the middle"
+            at={typing}
+            onChange={setTyping}
+          />
           <Button label="Put it there" onPress={() => put(typing, true)} />
         </View>
       ) : (

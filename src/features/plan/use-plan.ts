@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
   evNeededFor,
   lightOnSubject,
@@ -83,30 +83,26 @@ function useSetup(shoot: Shoot): Setup {
   );
 }
 
-/** The light on the mark now: one object until something of it changes. */
+/** Whether two lights of one minute on a mark are the same, whatever scene they were made from. */
+const sameLight = (a: SubjectLight, b: SubjectLight): boolean =>
+  JSON.stringify(a) === JSON.stringify(b);
+
+/** Gives back the last light while the next one is no different. */
+function lastLight() {
+  let last: SubjectLight | undefined;
+  return (next: SubjectLight | undefined) => {
+    if (!last || !next || !sameLight(last, next)) last = next;
+    return last;
+  };
+}
+
+/**
+ * The light on the mark now: one object until something of it changes, so that what a thing moved
+ * on the ground leaves as it was need not be answered anew.
+ */
 function useLight(scene: LitScene | undefined, atMs: number): SubjectLight | undefined {
-  const now = useMemo(() => scene && lightOnSubject(scene, atMs), [scene, atMs]);
-  const { sun, ev, sunlit, indoors, skyView, daylightLux, lampLux } = now ?? {};
-  return useMemo(
-    () => now,
-    // By value: `now` is new for every scene, but what a thing moved on the ground leaves as it
-    // was need not be answered anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `now` is told by these
-    [
-      atMs,
-      scene?.place,
-      scene?.sky,
-      sun?.azimuthDeg,
-      sunlit,
-      indoors,
-      skyView,
-      daylightLux,
-      lampLux,
-      ev?.low,
-      ev?.expected,
-      ev?.high,
-    ],
-  );
+  const [kept] = useState(lastLight);
+  return useMemo(() => kept(scene && lightOnSubject(scene, atMs)), [kept, scene, atMs]);
 }
 
 export function usePlan(shoot: Shoot): Plan {
