@@ -102,8 +102,8 @@ test('two fingers draw the plan apart and turn it; the ground under them stays',
 
 test('a thumb draws: a tap puts a tree down, a drag moves it', async ({ page }) => {
   await page.goto('/shoot/demo-larkmoor/draw');
-  await page.getByRole('button', { name: 'Add to the ground' }).tap();
-  await page.getByRole('button', { name: 'Tree', exact: true }).tap();
+  await page.getByRole('button', { name: 'Add to the ground' }).click();
+  await page.getByRole('button', { name: 'Tree', exact: true }).click();
   const box = await plan(page).boundingBox();
   const at = { x: (box?.x ?? 0) + 300, y: (box?.y ?? 0) + 300 };
   await page.touchscreen.tap(at.x, at.y);
@@ -114,6 +114,6 @@ test('a thumb draws: a tap puts a tree down, a drag moves it', async ({ page }) 
   const handle = page.getByRole('button', { name: /^Tree\. Drag/ });
   await dragFinger(page, middleOf(await handle.boundingBox()), { x: -60, y: 0 });
   await expect.poll(east).toBeLessThan(before - 10);
-  await page.getByRole('button', { name: 'Undo' }).tap();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(east).toBe(before);
 });

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { scaleLinear } from 'd3-scale';
 import { Circle, Defs, G, Line, Path, Pattern, Rect } from 'react-native-svg';
 import { alongBearing, type Point2 } from '@/core';
 import type { Inks } from '@/ui/theme';
@@ -42,6 +43,7 @@ export function LightField({
   const across = 9 + 8 * low;
   const strokePx = 4 + 27 * low;
   const along = strokePx * 2 + 4;
+  const tint = scaleLinear<string>().range([inks.paper, inks.shade]);
   const shade = light.shadows.map((shadow) => shadePath(shadow, scale)).join('');
   return (
     <G>
@@ -74,8 +76,7 @@ export function LightField({
         height={3 * heightPx}
         fill="url(#light-strokes)"
       />
-      <Path d={shade} fill={inks.paper} />
-      <Path d={shade} fill={inks.shade} fillOpacity={0.12 + 0.28 * light.sunStrength} />
+      <Path d={shade} fill={tint(0.12 + 0.28 * light.sunStrength)} />
     </G>
   );
 }

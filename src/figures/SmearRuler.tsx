@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import { Line, Rect, Svg } from 'react-native-svg';
+import { Path, Rect, Svg } from 'react-native-svg';
 import { scaleSqrt } from 'd3-scale';
 import { GRADE_LIMIT_CIRCLES, type PartSmear } from '@/core';
 import { Text } from '@/ui/Text';
@@ -37,9 +37,12 @@ const Row = memo(function Row({
       </View>
       <Svg width={widthPx} height={ROW_PX} aria-hidden>
         <Rect x={0} y={4} width={lengthPx} height={6} fill={inks.ink} />
-        {Object.values(GRADE_LIMIT_CIRCLES).map((limit) => (
-          <Line key={limit} x1={x(limit)} x2={x(limit)} y1={0} y2={ROW_PX} stroke={inks.quiet} />
-        ))}
+        <Path
+          d={Object.values(GRADE_LIMIT_CIRCLES)
+            .map((limit) => `M${x(limit).toFixed(1)} 0V${ROW_PX}`)
+            .join('')}
+          stroke={inks.quiet}
+        />
       </Svg>
     </View>
   );

@@ -173,11 +173,13 @@ export function TimeRibbon({
   atMs,
   clock,
   onChange,
+  onHold,
 }: {
   readonly ribbon: Ribbon;
   readonly atMs: number;
   readonly clock: (ms: number) => string;
   readonly onChange: (next: (ms: number) => number) => void;
+  readonly onHold: (held: boolean) => void;
 }) {
   const inks = useInks();
   return (
@@ -190,6 +192,7 @@ export function TimeRibbon({
       bigStep={15 * MINUTE_MS}
       valueText={clock(atMs)}
       onChange={onChange}
+      onHold={onHold}
       heightPx={HEIGHT_PX}
     >
       {(widthPx) => {

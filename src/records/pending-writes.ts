@@ -6,6 +6,8 @@ import type { Shoot } from './shoot';
  * `flush` writes all now: before the page goes away.
  */
 const WAIT_MS = 250;
+/** While changes keep coming, as under a drag, this long at most. */
+const LONGEST_MS = 1000;
 
 export interface PendingWrites {
   put: (shoot: Shoot) => void;
@@ -19,9 +21,10 @@ export function pendingWrites(
 ): PendingWrites {
   const waiting = new Map<string, Shoot>();
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let dueMs: number | undefined;
   const flush = async () => {
     clearTimeout(timer);
-    timer = undefined;
+    dueMs = undefined;
     const shoots = [...waiting.values()];
     waiting.clear();
     const results = await Promise.allSettled(shoots.map((shoot) => write(shoot)));
@@ -30,7 +33,10 @@ export function pendingWrites(
   return {
     put: (shoot) => {
       waiting.set(shoot.id, shoot);
-      timer ??= setTimeout(() => void flush(), WAIT_MS);
+      const nowMs = Date.now();
+      dueMs ??= nowMs + LONGEST_MS;
+      clearTimeout(timer);
+      timer = setTimeout(() => void flush(), Math.min(WAIT_MS, dueMs - nowMs));
     },
     forget: (id) => void waiting.delete(id),
     flush,

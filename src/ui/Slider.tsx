@@ -16,6 +16,8 @@ interface SliderTrack {
   readonly valueText: string;
   /** Gets a step from the newest value to the next: several may come before the next render. */
   readonly onChange: (next: (value: number) => number) => void;
+  /** Told when the track is taken hold of and let go. */
+  readonly onHold?: (held: boolean) => void;
 }
 
 /**
@@ -31,6 +33,7 @@ export function SlideArea({
   bigStep,
   valueText,
   onChange,
+  onHold,
   heightPx,
   verticalScroll = false,
   children,
@@ -51,7 +54,9 @@ export function SlideArea({
     .runOnJS(true)
     .minDistance(verticalScroll ? 4 : 0)
     .onBegin(({ x }) => (verticalScroll ? undefined : putAt(x)))
-    .onUpdate(({ x }) => putAt(x));
+    .onStart(() => onHold?.(true))
+    .onUpdate(({ x }) => putAt(x))
+    .onFinalize(() => onHold?.(false));
   const tap = Gesture.Tap()
     .runOnJS(true)
     .onEnd(({ x }) => putAt(x));

@@ -1,6 +1,6 @@
 import { FEATURE_SHAPE, type Point2 } from '@/core';
 import { MoveHandle } from '@/features/plan/PlanHandles';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useLooked, useShootEdits } from '@/features/plan/ShootContext';
 import type { PlanScale } from '@/figures/plan-scale';
 import { anchorOf, changeItem, itemOf, moveItem, withPointMoved } from '@/records/edit-site';
 import { useInks } from '@/ui/theme';
@@ -33,11 +33,12 @@ export function DrawHandles({
   readonly onHold: (held: boolean) => void;
 }) {
   const inks = useInks();
-  const { plan, update } = useShootPage();
+  const { shoot } = useLooked();
+  const { update } = useShootEdits();
   const { state, act } = useDrawTool();
   const { selected, tool } = state;
   if (tool.name !== 'select' || selected?.list !== 'features') return null;
-  const item = itemOf(plan.shoot, selected);
+  const item = itemOf(shoot, selected);
   const anchor = item && anchorOf(item);
   if (!item || !anchor || !('points' in item)) return null;
   const { id, name, points } = item;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useLooked, useShootEdits } from '@/features/plan/ShootContext';
 import { metres } from '@/features/plan/words';
 import type { ItemDrag } from '@/features/plan/plan-hand';
 import type { PlanScale } from '@/figures/plan-scale';
@@ -92,10 +92,10 @@ function labelOf(state: DrawState, drawing: boolean): string {
 
 /** Ties the drawing tool to the plan's scale and to the shoot. */
 export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
-  const { plan, update } = useShootPage();
+  const { setup, shoot } = useLooked();
+  const { update } = useShootEdits();
   const { state, act } = useDrawTool();
   const { put } = usePut();
-  const { setup, shoot } = plan;
   const { ground, features } = setup;
   const { tool, selected } = state;
   const held = drawing && tool.name === 'select' ? selected : undefined;

@@ -4,6 +4,7 @@ import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { Circle, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
 import type { PlanScale } from '@/figures/plan-scale';
+import type { ItemList, ItemRef } from '@/records/edit-site';
 import { onKeys } from '@/ui/keys';
 
 const HANDLE_PX = 52;
@@ -20,24 +21,26 @@ const boxAt = ({ x, y }: Point2, sizePx: number) => ({
 });
 
 /** A sign on the plan that is chosen by a tap. */
-export const PickTarget = memo(function PickTarget({
+const PickTarget = memo(function PickTarget({
   label,
   x,
   y,
+  list,
   id,
   onPick,
 }: {
   readonly label: string;
   readonly x: number;
   readonly y: number;
+  readonly list: ItemList;
   readonly id: string;
-  readonly onPick: (id: string) => void;
+  readonly onPick: (item: ItemRef) => void;
 }) {
   return (
     <Pressable
       role="button"
       aria-label={label}
-      onPress={() => onPick(id)}
+      onPress={() => onPick({ list, id })}
       style={boxAt({ x, y }, HANDLE_PX)}
     />
   );
@@ -137,3 +140,56 @@ export function MoveHandle({
     </GestureDetector>
   );
 }
+
+/** Marks or positions under the hand: the chosen one is dragged, the others are picked. */
+export const People = memo(function People({
+  list,
+  people,
+  chosenId,
+  chosenLabel,
+  scale,
+  onPick,
+  onPlace,
+  onShift,
+  onHold,
+}: {
+  readonly list: 'marks' | 'positions';
+  readonly people: readonly (Point2 & { readonly id: string; readonly name: string })[];
+  readonly chosenId: string;
+  readonly chosenLabel: string;
+  readonly scale: PlanScale;
+  readonly onPick: (item: ItemRef) => void;
+  readonly onPlace: (item: ItemRef, to: Point2) => void;
+  readonly onShift: (item: ItemRef, eastM: number, northM: number) => void;
+  readonly onHold: (held: boolean) => void;
+}) {
+  const word = list === 'marks' ? 'mark' : 'position';
+  const chosen = people.find(({ id }) => id === chosenId);
+  const item = { list, id: chosenId };
+  return (
+    <>
+      {people
+        .filter(({ id }) => id !== chosenId)
+        .map(({ id, name, x, y }) => (
+          <PickTarget
+            key={id}
+            list={list}
+            id={id}
+            label={`Choose ${word} ${name}`}
+            {...scale.toPx({ x, y })}
+            onPick={onPick}
+          />
+        ))}
+      {chosen ? (
+        <MoveHandle
+          label={chosenLabel}
+          point={chosen}
+          scale={scale}
+          onHold={onHold}
+          onPlace={(to) => onPlace(item, to)}
+          onShift={(eastM, northM) => onShift(item, eastM, northM)}
+        />
+      ) : null}
+    </>
+  );
+});

@@ -13,18 +13,17 @@ import { moveItem, type ItemRef } from '@/records/edit-site';
 import { closeExtent, planExtent, planGround, planLight, planSight } from './drawing';
 import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
-import { MoveHandle, PickTarget } from './PlanHandles';
-import { useShootPage } from './ShootContext';
-import type { Plan } from './use-plan';
+import { People } from './PlanHandles';
+import { useLooked, useShootEdits } from './ShootContext';
+import type { Look } from './use-plan';
 import { usePlanView, type Framing } from './use-plan-view';
-import { chosenMark, chosenPosition, type Setup } from './view';
+import { chosenMark, chosenPosition } from './view';
 import { bearingInWords, metres } from './words';
 
 /** The minute's light on the plan: the same while neither sun, sky nor ground has changed. */
-function useShownLight({ setup, seen }: Plan): PlanLight | undefined {
+function useShownLight({ setup, lit }: Look): PlanLight | undefined {
   const { features, light } = setup;
   const { sky } = light;
-  const lit = seen.ok ? seen.answer.light : undefined;
   const azimuthDeg = lit?.sun.azimuthDeg;
   const altitudeDeg = lit?.sun.altitudeDeg;
   const { indoors = false, lampLux = 0 } = lit ?? {};
@@ -39,13 +38,14 @@ function useShownLight({ setup, seen }: Plan): PlanLight | undefined {
 
 /** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
 export function PlanPicture({ drawing = false }: { readonly drawing?: boolean }) {
-  const { plan, update, endStep } = useShootPage();
+  const looked = useLooked();
+  const { update, hold: holdEdits } = useShootEdits();
   const search = useSearchTool();
-  const { setup, seen } = plan;
+  const { setup, viewed } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
   const ground = useMemo(() => planGround({ ground: site, features }), [site, features]);
-  const view = seen.ok ? seen.view : undefined;
+  const view = viewed.ok ? viewed.view : undefined;
   const { result, request, running } = search.state ?? {};
   const pins = useMemo(
     () => (result && request && !running ? bestPlaces(result, request) : undefined),
@@ -67,7 +67,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
   const { show, act } = useDrawTool();
   useEffect(() => show(look.view), [look.view, show]);
   const sight = useMemo(() => view && planSight(view), [view]);
-  const shownLight = useShownLight(plan);
+  const shownLight = useShownLight(looked);
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);
   const ups = useMemo(
@@ -79,65 +79,40 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
     [site.bearingDeg, view],
   );
 
-  const select = (item: ItemRef) => act({ do: 'select', item });
-  const choose = (next: Partial<Setup['choice']>) =>
-    update((current) => ({ ...current, choice: { ...current.choice, ...next } }));
+  const pick = (item: ItemRef) => {
+    const chosen = item.list === 'marks' ? { markId: item.id } : { positionId: item.id };
+    update((current) => ({ ...current, choice: { ...current.choice, ...chosen } }));
+    act({ do: 'select', item });
+  };
   const hold = (held: boolean) => {
-    endStep();
+    holdEdits(held);
     look.hold(held);
   };
-  const handleFor = (list: 'marks' | 'positions', id: string, at: { x: number; y: number }) => ({
-    point: at,
-    scale,
-    onHold: hold,
-    onPlace: (to: { x: number; y: number }) => draw.place({ list, id }, to),
-    onShift: (east: number, north: number) =>
-      update((current) => moveItem(current, { list, id }, east, north), `keys ${id}`),
-  });
+  const shift = (item: ItemRef, eastM: number, northM: number) =>
+    update((current) => moveItem(current, item, eastM, northM), `keys ${item.id}`);
+  const hands = { scale, onPick: pick, onHold: hold, onPlace: draw.place, onShift: shift };
 
   const handles = (
     <>
       {draw.picking ? (
         <>
-          {marks
-            .filter(({ id }) => id !== mark.id)
-            .map(({ id, name, x, y }) => (
-              <PickTarget
-                key={id}
-                id={id}
-                label={`Choose mark ${name}`}
-                {...scale.toPx({ x, y })}
-                onPick={(markId) => {
-                  choose({ markId });
-                  select({ list: 'marks', id: markId });
-                }}
-              />
-            ))}
-          {positions
-            .filter(({ id }) => id !== position.id)
-            .map(({ id, name, x, y }) => (
-              <PickTarget
-                key={id}
-                id={id}
-                label={`Choose position ${name}`}
-                {...scale.toPx({ x, y })}
-                onPick={(positionId) => {
-                  choose({ positionId });
-                  select({ list: 'positions', id: positionId });
-                }}
-              />
-            ))}
-          <MoveHandle
-            label={`Mark ${mark.name}: ${Math.round(mark.x)} m east, ${Math.round(mark.y)} m north of the middle`}
-            {...handleFor('marks', mark.id, mark)}
+          <People
+            list="marks"
+            people={marks}
+            chosenId={mark.id}
+            chosenLabel={`Mark ${mark.name}: ${Math.round(mark.x)} m east, ${Math.round(mark.y)} m north of the middle`}
+            {...hands}
           />
-          <MoveHandle
-            label={`Position ${position.name}: ${
+          <People
+            list="positions"
+            people={positions}
+            chosenId={position.id}
+            chosenLabel={`Position ${position.name}: ${
               view
                 ? `${metres(view.sight.distanceM)} from ${view.mark.name}, looking ${bearingInWords(view.sight.bearingDeg)}`
                 : 'no answer from here'
             }`}
-            {...handleFor('positions', position.id, position)}
+            {...hands}
           />
         </>
       ) : null}
@@ -176,7 +151,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               scale={scale}
               widthPx={size.width}
               heightPx={size.height}
-              label={`Ground plan of ${plan.shoot.title}`}
+              label={`Ground plan of ${looked.shoot.title}`}
             />
             {handles}
           </PlanGestures>

@@ -19,11 +19,12 @@ import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
 import { AnswerPanel } from './AnswerPanel';
 import { PlanPicture } from './PlanPicture';
-import { EditsContext, ShootContext, useShootPage } from './ShootContext';
+import { EditsContext, LookContext, ShootContext, useLooked, useShootPage } from './ShootContext';
 import { STEPS } from './steps';
 import { UndoButtons, useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
-import { usePlan } from './use-plan';
+import { usePaced } from './use-paced';
+import { useLook, usePlan } from './use-plan';
 
 /** One shoot: plan, answer and time, around the step that is open. */
 export function ShootScreen() {
@@ -63,7 +64,8 @@ function PlanSkeleton() {
 function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const { id, title } = shoot;
   const edits = useEdits(id);
-  const plan = usePlan(shoot);
+  const look = useLook(shoot);
+  const plan = usePlan(usePaced(look, edits.held));
   const wide = useIsWide();
   const search = useSearch();
   useUndoKeys(edits);
@@ -71,14 +73,16 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
   return (
     <EditsContext.Provider value={edits}>
-      <ShootContext.Provider value={page}>
-        <SearchContext.Provider value={search}>
-          <DrawContext.Provider value={draw}>
-            <PageTitle title={title} />
-            {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
-          </DrawContext.Provider>
-        </SearchContext.Provider>
-      </ShootContext.Provider>
+      <LookContext.Provider value={look}>
+        <ShootContext.Provider value={page}>
+          <SearchContext.Provider value={search}>
+            <DrawContext.Provider value={draw}>
+              <PageTitle title={title} />
+              {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+            </DrawContext.Provider>
+          </SearchContext.Provider>
+        </ShootContext.Provider>
+      </LookContext.Provider>
     </EditsContext.Provider>
   );
 }
@@ -148,8 +152,9 @@ const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
 });
 
 function Ribbon() {
-  const { plan, update } = useShootPage();
-  const { ribbon, atMs, hours, clock, lightTrouble } = plan;
+  const { plan, update, hold } = useShootPage();
+  const { ribbon, lightTrouble } = plan;
+  const { atMs, hours, clock } = useLooked();
   return (
     <View className="border-t border-ink bg-paper px-2 pb-1 pt-1">
       {lightTrouble ? (
@@ -161,6 +166,7 @@ function Ribbon() {
         ribbon={ribbon}
         atMs={atMs}
         clock={clock}
+        onHold={hold}
         onChange={(next) =>
           update((current) => ({
             ...current,

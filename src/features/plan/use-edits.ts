@@ -13,8 +13,13 @@ export interface Edits {
   readonly update: Update;
   readonly undo: () => void;
   readonly redo: () => void;
-  /** Ends the open step: what follows is another, even under the same name. */
-  readonly endStep: () => void;
+  /**
+   * Told when something is taken hold of and let go again. Each hold is a step of its own: what
+   * follows is another, even under the same name.
+   */
+  readonly hold: (held: boolean) => void;
+  /** Whether something is being dragged. */
+  readonly held: boolean;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
 }
@@ -46,6 +51,7 @@ export function useEdits(id: string): Edits {
   const history = useRef<History<Shoot>>(noHistory());
   const [canUndo, setCanUndo] = useState(false);
   const [canRedo, setCanRedo] = useState(false);
+  const [held, setHeld] = useState(false);
   const keep = useCallback((next: History<Shoot>) => {
     history.current = next;
     setCanUndo(next.past.length > 0);
@@ -77,10 +83,14 @@ export function useEdits(id: string): Edits {
       update,
       undo: () => move(undone),
       redo: () => move(redone),
-      endStep: () => keep(closed(history.current)),
+      hold: (holding: boolean) => {
+        keep(closed(history.current));
+        setHeld(holding);
+      },
+      held,
       canUndo,
       canRedo,
     }),
-    [update, move, keep, canUndo, canRedo],
+    [update, move, keep, held, canUndo, canRedo],
   );
 }

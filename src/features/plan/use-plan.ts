@@ -14,16 +14,24 @@ import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
 import { answerIn, exposureDemands, type Answer } from './answer';
 import { useLightSeries } from './use-light-series';
-import { sceneOf, viewOf, type Setup, type View } from './view';
+import { sceneOf, viewOf, type Setup, type View, type ViewResult } from './view';
 import { stopsSentence, type Outlook } from './words';
 
-/** A shoot with everything computed for the minute being looked at. */
-export interface Plan {
+/** A shoot at the minute being looked at: all that the plan draws of it. */
+export interface Look {
   readonly shoot: Shoot;
   readonly setup: Setup;
   readonly hours: ShootHours;
   readonly atMs: number;
   readonly clock: (ms: number) => string;
+  readonly viewed: ViewResult;
+  readonly scene: LitScene | undefined;
+  /** Light on the mark; nothing without a view. */
+  readonly lit: SubjectLight | undefined;
+}
+
+/** A shoot with everything computed for the minute being looked at. */
+export interface Plan extends Look {
   readonly ribbon: Ribbon;
   /** Why the light series could not be computed, if it could not. */
   readonly lightTrouble: string | undefined;
@@ -105,7 +113,7 @@ function useLight(scene: LitScene | undefined, atMs: number): SubjectLight | und
   return useMemo(() => kept(scene && lightOnSubject(scene, atMs)), [kept, scene, atMs]);
 }
 
-export function usePlan(shoot: Shoot): Plan {
+export function useLook(shoot: Shoot): Look {
   const { place, startLocal, endLocal, light } = shoot;
   const hours = useMemo(
     () => hoursOf({ startLocal, endLocal, place, light }),
@@ -114,18 +122,31 @@ export function usePlan(shoot: Shoot): Plan {
   const atMs = atMsOf(shoot, hours);
   const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
-  const { marks, positions, kit, choice, features, ground } = setup;
+  const { marks, positions, kit, choice, ground, features } = setup;
   const viewed = useMemo(
     () => viewOf({ marks, positions, kit, choice, ground, place, light }),
     [marks, positions, kit, choice, ground, place, light],
   );
-  const view = viewed.ok ? viewed.view : undefined;
-  const scene = useMemo(() => view && sceneOf(view, features), [view, features]);
+  const scene = useMemo(
+    () => (viewed.ok ? sceneOf(viewed.view, features) : undefined),
+    [viewed, features],
+  );
+  const lit = useLight(scene, atMs);
+  return useMemo(
+    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, lit }),
+    [shoot, setup, hours, atMs, clock, viewed, scene, lit],
+  );
+}
+
+/** What to set for what is looked at, now and for the rest of the shoot. */
+export function usePlan(look: Look): Plan {
+  const { setup, hours, atMs, clock, viewed, scene, lit } = look;
+  const { choice, light, place } = setup;
   const { series, trouble } = useLightSeries(scene, hours.fromMs, hours.toMs);
   const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
   const outlook = useMemo(
-    () => (view ? outlookOf(view, choice, series) : NO_OUTLOOK),
-    [view, choice, series],
+    () => (viewed.ok ? outlookOf(viewed.view, choice, series) : NO_OUTLOOK),
+    [viewed, choice, series],
   );
   const ribbon = useMemo(
     (): Ribbon => ({
@@ -137,7 +158,6 @@ export function usePlan(shoot: Shoot): Plan {
     }),
     [hours, series, events, outlook, light],
   );
-  const lit = useLight(scene, atMs);
   const seen = useMemo((): Plan['seen'] => {
     if (!viewed.ok) return { ok: false, problem: viewed.problem };
     if (!lit) return { ok: false, problem: '' };
@@ -146,5 +166,8 @@ export function usePlan(shoot: Shoot): Plan {
     const sentence = stopsSentence(answer.exposure, outlook, now);
     return { ok: true, view: viewed.view, answer, sentence };
   }, [viewed, choice, lit, outlook, clock, atMs]);
-  return { shoot, setup, hours, atMs, clock, ribbon, lightTrouble: trouble, seen };
+  return useMemo(
+    () => ({ ...look, ribbon, lightTrouble: trouble, seen }),
+    [look, ribbon, trouble, seen],
+  );
 }

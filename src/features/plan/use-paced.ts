@@ -1,0 +1,24 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** How often figures change while something is dragged: oftener nobody can read them. */
+const PACE_MS = 100;
+
+/**
+ * A value as it is shown beside what the hand moves: at once while nothing is held, else ten times
+ * a second.
+ */
+export function usePaced<T>(newest: T, held: boolean): T {
+  const [paced, setPaced] = useState({ held, shown: newest });
+  const latest = useRef(newest);
+  useEffect(() => {
+    latest.current = newest;
+  });
+  useEffect(() => {
+    if (!held) return undefined;
+    const timer = setInterval(() => setPaced({ held, shown: latest.current }), PACE_MS);
+    return () => clearInterval(timer);
+  }, [held]);
+  // Taken hold of or let go: from what is shown now.
+  if (paced.held !== held) setPaced({ held, shown: newest });
+  return held && paced.held ? paced.shown : newest;
+}
