@@ -19,7 +19,7 @@ export default defineConfig({
     locale: 'en-GB',
     // Not the shoot's own zone: what is shown must be the place's clock, not the device's.
     timezoneId: 'America/New_York',
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
   },
   projects: [
     {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { startTransition, useEffect, useRef, useState } from 'react';
 
 /** How often figures change while something is dragged: oftener nobody can read them. */
 const PACE_MS = 100;
@@ -15,7 +15,9 @@ export function usePaced<T>(newest: T, held: boolean): T {
   });
   useEffect(() => {
     if (!held) return undefined;
-    const timer = setInterval(() => setPaced({ held, shown: latest.current }), PACE_MS);
+    // In slices, so that no frame of the drag waits for all the figures.
+    const show = () => setPaced({ held, shown: latest.current });
+    const timer = setInterval(() => startTransition(show), PACE_MS);
     return () => clearInterval(timer);
   }, [held]);
   // Taken hold of or let go: from what is shown now.

@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Slot } from 'expo-router';
 import { useState } from 'react';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
@@ -6,6 +6,9 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { useFlushOnLeave } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
+
+// A change of a record is drawn with the next frame, and only once in it.
+notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
 
 function Page() {
   useRememberedScheme();
