@@ -5,11 +5,12 @@ import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
 import { Draft } from './Draft';
 import { ChosenNames, OtherNames } from './Names';
-import { Features, LightField, MarkSign, PositionSign, Sight } from './PlanLayers';
+import { Features, LightField, MarkSign, OwnShadow, PositionSign, Sight } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
 import { Pins, ScoreField } from './ScoreField';
 import type {
   Canvas,
+  MarkSun,
   PlanChoice,
   PlanDraft,
   PlanGround,
@@ -76,6 +77,16 @@ const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas:
   );
 });
 
+/** How the sun stands to a mark. */
+function sunOn(
+  { id }: PlanMark,
+  light: PlanLight | undefined,
+  inSun: readonly string[] | undefined,
+): MarkSun {
+  if (!light || !inSun || light.sunStrength <= 0) return 'none';
+  return inSun.includes(id) ? light.sunAzimuthDeg : 'shade';
+}
+
 /** The site to scale: light first, then lines, marks, the line of sight, positions. */
 export function GroundPlan({
   ground,
@@ -84,6 +95,8 @@ export function GroundPlan({
   choice,
   moving = false,
   light,
+  inSun,
+  ownShadow,
   sight,
   scores,
   pins,
@@ -98,6 +111,10 @@ export function GroundPlan({
   readonly moving?: boolean;
   /** Nothing where no light can be computed. */
   readonly light: PlanLight | undefined;
+  /** Ids of the marks that have the sun on them. */
+  readonly inSun?: readonly string[] | undefined;
+  /** Of the photographer at the chosen position. */
+  readonly ownShadow?: readonly (readonly Point2[])[] | undefined;
   readonly sight: PlanSight | undefined;
   /** How good it is to stand where, once searched. */
   readonly scores?: PlanScores | undefined;
@@ -128,10 +145,17 @@ export function GroundPlan({
     >
       {light ? <LightField light={light} canvas={canvas} /> : null}
       <Features ground={ground} lampsOn={light?.lampsOn ?? false} canvas={canvas} />
+      {ownShadow ? <OwnShadow shadow={ownShadow} canvas={canvas} /> : null}
       {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}
       {sight ? <Sight sight={sight} canvas={canvas} /> : null}
       {marks.map((mark) => (
-        <MarkSign key={mark.id} mark={mark} chosen={mark.id === choice.markId} canvas={canvas} />
+        <MarkSign
+          key={mark.id}
+          mark={mark}
+          chosen={mark.id === choice.markId}
+          sun={sunOn(mark, light, inSun)}
+          canvas={canvas}
+        />
       ))}
       {pins ? <Pins places={pins} canvas={canvas} /> : null}
       {positions.map((position) => (
@@ -142,8 +166,8 @@ export function GroundPlan({
           canvas={canvas}
         />
       ))}
-      <OtherNames {...{ marks, positions, choice, ground, canvas, moving }} />
-      <ChosenNames {...{ marks, positions, choice, ground, canvas }} />
+      <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
+      <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
       {draft ? <Draft draft={draft} canvas={canvas} /> : null}
       <Legend
         lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}

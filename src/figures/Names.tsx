@@ -2,7 +2,14 @@ import { memo } from 'react';
 import type { Point2 } from '@/core';
 import { HaloText } from './HaloText';
 import { placeLabels, type BoxPx, type LabelWish } from './labels';
-import type { Canvas, PlanChoice, PlanGround, PlanMark, PlanPosition } from './plan-types';
+import type {
+  Canvas,
+  PlanChoice,
+  PlanGround,
+  PlanMark,
+  PlanPosition,
+  PlanSight,
+} from './plan-types';
 
 const SIGN_CLEAR_PX = 11;
 /** Things that are named on the plan where there is room; the rest are known by their look. */
@@ -14,6 +21,7 @@ interface NamesProps {
   readonly marks: readonly PlanMark[];
   readonly positions: readonly PlanPosition[];
   readonly choice: PlanChoice;
+  readonly sight: PlanSight | undefined;
   readonly canvas: Canvas;
 }
 
@@ -29,8 +37,16 @@ const cornersTaken = ({ widthPx, heightPx }: Canvas): readonly BoxPx[] => [
   { left: widthPx - 40, right: widthPx, top: 8, bottom: 66 },
 ];
 
+/** The tick at twice the distance says what it is. */
+const twiceWish = ({ twice }: PlanSight, { scale }: Canvas): LabelWish => ({
+  text: '2×',
+  at: scale.toPx(twice),
+  clearPx: 8,
+  must: true,
+});
+
 /** Names of marks and positions: of what is chosen, which must be seen, and of the rest. */
-function signWishes({ marks, positions, choice, canvas }: NamesProps) {
+function signWishes({ marks, positions, choice, sight, canvas }: NamesProps) {
   const wish = (entry: PlanMark | PlanPosition, must: boolean): LabelWish => ({
     text: entry.name,
     at: canvas.scale.toPx(entry),
@@ -40,6 +56,7 @@ function signWishes({ marks, positions, choice, canvas }: NamesProps) {
   const all = [
     ...positions.map((entry) => wish(entry, entry.id === choice.positionId)),
     ...marks.map((entry) => wish(entry, entry.id === choice.markId)),
+    ...(sight ? [twiceWish(sight, canvas)] : []),
   ];
   return { chosen: all.filter(({ must }) => must), others: all.filter(({ must }) => !must) };
 }
@@ -89,6 +106,7 @@ export const OtherNames = memo(
     (after.moving ||
       (!before.moving &&
         before.ground === after.ground &&
+        before.sight === after.sight &&
         before.marks === after.marks &&
         before.positions === after.positions &&
         before.choice.markId === after.choice.markId &&

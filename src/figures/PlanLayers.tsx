@@ -12,6 +12,7 @@ import type {
   PlanLight,
   PlanMark,
   PlanPosition,
+  MarkSun,
   PlanSight,
 } from './plan-types';
 
@@ -77,9 +78,44 @@ export function LightField({
         fill="url(#light-strokes)"
       />
       <Path d={shade} fill={tint(0.12 + 0.28 * light.sunStrength)} />
+      {light.strips.length > 0 ? <Strips strips={light.strips} canvas={canvas} /> : null}
     </G>
   );
 }
+
+/** However small the plan, a strip of shade is this long. */
+const LEAST_STRIP_PX = 4;
+
+/** Shade of posts along their fences: where to put a lens. */
+function Strips({
+  strips,
+  canvas: { inks, scale },
+}: {
+  readonly strips: PlanLight['strips'];
+  readonly canvas: Canvas;
+}) {
+  const d = strips.map(({ from, to }) => {
+    const [a, b] = [scale.toPx(from), scale.toPx(to)];
+    const lengthPx = Math.hypot(b.x - a.x, b.y - a.y);
+    const longer = Math.max(1, LEAST_STRIP_PX / lengthPx) / 2;
+    const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
+    const [dx, dy] = [(b.x - a.x) * longer, (b.y - a.y) * longer];
+    return `M${(x - dx).toFixed(1)} ${(y - dy).toFixed(1)}L${(x + dx).toFixed(1)} ${(y + dy).toFixed(1)}`;
+  });
+  return <Path d={d.join('')} stroke={inks.ink} strokeWidth={5} strokeOpacity={0.55} />;
+}
+
+/** The photographer's own shadow: darker than the rest, since it goes where they go. */
+export const OwnShadow = memo(function OwnShadow({
+  shadow,
+  canvas: { inks, scale },
+}: {
+  readonly shadow: readonly (readonly Point2[])[];
+  readonly canvas: Canvas;
+}) {
+  const d = shadow.map((polygon) => pathThrough(polygon, scale, true)).join('');
+  return d === '' ? null : <Path d={d} fill={inks.ink} fillOpacity={0.5} />;
+});
 
 const LINE_STYLE = {
   boundary: { strokeWidth: 2 },
@@ -152,17 +188,31 @@ const Painted = memo(function Painted({
 
 const ARROW_PX = 26;
 
+/** Half a disc on the side away from a direction, as the moon is drawn. */
+function darkHalf({ x, y }: Point2, r: number, lightFromDeg: number): string {
+  const aside = alongBearing(lightFromDeg + 90);
+  const [dx, dy] = [aside.x * r, -aside.y * r];
+  return `M${x - dx} ${y - dy}A${r} ${r} 0 0 0 ${x + dx} ${y + dy}Z`;
+}
+
+/**
+ * A mark: a disc whose dark half is turned from the sun, all dark in the shade, open where no sun
+ * is to be had; with the way the subject runs. The chosen one has a ring.
+ */
 export const MarkSign = memo(function MarkSign({
   mark,
   chosen,
+  sun,
   canvas,
 }: {
   readonly mark: PlanMark;
   readonly chosen: boolean;
+  readonly sun: MarkSun;
   readonly canvas: Canvas;
 }) {
   const { inks, scale } = canvas;
   const { x, y } = scale.toPx(mark);
+  const r = chosen ? 6 : 5;
   const run = alongBearing(mark.headingDeg - scale.upDeg);
   const tip = { x: x + run.x * ARROW_PX, y: y - run.y * ARROW_PX };
   const barb = (turnDeg: number) => {
@@ -177,18 +227,29 @@ export const MarkSign = memo(function MarkSign({
         stroke={inks.ink}
         strokeWidth={1.8}
       />
+      {chosen ? (
+        <Circle cx={x} cy={y} r={10} fill={inks.paper} stroke={inks.ink} strokeWidth={1.6} />
+      ) : null}
       <Circle
         cx={x}
         cy={y}
-        r={chosen ? 6 : 4.5}
-        fill={chosen ? inks.ink : inks.paper}
+        r={r}
+        fill={sun === 'shade' ? inks.ink : inks.paper}
         stroke={inks.ink}
-        strokeWidth={2}
+        strokeWidth={1.8}
       />
+      {typeof sun === 'number' ? (
+        <Path d={darkHalf({ x, y }, r, sun - scale.upDeg)} fill={inks.ink} />
+      ) : null}
     </G>
   );
 });
 
+/** What lies beyond the subject is followed this far at most, as times its distance. */
+const WEDGE_TIMES = 2.6;
+const CROSS_PX = 6;
+
+/** The view of the chosen lens: its wedge to what is behind, the sight line and what blocks it. */
 export const Sight = memo(function Sight({
   sight,
   canvas,
@@ -197,31 +258,64 @@ export const Sight = memo(function Sight({
   readonly canvas: Canvas;
 }) {
   const { inks, scale } = canvas;
-  const from = scale.toPx(sight.from);
-  const to = scale.toPx(sight.to);
+  const [from, to, twice] = [sight.from, sight.to, sight.twice].map(scale.toPx) as [
+    Point2,
+    Point2,
+    Point2,
+  ];
   const reach = { x: to.x - from.x, y: to.y - from.y };
-  const edge = (turnDeg: number) => {
-    const turn = (turnDeg * Math.PI) / 180;
-    const longer = 1.25;
-    return `${from.x + longer * (reach.x * Math.cos(turn) - reach.y * Math.sin(turn))} ${from.y + longer * (reach.x * Math.sin(turn) + reach.y * Math.cos(turn))}`;
-  };
-  const half = sight.horizontalDeg / 2;
+  const lengthPx = Math.max(1e-6, Math.hypot(reach.x, reach.y));
+  const unit = { x: reach.x / lengthPx, y: reach.y / lengthPx };
+  const at = (alongPx: number, asidePx: number) =>
+    `${(from.x + unit.x * alongPx - unit.y * asidePx).toFixed(1)} ${(from.y + unit.y * alongPx + unit.x * asidePx).toFixed(1)}`;
+  const away = (px: Point2) => Math.hypot(px.x - from.x, px.y - from.y);
+  const spread = Math.tan((sight.horizontalDeg * Math.PI) / 360);
+  const back = sight.back && away(scale.toPx(sight.back));
+  const blocked = sight.blockedAt && away(scale.toPx(sight.blockedAt));
+  const end = Math.min(back ?? Infinity, lengthPx * WEDGE_TIMES);
+  const twicePx = away(twice);
   return (
     <G>
       <Path
-        d={`M${from.x} ${from.y}L${edge(-half)}M${from.x} ${from.y}L${edge(half)}`}
+        d={`M${at(0, 0)}L${at(end, -end * spread)}L${at(end, end * spread)}Z`}
+        fill={inks.signal}
+        fillOpacity={0.07}
+      />
+      <Path
+        d={`M${at(end, -end * spread)}L${at(0, 0)}L${at(end, end * spread)}`}
+        fill="none"
         stroke={inks.signal}
         strokeWidth={1}
       />
-      <Line
-        x1={from.x}
-        y1={from.y}
-        x2={to.x}
-        y2={to.y}
+      {back !== undefined && back <= end ? (
+        <Path
+          d={`M${at(back, -back * spread)}L${at(back, back * spread)}`}
+          stroke={inks.signal}
+          strokeWidth={3}
+        />
+      ) : null}
+      <Path d={`M${at(twicePx, -7)}L${at(twicePx, 7)}`} stroke={inks.signal} strokeWidth={1.6} />
+      <Path
+        d={`M${at(0, 0)}L${at(blocked ?? lengthPx, 0)}`}
         stroke={inks.signal}
         strokeWidth={2}
         strokeDasharray="7 4"
       />
+      {blocked === undefined ? null : (
+        <>
+          <Path
+            d={`M${at(blocked, 0)}L${at(lengthPx, 0)}`}
+            stroke={inks.quiet}
+            strokeWidth={1.4}
+            strokeDasharray="1 4"
+          />
+          <Path
+            d={`M${at(blocked - CROSS_PX, -CROSS_PX)}L${at(blocked + CROSS_PX, CROSS_PX)}M${at(blocked - CROSS_PX, CROSS_PX)}L${at(blocked + CROSS_PX, -CROSS_PX)}`}
+            stroke={inks.signal}
+            strokeWidth={2.4}
+          />
+        </>
+      )}
     </G>
   );
 });

@@ -20,6 +20,9 @@ export interface PlanPosition extends Point2 {
   readonly name: string;
 }
 
+/** Bearing of the sun that is on a mark, or that it lies in shade, or that there is no sun. */
+export type MarkSun = number | 'shade' | 'none';
+
 /** Which mark and which position are looked at. */
 export interface PlanChoice {
   readonly markId: string;
@@ -33,17 +36,25 @@ export interface PlanLight {
   /** 1 under a clear sky, less through cloud, 0 when no sunlight reaches the ground. */
   readonly sunStrength: number;
   readonly shadows: readonly (readonly Point2[])[];
+  /** Strips of shade along fences, at their posts. */
+  readonly strips: readonly { readonly from: Point2; readonly to: Point2 }[];
   readonly lampsOn: boolean;
   /** Where the sun stands, in words. */
   readonly label: string;
 }
 
-/** The line from position to mark and how wide the frame is there. */
+/** The line from position to mark, how wide the frame is, and what is in the way and behind. */
 export interface PlanSight {
   readonly from: Point2;
   readonly to: Point2;
   readonly label: string;
   readonly horizontalDeg: number;
+  /** Where something stands in the line, if it does. */
+  readonly blockedAt: Point2 | undefined;
+  /** Where the line ends on what is behind, if anything is. */
+  readonly back: Point2 | undefined;
+  /** Twice the subject's distance: a background beyond it blurs. */
+  readonly twice: Point2;
 }
 
 /** Scores of a grid over the ground, row by row from the south-west; 0 where one can't stand. */

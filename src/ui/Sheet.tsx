@@ -10,11 +10,14 @@ export function Sheet({
   title,
   open,
   onClose,
+  wide = false,
   children,
 }: {
   readonly title: string;
   readonly open: boolean;
   readonly onClose: () => void;
+  /** For a table: on a wide screen as broad as it can be. */
+  readonly wide?: boolean;
   readonly children: ReactNode;
 }) {
   const inks = useInks();
@@ -27,7 +30,9 @@ export function Sheet({
           onPress={onClose}
           className="absolute inset-0 bg-black/50"
         />
-        <View className="max-h-[85%] w-full border-t-2 border-ink bg-paper sm:w-[440px] sm:border-2">
+        <View
+          className={`max-h-[85%] w-full border-t-2 border-ink bg-paper sm:border-2 ${wide ? 'sm:w-[1040px] sm:max-w-[96%]' : 'sm:w-[440px]'}`}
+        >
           <View className="flex-row items-center justify-between border-b border-line pl-4">
             <Heading level={2} kind="figure">
               {title}

@@ -1,5 +1,5 @@
-import type { LightSeries, LightSeriesRequest } from '@/core';
-import type { LightService } from './light-series-job';
+import type { FaceSpan, LightSeries, LightSeriesRequest } from '@/core';
+import type { FaceDaysRequest, LightService } from './light-series-job';
 import { workerClient } from './worker-client';
 
 const ask = workerClient<LightService>(
@@ -12,3 +12,10 @@ export const requestLightSeries = (
   request: LightSeriesRequest,
   signal: AbortSignal,
 ): Promise<LightSeries> => ask((service, id) => service.lightSeries({ ...request, id }), signal);
+
+/** The sun on a face day by day, from the worker. @throws as `workerClient` */
+export const requestFaceDays = (
+  request: FaceDaysRequest,
+  signal: AbortSignal,
+): Promise<readonly (readonly FaceSpan[])[]> =>
+  ask((service, id) => service.faceDays({ ...request, id }), signal);

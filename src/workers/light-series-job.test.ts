@@ -1,4 +1,4 @@
-import { lightSeries, type LitScene } from '@/core';
+import { faceSpans, lightSeries, type LitScene } from '@/core';
 import { lightService, type LightJob } from './light-series-job';
 
 const SCENE: LitScene = {
@@ -51,4 +51,16 @@ test.each([
 ])('%s fails with the reason', async (_what, change, reason) => {
   const reply = await lightService(async () => undefined).lightSeries({ ...job, ...change });
   expect(reply).toEqual({ kind: 'failed', reason: expect.stringMatching(reason) });
+});
+
+const FACE = { ...SCENE, viewAltitudeDeg: 0 };
+const day = (n: number) => ({ fromMs: FROM_MS + n * 864e5, toMs: FROM_MS + (n + 1) * 864e5 });
+
+test('the sun on a face comes day by day, each as the core gives it', async () => {
+  const request = { scene: FACE, days: [day(0), day(30)], stepMs: 900_000 };
+  const reply = await lightService(async () => undefined).faceDays({ id: 2, ...request });
+  expect(reply).toEqual({
+    kind: 'done',
+    value: request.days.map((one) => faceSpans(FACE, one, 900_000)),
+  });
 });

@@ -1,10 +1,14 @@
 import {
   EMPTY_SERIES,
+  faceSpans,
   joinSeries,
   lightAtTimes,
   seriesTimes,
+  type FacedScene,
+  type FaceSpan,
   type LightSeries,
   type LightSeriesRequest,
+  type Span,
 } from '@/core';
 import { runningJobs, type Reply } from './running-jobs';
 
@@ -13,9 +17,20 @@ export interface LightJob extends LightSeriesRequest {
   readonly id: number;
 }
 
+/** Days through which the sun on a face is asked for, each a span of its own. */
+export interface FaceDaysRequest {
+  readonly scene: FacedScene;
+  readonly days: readonly Span[];
+  readonly stepMs: number;
+}
+
 /** What the worker offers. */
 export interface LightService {
   lightSeries: (job: LightJob) => Promise<Reply<LightSeries>>;
+  /** The sun on a face, day by day. */
+  faceDays: (
+    job: FaceDaysRequest & { readonly id: number },
+  ) => Promise<Reply<readonly (readonly FaceSpan[])[]>>;
   cancel: (id: number) => void;
 }
 
@@ -38,6 +53,18 @@ export function lightService(nextTurn: () => Promise<void>): LightService {
             return series.timeMs.length < times.length;
           },
           value: () => series,
+        };
+      }),
+    faceDays: ({ id, scene, days, stepMs }) =>
+      run(id, () => {
+        const found: (readonly FaceSpan[])[] = [];
+        return {
+          piece: () => {
+            const day = days[found.length];
+            if (day) found.push(faceSpans(scene, day, stepMs));
+            return found.length < days.length;
+          },
+          value: () => found,
         };
       }),
   };

@@ -49,3 +49,4 @@ export {
   type Shortfall,
 } from './series';
 export { lightOnSubject, type EvRange, type LitScene, type SubjectLight } from './subject';
+export { faceSpans, sunOnFace, type FacedScene, type FaceSpan, type SunOnFace } from './when';

@@ -4,6 +4,7 @@ import { GroundPlan } from '@/figures/GroundPlan';
 import { fitView, scaleOf } from '@/figures/plan-scale';
 import { planSvg } from '@/formats/plan-image';
 import { planExtent, planGround, planLight, planSight } from '@/features/plan/drawing';
+import { marksInSun } from '@/features/plan/sun-on-ground';
 import type { Plan } from '@/features/plan/use-plan';
 import { dayOf } from '@/records/times';
 import tokens from '@/ui/tokens.json';
@@ -13,7 +14,7 @@ export const SHEET = { widthPx: 1400, heightPx: 1000 } as const;
 const PADDING_PX = 60;
 
 /** The whole plan at the minute looked at, on a sheet of its own by day, as an SVG file. */
-export function planSheet({ shoot, setup, seen, atMs, clock }: Plan): string {
+export function planSheet({ shoot, setup, seen, along, atMs, clock }: Plan): string {
   const { widthPx, heightPx } = SHEET;
   const ground = planGround(setup);
   const scale = scaleOf(
@@ -24,6 +25,7 @@ export function planSheet({ shoot, setup, seen, atMs, clock }: Plan): string {
   const title = `${shoot.title}, ${dayOf(shoot.startLocal)}, ${clock(atMs)}`;
   const host = document.createElement('div');
   const root = createRoot(host);
+  const sun = seen.ok ? seen.answer.light.sun : undefined;
   flushSync(() =>
     root.render(
       <GroundPlan
@@ -36,7 +38,8 @@ export function planSheet({ shoot, setup, seen, atMs, clock }: Plan): string {
             ? planLight({ sky: setup.light.sky, features: setup.features }, seen.answer.light)
             : undefined
         }
-        sight={seen.ok ? planSight(seen.view) : undefined}
+        inSun={sun && marksInSun(setup.marks, setup.features, sun)}
+        sight={seen.ok && along ? planSight(seen.view, along) : undefined}
         scale={scale}
         widthPx={widthPx}
         heightPx={heightPx}

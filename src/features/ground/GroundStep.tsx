@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { chosenMark, chosenPosition, type Setup } from '@/features/plan/view';
-import { bearingInWords, faceSeen, metres, smallLength } from '@/features/plan/words';
+import { bearingInWords } from '@/features/plan/words';
 import { SUBJECTS } from '@/presets/subjects';
 import { groundById } from '@/presets/grounds';
 import { throwSwitch } from '@/records/edit-ground';
@@ -15,22 +15,12 @@ import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { CompareSection } from './CompareSection';
+import { FiguresSection, FromHere } from './FiguresSection';
 import { SearchSection } from './SearchSection';
 import { SideViewSection } from './SideViewSection';
 import { WishSection } from './WishSection';
 
 const HEADING_STEP_DEG = 5;
-
-function Row({ name, value }: { readonly name: string; readonly value: string }) {
-  return (
-    <View className="flex-row justify-between gap-4 border-b border-line py-2">
-      <Text ink="quiet">{name}</Text>
-      <Text kind="strong" className="shrink text-right">
-        {value}
-      </Text>
-    </View>
-  );
-}
 
 const ORIENTATIONS = [
   { value: 'level', label: 'Level' },
@@ -40,11 +30,10 @@ const ORIENTATIONS = [
 /** Where one stands and what is there to see: position, mark, subject, and the geometry of it. */
 export function GroundStep() {
   const { plan, update } = useShootPage();
-  const { setup, seen } = plan;
+  const { setup } = plan;
   const { positions, marks, choice } = setup;
   const router = useRouter();
   const position = chosenPosition(setup);
-  const depth = seen.ok ? seen.answer.exposure.depth : undefined;
   return (
     <View className="gap-3">
       <Heading level={2} kind="figure">
@@ -63,21 +52,13 @@ export function GroundStep() {
         </Text>
       ) : null}
       <MarkControls marks={marks} mark={chosenMark(setup)} update={update} />
-      {seen.ok ? (
-        <View>
-          <Row name="Distance" value={metres(seen.view.sight.distanceM)} />
-          <Row name="True bearing" value={bearingInWords(seen.view.sight.bearingDeg)} />
-          <Row name="Subject" value={faceSeen(seen.view.faceOffDeg)} />
-          {depth ? (
-            <Row name="Sharp in depth" value={smallLength(depth.farM - depth.nearM)} />
-          ) : null}
-        </View>
-      ) : null}
+      <FromHere />
       <Button
         label="Draw the ground"
         onPress={() => router.navigate(`/shoot/${plan.shoot.id}/draw`)}
       />
       <Switches ground={setup.ground} update={update} />
+      <FiguresSection />
       <SideViewSection />
       <WishSection />
       <CompareSection />

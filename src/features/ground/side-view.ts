@@ -1,4 +1,5 @@
-import { behindHead, obstaclesOf, sectionAlong, sightBlocks, type Obstacle } from '@/core';
+import { behindHead, sectionAlong, sightBlocks } from '@/core';
+import { thingsOf, type Named } from '@/features/plan/along-sight';
 import type { View } from '@/features/plan/view';
 import { metres, smallLength } from '@/features/plan/words';
 import type { SideViewPieces } from '@/figures/SideView';
@@ -17,17 +18,6 @@ const FURTHEST_M = 400;
 /** A thing that stands higher is cut off at the top of the drawing. */
 const HIGHEST_TIMES = 2.2;
 
-interface Named extends Obstacle {
-  readonly name: string;
-}
-
-const named = (features: Shoot['features']): readonly Named[] =>
-  features
-    .filter(({ kind }) => kind !== 'hill')
-    .flatMap((feature) =>
-      obstaclesOf(feature).map((obstacle) => ({ ...obstacle, name: feature.name })),
-    );
-
 /** "The line is level." "Looking 12° up." */
 function slopeWords(elevationDeg: number): string {
   const deg = Math.abs(elevationDeg);
@@ -42,7 +32,7 @@ export function sideView(view: View, features: Shoot['features']): SideSeen {
   const headM = feetM + subject.heightM;
   const awayM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
   const reachM = Math.max(awayM + 4, Math.min(FURTHEST_M, awayM * BEYOND));
-  const things = named(features);
+  const things = thingsOf(features);
   const met = sectionAlong(camera, aim, things, reachM);
   const blocks = sightBlocks(camera, aim, things);
   const behind = behindHead(camera, aim, headM, things, reachM);

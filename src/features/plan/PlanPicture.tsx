@@ -14,26 +14,42 @@ import { closeExtent, planExtent, planGround, planLight, planSight } from './dra
 import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { People } from './PlanHandles';
+import { marksInSun, ownShadow } from './sun-on-ground';
 import { useLooked, useShootEdits } from './ShootContext';
 import type { Look } from './use-plan';
 import { usePlanView, type Framing } from './use-plan-view';
 import { chosenMark, chosenPosition } from './view';
 import { bearingInWords, metres } from './words';
 
-/** The minute's light on the plan: the same while neither sun, sky nor ground has changed. */
-function useShownLight({ setup, lit }: Look): PlanLight | undefined {
-  const { features, light } = setup;
+/** The minute's light on the plan: each part the same while what it rests on has not changed. */
+function useShownLight({ setup, lit }: Look) {
+  const { features, light, marks, positions, choice } = setup;
   const { sky } = light;
   const azimuthDeg = lit?.sun.azimuthDeg;
   const altitudeDeg = lit?.sun.altitudeDeg;
   const { indoors = false, lampLux = 0 } = lit ?? {};
-  return useMemo(
+  const sun = useMemo(
     () =>
       azimuthDeg === undefined || altitudeDeg === undefined
         ? undefined
-        : planLight({ sky, features }, { sun: { azimuthDeg, altitudeDeg }, indoors, lampLux }),
-    [azimuthDeg, altitudeDeg, indoors, lampLux, sky, features],
+        : { azimuthDeg, altitudeDeg },
+    [azimuthDeg, altitudeDeg],
   );
+  const shown = useMemo(
+    (): PlanLight | undefined => sun && planLight({ sky, features }, { sun, indoors, lampLux }),
+    [sun, indoors, lampLux, sky, features],
+  );
+  const inSun = useMemo(
+    () => (sun ? marksInSun(marks, features, sun) : undefined),
+    [marks, features, sun],
+  );
+  const { x, y } = chosenPosition({ positions, choice });
+  const shining = (shown?.sunStrength ?? 0) > 0;
+  const own = useMemo(
+    () => (sun && shining ? ownShadow({ x, y }, features, sun) : undefined),
+    [x, y, features, sun, shining],
+  );
+  return { light: shown, inSun, ownShadow: own };
 }
 
 /** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
@@ -41,7 +57,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
   const looked = useLooked();
   const { update, hold: holdEdits } = useShootEdits();
   const search = useSearchTool();
-  const { setup, viewed } = looked;
+  const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
   const ground = useMemo(() => planGround({ ground: site, features }), [site, features]);
@@ -66,7 +82,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
   const draw = useDrawing(scale, drawing);
   const { show, act } = useDrawTool();
   useEffect(() => show(look.view), [look.view, show]);
-  const sight = useMemo(() => view && planSight(view), [view]);
+  const sight = useMemo(() => view && along && planSight(view, along), [view, along]);
   const shownLight = useShownLight(looked);
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);
@@ -143,7 +159,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               positions={positions}
               choice={choice}
               moving={look.held}
-              light={shownLight}
+              {...shownLight}
               sight={sight}
               scores={search.state?.result}
               pins={pins}

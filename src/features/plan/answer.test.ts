@@ -2,6 +2,7 @@ import { DEMO_SHOOTS } from '@/demo';
 import { lightSeries } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
+import { alongSight } from './along-sight';
 import { answerAt, type Answer } from './answer';
 import { planLight, planSight } from './drawing';
 import { eventsWithin, outlookOf } from './use-plan';
@@ -104,7 +105,10 @@ test('under a roof the day makes no difference, only lamps do', () => {
 });
 
 test('the sight says distance and true bearing', () => {
-  expect(planSight(seen(larkmoor)).label).toMatch(/^\d+\.\d m · \d{3}° [NSEW]{1,2}$/);
+  const view = seen(larkmoor);
+  expect(planSight(view, alongSight(view, larkmoor.features)).label).toMatch(
+    /^\d+\.\d m · \d{3}° [NSEW]{1,2}$/,
+  );
 });
 
 test('sunset and civil dusk of Larkmoor fall in its ribbon, noon in the regatta, by name', () => {

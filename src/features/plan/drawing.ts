@@ -12,6 +12,8 @@ import {
   type SubjectLight,
 } from '@/core';
 import type { PlanGround, PlanLight, PlanSight } from '@/figures/plan-types';
+import type { AlongSight } from './along-sight';
+import { postShade } from './sun-on-ground';
 import { groundLines } from '@/presets/grounds';
 import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
@@ -94,6 +96,7 @@ export function planLight(
             .flatMap(obstaclesOf)
             .flatMap((obstacle) => shadowOf(obstacle, sun))
         : [],
+    strips: sunStrength > 0 ? postShade(features, sun) : [],
     lampsOn: light.lampLux > 0,
     label: light.indoors
       ? 'Under a roof'
@@ -101,9 +104,21 @@ export function planLight(
   };
 }
 
-export function planSight({ camera, aim, sight, body, focalMm }: View): PlanSight {
+export function planSight(
+  { camera, aim, sight, body, focalMm }: View,
+  { blocks, back }: AlongSight,
+): PlanSight {
   const { horizontalDeg } = fieldOfView({ sensor: body.sensor, focalMm });
+  const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
+  const along = (m: number): Point2 => ({
+    x: camera.x + ((aim.x - camera.x) * m) / levelM,
+    y: camera.y + ((aim.y - camera.y) * m) / levelM,
+  });
+  const [block] = blocks;
   return {
+    blockedAt: block && along(block.distanceM),
+    back: back && along(back.distanceM),
+    twice: along(2 * levelM),
     from: camera,
     to: aim,
     label: `${metres(sight.distanceM)} · ${bearingInWords(sight.bearingDeg)}`,

@@ -12,6 +12,7 @@ import {
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
+import { alongSight, type AlongSight } from './along-sight';
 import { answerIn, exposureDemands, type Answer } from './answer';
 import { useLightSeries } from './use-light-series';
 import { sceneOf, viewOf, type Setup, type View, type ViewResult } from './view';
@@ -26,6 +27,8 @@ export interface Look {
   readonly clock: (ms: number) => string;
   readonly viewed: ViewResult;
   readonly scene: LitScene | undefined;
+  /** What the line of sight meets; nothing without a view. */
+  readonly along: AlongSight | undefined;
   /** Light on the mark; nothing without a view. */
   readonly lit: SubjectLight | undefined;
 }
@@ -131,10 +134,14 @@ export function useLook(shoot: Shoot): Look {
     () => (viewed.ok ? sceneOf(viewed.view, features) : undefined),
     [viewed, features],
   );
+  const along = useMemo(
+    () => (viewed.ok ? alongSight(viewed.view, features) : undefined),
+    [viewed, features],
+  );
   const lit = useLight(scene, atMs);
   return useMemo(
-    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, lit }),
-    [shoot, setup, hours, atMs, clock, viewed, scene, lit],
+    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, along, lit }),
+    [shoot, setup, hours, atMs, clock, viewed, scene, along, lit],
   );
 }
 

@@ -1,0 +1,77 @@
+import { above, within } from '../check';
+import { sunAngleFrom } from '../sun/angle';
+import { sunPosition } from '../sun/position';
+import { sunBlocked } from '../site/obstacle';
+import type { Span } from '../sun/horizon';
+import type { LitScene } from './subject';
+
+/** How the sun stands to a face that looks at the camera, whatever the clouds. */
+export type SunOnFace = 'front' | 'side' | 'back' | 'shade' | 'twilight' | 'dark';
+
+/** From these angles round from behind the camera light is from the side, and from behind. */
+const SIDE_FROM_DEG = 75;
+const BACK_FROM_DEG = 105;
+/** Civil twilight ends here. */
+const DARK_BELOW_DEG = -6;
+
+/** A face among obstacles, and the camera that looks at it. */
+export interface FacedScene extends Pick<
+  LitScene,
+  'place' | 'obstacles' | 'target' | 'faceAzimuthDeg'
+> {
+  /** Elevation of the line from camera to subject. */
+  readonly viewAltitudeDeg: number;
+}
+
+/** How the sun stands to the face at one moment. @throws RangeError as the functions it stands on */
+export function sunOnFace(
+  { place, obstacles, target, faceAzimuthDeg, viewAltitudeDeg }: FacedScene,
+  timeMs: number,
+): SunOnFace {
+  const sun = sunPosition({ time: timeMs, ...place });
+  if (sun.altitudeDeg <= 0) return sun.altitudeDeg < DARK_BELOW_DEG ? 'dark' : 'twilight';
+  if (sunBlocked(target, sun, obstacles)) return 'shade';
+  const { phaseDeg } = sunAngleFrom(faceAzimuthDeg + 180, viewAltitudeDeg, sun);
+  if (phaseDeg < SIDE_FROM_DEG) return 'front';
+  return phaseDeg <= BACK_FROM_DEG ? 'side' : 'back';
+}
+
+/** A stretch of time in which the sun stands one way. */
+export interface FaceSpan extends Span {
+  readonly sun: SunOnFace;
+}
+
+/** Turns are found to ten seconds. */
+const TOLERANCE_MS = 10_000;
+
+/**
+ * How the sun stands to a face through a span of time, as stretches one after the other that fill
+ * it. Turns are found by steps and then halving to ten seconds; what comes and goes within a step
+ * is not seen.
+ * @throws RangeError for an end not after the start or a step under a second
+ */
+export function faceSpans(
+  scene: FacedScene,
+  { fromMs, toMs }: Span,
+  stepMs: number,
+): readonly FaceSpan[] {
+  above('toMs', toMs, fromMs);
+  within('stepMs', stepMs, 1000, 24 * 3.6e6);
+  const spans: FaceSpan[] = [];
+  let [since, sun] = [fromMs, sunOnFace(scene, fromMs)];
+  for (let at = fromMs; at < toMs; at += stepMs) {
+    const next = Math.min(toMs, at + stepMs);
+    const then = sunOnFace(scene, next);
+    if (then === sun) continue;
+    let [low, high] = [at, next];
+    while (high - low > TOLERANCE_MS) {
+      const middle = (low + high) / 2;
+      if (sunOnFace(scene, middle) === sun) low = middle;
+      else high = middle;
+    }
+    const turn = (low + high) / 2;
+    spans.push({ fromMs: since, toMs: turn, sun });
+    [since, sun] = [turn, then];
+  }
+  return [...spans, { fromMs: since, toMs, sun }];
+}

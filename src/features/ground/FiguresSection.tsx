@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { CautionSign } from '@/ui/CautionSign';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { chosenMark, chosenPosition } from '@/features/plan/view';
+import { marksInSun, ownShadowOn } from '@/features/plan/sun-on-ground';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { FiguresSheet } from './FiguresSheet';
+import { figuresOf, postShadeInWords, sunInFigures, walkInWords, type Figure } from './figures';
+
+export function FigureRow({ name, value }: Figure) {
+  return (
+    <View className="flex-row justify-between gap-4 border-b border-line py-2">
+      <Text ink="quiet">{name}</Text>
+      <Text kind="strong" className="shrink text-right">
+        {value}
+      </Text>
+    </View>
+  );
+}
+
+/** What the chosen position sees of the chosen mark, and where the sun falls. */
+export function FromHere() {
+  const { setup, seen, along } = useShootPage().plan;
+  const inks = useInks();
+  if (!seen.ok || !along) return null;
+  const { view, answer } = seen;
+  const { sun, indoors, daylight } = answer.light;
+  const shining = !indoors && daylight.directNormalLux > 0;
+  const strip = shining ? postShadeInWords(along.fence, sun) : undefined;
+  const figures = [
+    ...figuresOf(view, answer, along),
+    ...(shining ? sunInFigures(setup.marks, marksInSun(setup.marks, setup.features, sun)) : []),
+    ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),
+  ];
+  const own = shining && ownShadowOn(chosenPosition(setup), chosenMark(setup), sun);
+  return (
+    <View role="region" aria-label="From here">
+      {figures.map((figure) => (
+        <FigureRow key={figure.name} {...figure} />
+      ))}
+      {own ? (
+        <View className="flex-row items-center gap-2 py-2">
+          <CautionSign color={inks.signal} />
+          <Text kind="strong" className="shrink">
+            Your own shadow lies on the mark. Stand aside, or crouch.
+          </Text>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** Walks to the other positions, and the way to all figures of all of them. */
+export function FiguresSection() {
+  const { setup } = useShootPage().plan;
+  const [open, setOpen] = useState(false);
+  const here = chosenPosition(setup);
+  const others = setup.positions.filter(({ id }) => id !== here.id);
+  return (
+    <View className="gap-3">
+      {others.length > 0 ? (
+        <View role="region" aria-label="To walk from here">
+          <Text kind="small" ink="quiet">
+            To walk from here, straight
+          </Text>
+          {others.map((to) => (
+            <FigureRow key={to.id} name={to.name} value={walkInWords(here, to)} />
+          ))}
+        </View>
+      ) : null}
+      <Button label="All positions and marks in figures" onPress={() => setOpen(true)} />
+      {open ? <FiguresSheet onClose={() => setOpen(false)} /> : null}
+    </View>
+  );
+}

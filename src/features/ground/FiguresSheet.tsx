@@ -1,0 +1,239 @@
+import {
+  createColumnHelper,
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type Header,
+  type Row,
+  type SortingState,
+} from '@tanstack/react-table';
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { Button } from '@/ui/Button';
+import { Picker } from '@/ui/Picker';
+import { Sheet } from '@/ui/Sheet';
+import { Text } from '@/ui/Text';
+import { useIsWide } from '@/ui/use-is-wide';
+import { allFigures, distanceOf, evOf, fillOf, type FiguresRow } from './all-figures';
+import { FigureRow } from './FiguresSection';
+
+const column = createColumnHelper<FiguresRow>();
+const numeric = { sortUndefined: 'last', sortDescFirst: false } as const;
+
+const COLUMNS = [
+  column.accessor('position', { header: 'Position' }),
+  column.accessor('mark', { header: 'Mark' }),
+  column.accessor('distanceM', { header: 'Distance', ...numeric }),
+  column.accessor('fill', { header: 'Fill', ...numeric, sortDescFirst: true }),
+  column.accessor('ev', { header: 'EV', ...numeric, sortDescFirst: true }),
+  column.accessor('light', { header: 'Light' }),
+  column.accessor('settings', { header: 'Settings', enableSorting: false }),
+];
+
+/** What each column says of a row, and how wide it is. */
+const CELLS: Readonly<Record<string, { width: string; say: (row: FiguresRow) => string }>> = {
+  position: { width: 'w-[190px]', say: ({ position }) => position },
+  mark: { width: 'w-[190px]', say: ({ mark }) => mark },
+  distanceM: { width: 'w-[100px]', say: distanceOf },
+  fill: { width: 'w-[80px]', say: fillOf },
+  ev: { width: 'w-[80px]', say: evOf },
+  light: { width: 'w-[160px]', say: ({ light }) => light },
+  settings: { width: 'w-[200px]', say: ({ settings, problem }) => (problem ? 'none' : settings) },
+};
+
+const SORTS = [
+  { value: 'position', label: 'Position' },
+  { value: 'mark', label: 'Mark' },
+  { value: 'distanceM', label: 'Distance' },
+  { value: 'fill', label: 'Fill' },
+  { value: 'ev', label: 'EV' },
+] as const;
+type Sort = (typeof SORTS)[number]['value'];
+
+/** Every position for every mark at this minute: a table that sorts, or cards on a phone. */
+export function FiguresSheet({ onClose }: { readonly onClose: () => void }) {
+  const { plan } = useShootPage();
+  const wide = useIsWide();
+  const { shoot, atMs, clock } = plan;
+  const data = useMemo(() => [...allFigures(shoot, atMs)], [shoot, atMs]);
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'position', desc: false }]);
+  const [openId, setOpenId] = useState<string>();
+  const table = useReactTable({
+    data,
+    columns: COLUMNS,
+    state: { sorting },
+    onSortingChange: setSorting,
+    getRowId: ({ id }) => id,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+  });
+  const list = {
+    rows: table.getRowModel().rows,
+    openId,
+    onToggle: (id: string) => setOpenId(openId === id ? undefined : id),
+    onClose,
+  };
+  return (
+    <Sheet title={`Positions and marks at ${clock(atMs)}`} open wide onClose={onClose}>
+      {wide ? (
+        <Table headers={table.getFlatHeaders()} sorting={sorting} {...list} />
+      ) : (
+        <>
+          <Picker
+            label="In order of"
+            value={(sorting[0]?.id ?? 'position') as Sort}
+            options={SORTS}
+            onChange={(id) => setSorting([{ id, desc: id === 'fill' || id === 'ev' }])}
+          />
+          <Cards {...list} />
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+interface ListProps {
+  readonly rows: readonly Row<FiguresRow>[];
+  readonly openId: string | undefined;
+  readonly onToggle: (id: string) => void;
+  readonly onClose: () => void;
+}
+
+/** Caution, and once opened all figures of a row and the way to look from there. */
+function Below({
+  row,
+  open,
+  onClose,
+}: {
+  readonly row: FiguresRow;
+  readonly open: boolean;
+  readonly onClose: () => void;
+}) {
+  const { update } = useShootPage();
+  const look = () => {
+    const { positionId, markId } = row;
+    update((current) => ({ ...current, choice: { ...current.choice, positionId, markId } }));
+    onClose();
+  };
+  return (
+    <>
+      {row.cautions ? <Text kind="small">Caution: {row.cautions}.</Text> : null}
+      {open ? (
+        <View className="gap-2 pb-3">
+          {row.problem ? <Text>{row.problem}</Text> : null}
+          {row.figures.map((figure) => (
+            <FigureRow key={figure.name} {...figure} />
+          ))}
+          <Button label={`Look at ${row.mark} from ${row.position}`} onPress={look} />
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+function Cards({ rows, openId, onToggle, onClose }: ListProps) {
+  return (
+    <View role="list" aria-label="Positions and marks">
+      {rows.map(({ id, original: row }) => (
+        <View key={id} role="listitem" className="gap-1 border-b border-line py-2">
+          <Text kind="strong">{`${row.position} → ${row.mark}`}</Text>
+          <Text kind="small">
+            {row.problem ??
+              `${distanceOf(row)}, fills ${fillOf(row)}, EV ${evOf(row)}, ${row.light.toLowerCase()}. ${row.settings}.`}
+          </Text>
+          <Button
+            kind="quiet"
+            label={openId === id ? 'Fewer figures' : 'All figures'}
+            onPress={() => onToggle(id)}
+          />
+          <Below row={row} open={openId === id} onClose={onClose} />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const DIRECTIONS = { asc: 'ascending', desc: 'descending' } as const;
+const ARROWS = { asc: ' ↑', desc: ' ↓' } as const;
+
+function ColumnHead({
+  header: { column: of, id },
+  sorting,
+}: {
+  readonly header: Header<FiguresRow, unknown>;
+  readonly sorting: SortingState;
+}) {
+  // Not asked of the column, which stays one object whatever the order.
+  const order = sorting.find((by) => by.id === id);
+  const sorted = order && (order.desc ? 'desc' : 'asc');
+  const name = String(of.columnDef.header);
+  return (
+    <View
+      role="columnheader"
+      className={CELLS[id]?.width ?? ''}
+      {...{ 'aria-sort': sorted ? DIRECTIONS[sorted] : 'none' }}
+    >
+      <Pressable
+        role="button"
+        disabled={!of.getCanSort()}
+        aria-label={of.getCanSort() ? `Sort by ${name}` : name}
+        onPress={of.getToggleSortingHandler()}
+        className="min-h-touch justify-center"
+      >
+        <Text kind="strong">{`${name}${sorted ? ARROWS[sorted] : ''}`}</Text>
+      </Pressable>
+    </View>
+  );
+}
+
+function Table({
+  headers,
+  sorting,
+  rows,
+  openId,
+  onToggle,
+  onClose,
+}: ListProps & {
+  readonly headers: readonly Header<FiguresRow, unknown>[];
+  readonly sorting: SortingState;
+}) {
+  return (
+    <View role="table" aria-label="Positions and marks">
+      <View role="row" className="flex-row border-b-2 border-ink">
+        {headers.map((header) => (
+          <ColumnHead key={header.id} header={header} sorting={sorting} />
+        ))}
+      </View>
+      {rows.map(({ id, original: row }) => (
+        <View key={id} role="rowgroup" className="border-b border-line">
+          <View role="row" className="flex-row">
+            {headers.map(({ id: of }) => {
+              const { width = '', say } = CELLS[of] ?? {};
+              return (
+                <View key={of} role="cell" className={`min-h-touch justify-center pr-2 ${width}`}>
+                  {of === 'position' ? (
+                    <Pressable
+                      role="button"
+                      aria-expanded={openId === id}
+                      aria-label={`${row.position}, ${row.mark}: all figures`}
+                      onPress={() => onToggle(id)}
+                      className="min-h-touch justify-center"
+                    >
+                      <Text kind="strong" className="underline">
+                        {row.position}
+                      </Text>
+                    </Pressable>
+                  ) : (
+                    <Text kind="small">{say?.(row)}</Text>
+                  )}
+                </View>
+              );
+            })}
+          </View>
+          <Below row={row} open={openId === id} onClose={onClose} />
+        </View>
+      ))}
+    </View>
+  );
+}

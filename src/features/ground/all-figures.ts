@@ -1,0 +1,78 @@
+import { alongSight } from '@/features/plan/along-sight';
+import { reportOf, type ReportLine } from '@/features/plan/report';
+import { engraved } from '@/features/plan/AnswerPanel';
+import { lightInWords, metres } from '@/features/plan/words';
+import type { Shoot } from '@/records/shoot';
+import { figuresOf, type Figure } from './figures';
+
+/** One position and mark: what it comes to, for a table that sorts by its numbers. */
+export interface FiguresRow {
+  readonly id: string;
+  readonly positionId: string;
+  readonly markId: string;
+  readonly position: string;
+  readonly mark: string;
+  /** Why there is no answer, if there is none. */
+  readonly problem: string | undefined;
+  readonly distanceM: number | undefined;
+  readonly fill: number | undefined;
+  readonly pixels: number | undefined;
+  readonly ev: number | undefined;
+  readonly light: string;
+  readonly settings: string;
+  readonly cautions: string;
+  readonly figures: readonly Figure[];
+}
+
+const NO_NUMBERS = {
+  distanceM: undefined,
+  fill: undefined,
+  pixels: undefined,
+  ev: undefined,
+  light: '',
+  settings: '',
+  cautions: '',
+  figures: [],
+};
+
+function rowOf(line: ReportLine, shoot: Shoot): FiguresRow {
+  const { position, mark } = line;
+  const names = {
+    id: `${position.id} ${mark.id}`,
+    positionId: position.id,
+    markId: mark.id,
+    position: position.name,
+    mark: mark.name,
+  };
+  if (!line.ok) return { ...names, ...NO_NUMBERS, problem: line.problem };
+  const { view, answer } = line;
+  const along = alongSight(view, shoot.features);
+  const { shutter, aperture, iso } = engraved(answer.exposure.settings);
+  return {
+    ...names,
+    problem: undefined,
+    distanceM: view.sight.distanceM,
+    fill: view.fill,
+    pixels: view.pixels,
+    ev: answer.light.ev.expected,
+    light: lightInWords(answer),
+    settings: `${shutter} ${aperture} ${iso}`,
+    cautions: [
+      ...(answer.sunNearFrame ? ['sun within 10° of the frame'] : []),
+      ...(along.blocks.length > 0 ? ['something in the way'] : []),
+    ].join('; '),
+    figures: figuresOf(view, answer, along),
+  };
+}
+
+/** Every position for every mark at one minute. */
+export const allFigures = (shoot: Shoot, atMs: number): readonly FiguresRow[] =>
+  reportOf(shoot, atMs).answers.map((line) => rowOf(line, shoot));
+
+const known = (value: number | undefined, say: (value: number) => string): string =>
+  value === undefined ? '–' : say(value);
+
+export const distanceOf = ({ distanceM }: FiguresRow): string => known(distanceM, metres);
+export const fillOf = ({ fill }: FiguresRow): string =>
+  known(fill, (share) => `${Math.round(share * 100)} %`);
+export const evOf = ({ ev }: FiguresRow): string => known(ev, (value) => value.toFixed(1));

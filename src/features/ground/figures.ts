@@ -1,0 +1,148 @@
+import {
+  BACKDROP_DETAIL_M,
+  backdropVerdict,
+  backgroundBlur,
+  cropFor,
+  frameFill,
+  meshThrough,
+  postStrips,
+  type SubjectLight,
+} from '@/core';
+import type { AlongSight } from '@/features/plan/along-sight';
+import type { Answer } from '@/features/plan/answer';
+import type { View } from '@/features/plan/view';
+import { bearingInWords, faceSeen, metres, smallLength, stops } from '@/features/plan/words';
+import type { Mark, Position } from '@/records/shoot';
+import { WANTED_FILL } from './search';
+
+/** Everything a position sees of a mark, in figures with their names. Nothing here decides. */
+export interface Figure {
+  readonly name: string;
+  readonly value: string;
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** How far beyond the camera something on the line of sight is, measured along the line itself. */
+const alongTheLine = ({ camera, aim, sight }: View, levelM: number): number =>
+  (levelM * sight.distanceM) / Math.hypot(aim.x - camera.x, aim.y - camera.y);
+
+/** "West stand, 2.8 times as far: soft, blur disc 3.1 % of the frame". */
+export function backgroundInWords(view: View, aperture: number, back: AlongSight['back']): string {
+  const lens = { focalMm: view.focalMm, aperture, subjectM: view.sight.distanceM };
+  const frameWidthMm = view.body.sensor.widthMm;
+  const disc = (backgroundM: number) =>
+    `blur disc ${(backgroundBlur({ ...lens, backgroundM, frameWidthMm }).shareOfFrame * 100).toFixed(1)} % of the frame`;
+  if (!back) return `Open: sky or far ground, ${disc(Infinity)}`;
+  const backgroundM = alongTheLine(view, back.distanceM);
+  const { look } = backdropVerdict({
+    ...lens,
+    backgroundM,
+    detailM: BACKDROP_DETAIL_M[back.obstacle.detail],
+  });
+  const times = backgroundM / lens.subjectM;
+  return `${back.obstacle.name}, ${times.toFixed(1)} times as far${times < 2 ? ', short of twice' : ''}: ${look}, ${disc(backgroundM)}`;
+}
+
+const MESH_WORDS = { gone: 'not seen', veil: 'a veil', seen: 'its pattern shows' } as const;
+
+/** "Wire fence, 0.4 m off: not seen, costs 0.2 stop". */
+export function meshInWords(
+  view: View,
+  aperture: number,
+  fence: AlongSight['fence'],
+): string | undefined {
+  if (!fence) return undefined;
+  const { name, meshPitchMm, wireMm } = fence.fence;
+  const { look, lossStops } = meshThrough({
+    focalMm: view.focalMm,
+    aperture,
+    fenceM: Math.min(view.sight.distanceM, alongTheLine(view, fence.distanceM)),
+    subjectM: view.sight.distanceM,
+    pitchMm: meshPitchMm,
+    wireMm,
+  });
+  return `${name}, ${smallLength(fence.distanceM)} off: ${MESH_WORDS[look]}, costs ${stops(lossStops)}`;
+}
+
+/** Both ways to hold the camera. */
+function bothWays({ subject, sight, focalMm, body }: View): string {
+  const framing = {
+    sizeM: subject.heightM,
+    distanceM: sight.distanceM,
+    focalMm,
+    sensor: body.sensor,
+  };
+  const fill = (orientation: 'level' | 'upright') =>
+    percent(frameFill({ ...framing, orientation }));
+  return `level ${fill('level')}, upright ${fill('upright')}`;
+}
+
+function cropInWords({ fill, body }: View): string {
+  if (fill >= WANTED_FILL) return 'no crop needed';
+  const { megapixels } = cropFor({ fill, wantedFill: WANTED_FILL, sensor: body.sensor });
+  return `${megapixels.toFixed(megapixels < 10 ? 1 : 0)} MP left`;
+}
+
+/** What one position sees of one mark at one minute. */
+export function figuresOf(view: View, answer: Answer, along: AlongSight): readonly Figure[] {
+  const { sight, faceOffDeg } = view;
+  const { depth, settings } = answer.exposure;
+  const mesh = meshInWords(view, settings.aperture, along.fence);
+  const figure = (name: string, value: string | undefined): Figure[] =>
+    value === undefined ? [] : [{ name, value }];
+  return [
+    ...figure('Distance', metres(sight.distanceM)),
+    ...figure('True bearing', bearingInWords(sight.bearingDeg)),
+    ...figure('Subject', faceSeen(faceOffDeg)),
+    ...figure('Fills the frame', bothWays(view)),
+    ...figure(`Cropped to fill ${percent(WANTED_FILL)}`, cropInWords(view)),
+    ...figure(
+      'Sharp in depth',
+      depth &&
+        `${metres(depth.nearM)} to ${depth.farM === Infinity ? 'endless' : metres(depth.farM)}`,
+    ),
+    ...figure(
+      'In the way',
+      along.blocks.length > 0
+        ? along.blocks
+            .map(({ obstacle, distanceM }) => `${obstacle.name}, ${metres(distanceM)} off`)
+            .join('; ')
+        : undefined,
+    ),
+    ...figure('Through', mesh),
+    ...figure('Behind', backgroundInWords(view, settings.aperture, along.back)),
+  ];
+}
+
+/** Of all marks, which have the sun on them and which have not. */
+export function sunInFigures(marks: readonly Mark[], inSun: readonly string[]): readonly Figure[] {
+  const names = (wanted: boolean) =>
+    marks
+      .filter(({ id }) => inSun.includes(id) === wanted)
+      .map(({ name }) => name)
+      .join('; ');
+  const figures = [
+    { name: 'In the sun', value: names(true) },
+    { name: 'In the shade', value: names(false) },
+  ];
+  return figures.filter(({ value }) => value !== '');
+}
+
+/** "22 cm wide at each post of Wire fence": shade that keeps glare off a lens put to the wire. */
+export function postShadeInWords(
+  fence: AlongSight['fence'],
+  sun: SubjectLight['sun'],
+): string | undefined {
+  const [strip] = fence ? postStrips(fence.fence, sun) : [];
+  return strip && `${smallLength(strip.widthM)} wide at each post of ${fence?.fence.name}`;
+}
+
+/** A quick walk over grass with kit. Common practice, no source. */
+const WALK_MS = 1.3;
+
+/** "62 m, 1 min": straight there. */
+export function walkInWords(from: Position, to: Position): string {
+  const m = Math.hypot(to.x - from.x, to.y - from.y);
+  return `${Math.round(m)} m, ${Math.max(1, Math.ceil(m / WALK_MS / 60))} min`;
+}

@@ -1,0 +1,67 @@
+import {
+  fenceInSight,
+  firstBackdrop,
+  obstaclesOf,
+  sightBlocks,
+  type Backdrop,
+  type BackdropDetail,
+  type Block,
+  type FeatureOf,
+  type FenceInSight,
+  type Obstacle,
+  type SiteFeature,
+} from '@/core';
+import type { View } from './view';
+
+/** What lies along the line of sight: in the way, looked through, behind. */
+
+/** An obstacle that knows what it is called and what makes it busy to look at. */
+export interface Named extends Obstacle {
+  readonly name: string;
+  readonly detail: BackdropDetail;
+}
+
+export interface AlongSight {
+  readonly blocks: readonly Block<Named>[];
+  readonly fence: FenceInSight | undefined;
+  readonly back: Backdrop<Named> | undefined;
+}
+
+/** What one sees on things of each kind. Common practice, no source. */
+const DETAIL: Partial<Record<SiteFeature['kind'], BackdropDetail>> = {
+  stand: 'face',
+  wall: 'lettering',
+  hide: 'lettering',
+};
+const detailOf = (feature: SiteFeature): BackdropDetail =>
+  feature.kind === 'backdrop' ? feature.detail : (DETAIL[feature.kind] ?? 'leaf');
+
+const named = new WeakMap<SiteFeature, readonly Named[]>();
+
+/** Everything solid, hills apart: they are further off than any background. */
+export const thingsOf = (features: readonly SiteFeature[]): readonly Named[] =>
+  features.flatMap((feature) => {
+    if (feature.kind === 'hill') return [];
+    const known = named.get(feature);
+    if (known) return known;
+    const { name } = feature;
+    const made = obstaclesOf(feature).map((solid) => ({
+      ...solid,
+      name,
+      detail: detailOf(feature),
+    }));
+    named.set(feature, made);
+    return made;
+  });
+
+const isFence = (feature: SiteFeature): feature is FeatureOf<'fence'> => feature.kind === 'fence';
+
+/** What a view looks past, through and at. */
+export function alongSight({ camera, aim }: View, features: readonly SiteFeature[]): AlongSight {
+  const things = thingsOf(features);
+  return {
+    blocks: sightBlocks(camera, aim, things),
+    fence: fenceInSight(camera, aim, features.filter(isFence)),
+    back: firstBackdrop(camera, aim, things),
+  };
+}

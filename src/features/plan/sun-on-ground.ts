@@ -1,0 +1,56 @@
+import {
+  insidePolygon,
+  personObstacle,
+  point3,
+  postStrips,
+  shadowOnGround,
+  sunBlocked,
+  type Point2,
+  type PostStrip,
+  type SiteFeature,
+  type SubjectLight,
+} from '@/core';
+import type { Mark, Position } from '@/records/shoot';
+import { thingsOf } from './along-sight';
+import { subjectById } from '@/presets/find';
+
+/** Where the sun falls at one minute, beside the shadows of what stands: on marks, off oneself. */
+
+type Sun = Pick<SubjectLight['sun'], 'azimuthDeg' | 'altitudeDeg'>;
+
+/** Ids of the marks whose subject has the sun on its middle. */
+export function marksInSun(
+  marks: readonly Mark[],
+  features: readonly SiteFeature[],
+  sun: Sun,
+): readonly string[] {
+  if (sun.altitudeDeg <= 0) return [];
+  const things = thingsOf(features);
+  return marks
+    .filter(({ x, y, feetM = 0, subjectId }) => {
+      const middleM = feetM + subjectById(subjectId).heightM / 2;
+      return !sunBlocked(point3(x, y, middleM), sun, things);
+    })
+    .map(({ id }) => id);
+}
+
+/** The photographer's own shadow; none in a hide, whose shadow swallows it. */
+export function ownShadow(
+  position: Point2,
+  features: readonly SiteFeature[],
+  sun: Sun,
+): readonly (readonly Point2[])[] {
+  const hidden = features.some(
+    ({ kind, points }) => kind === 'hide' && insidePolygon(position, points),
+  );
+  return hidden ? [] : shadowOnGround(personObstacle(position), sun);
+}
+
+/** Whether the photographer's own shadow lies on the ground under a mark. */
+export const ownShadowOn = (position: Position, mark: Mark, sun: Sun): boolean =>
+  sun.altitudeDeg > 0 &&
+  sunBlocked(point3(mark.x, mark.y, mark.feetM ?? 0), sun, [personObstacle(position)]);
+
+/** Strips of shade that posts throw on their own fences. */
+export const postShade = (features: readonly SiteFeature[], sun: Sun): readonly PostStrip[] =>
+  features.flatMap((feature) => (feature.kind === 'fence' ? postStrips(feature, sun) : []));
