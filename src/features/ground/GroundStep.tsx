@@ -18,6 +18,7 @@ import { CompareSection } from './CompareSection';
 import { FiguresSection, FromHere } from './FiguresSection';
 import { SearchSection } from './SearchSection';
 import { SideViewSection } from './SideViewSection';
+import { WhenSection } from './WhenSection';
 import { WishSection } from './WishSection';
 
 const HEADING_STEP_DEG = 5;
@@ -63,6 +64,7 @@ export function GroundStep() {
       <WishSection />
       <CompareSection />
       <SearchSection />
+      <WhenSection />
     </View>
   );
 }

@@ -1,0 +1,129 @@
+import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { DateTime } from 'luxon';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { LitHours } from '@/figures/LitHours';
+import { onDay } from '@/records/edit-day';
+import { clockOf } from '@/records/times';
+import { Button } from '@/ui/Button';
+import { Slider } from '@/ui/Slider';
+import { Heading, Text } from '@/ui/Text';
+import { requestFaceDays } from '@/workers/light-series-client';
+import { calendarDay, calendarOf, dayInWords, facedScene, yearInWords } from './when';
+
+const STEP_MS = 10 * 60_000;
+const DAY_ROW_PX = 34;
+const YEAR_ROW_PX = 8;
+
+/** How the face is lit through the day and the year, so that one can plan a hide months ahead. */
+export function WhenSection() {
+  const { setup, seen } = useShootPage().plan;
+  const [open, setOpen] = useState(false);
+  if (!seen.ok || setup.light.indoors) return null;
+  return (
+    <View role="region" aria-label="When the face is lit" className="gap-3 pt-2">
+      <Heading level={2} kind="figure">
+        When the face is lit
+      </Heading>
+      <Button
+        label={open ? 'Put the calendar away' : 'See the day and the year'}
+        onPress={() => setOpen(!open)}
+      />
+      {open ? <DayAndYear /> : null}
+    </View>
+  );
+}
+
+/** How far through its local day a moment is. */
+function shareOfDay(minute: string): number {
+  const { hour, minute: past } = DateTime.fromISO(minute);
+  return (hour + past / 60) / 24;
+}
+
+function DayAndYear() {
+  const { plan, update } = useShootPage();
+  const { shoot, seen, scene } = plan;
+  const { timeZone } = shoot.place;
+  const shootDate = shoot.startLocal.slice(0, 10);
+  const [widthPx, setWidthPx] = useState(300);
+  const [row, setRow] = useState<number>();
+  const faced = useMemo(
+    () => (seen.ok && scene ? facedScene(seen.view, scene) : undefined),
+    [seen, scene],
+  );
+  const calendar = useMemo(() => calendarOf(shootDate, timeZone), [shootDate, timeZone]);
+  const today = useMemo(() => calendarDay(shootDate, timeZone), [shootDate, timeZone]);
+  const key = useMemo(() => hashKey([faced, shootDate, timeZone]), [faced, shootDate, timeZone]);
+  const { data, error } = useQuery({
+    queryKey: ['face-days', key],
+    queryFn: ({ signal }) =>
+      requestFaceDays(
+        { scene: faced as NonNullable<typeof faced>, days: [today, ...calendar], stepMs: STEP_MS },
+        signal,
+      ),
+    enabled: faced !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 30_000,
+  });
+  if (error) return <Text role="alert">It could not be worked out: {error.message}.</Text>;
+  if (!data || !seen.ok) return <Text role="status">Working it out…</Text>;
+  const [, ...year] = data;
+  const day = row === undefined ? today : (calendar[row] ?? today);
+  const spans = data[row === undefined ? 0 : row + 1] ?? [];
+  const atShare = shareOfDay(shoot.atLocal);
+  const words = dayInWords(spans, (ms) => clockOf(ms, timeZone));
+  const told = yearInWords(calendar, year, atShare);
+  const at = shoot.atLocal.slice(11);
+  return (
+    <View className="gap-2" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+      <Text kind="small" ink="quiet">
+        {`${seen.view.mark.name} from ${seen.view.position.name}, whatever the clouds. A full bar is front light, half a bar side light, a thin line back light; dots are shade, nothing is sun down.`}
+      </Text>
+      <Text kind="strong">{day.name}</Text>
+      <LitHours
+        days={[{ ...day, name: '', spans }]}
+        rowPx={DAY_ROW_PX}
+        widthPx={widthPx}
+        atShare={atShare}
+        label={`${day.name}: ${words.join('; ')}`}
+      />
+      <Text kind="small">{words.length > 0 ? `${words.join('; ')}.` : 'The sun stays down.'}</Text>
+      <Slider
+        label="Day looked at"
+        value={row ?? calendar.findLastIndex(({ date }) => date <= shootDate)}
+        min={0}
+        max={calendar.length - 1}
+        step={1}
+        bigStep={3}
+        valueText={day.name}
+        onChange={(next) =>
+          setRow((now) => next(now ?? calendar.findLastIndex(({ date }) => date <= shootDate)))
+        }
+      />
+      <LitHours
+        days={calendar.map((one, i) => ({
+          ...one,
+          name: i % 3 === 0 ? one.name.slice(2) : '',
+          spans: year[i] ?? [],
+        }))}
+        rowPx={YEAR_ROW_PX}
+        widthPx={widthPx}
+        atShare={atShare}
+        {...(row !== undefined && { chosen: row })}
+        label={`The year at ${at}: ${told}`}
+      />
+      <Text kind="small">{`At ${at}: ${told}.`}</Text>
+      {day.date === shootDate ? null : (
+        <Button
+          label={`Move the shoot to ${day.name}`}
+          onPress={() => {
+            update((current) => onDay(current, day.date));
+            setRow(undefined);
+          }}
+        />
+      )}
+    </View>
+  );
+}
