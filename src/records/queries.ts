@@ -15,6 +15,10 @@ const SHOOTS_KEY = ['shoots'] as const;
 const SET_ASIDE_KEY = ['set-aside'] as const;
 const SAVE_TROUBLE_KEY = ['save-trouble'] as const;
 
+/** Says on every page that a save failed, and why. */
+export const noteSaveTrouble = (client: QueryClient, error: unknown): void =>
+  void client.setQueryData(SAVE_TROUBLE_KEY, String(error));
+
 /** The records shown when this storage is opened for the first time. */
 export type Seed = readonly Shoot[];
 
@@ -23,7 +27,7 @@ const writersByClient = new WeakMap<QueryClient, PendingWrites>();
 function writerOf(client: QueryClient): PendingWrites {
   const known = writersByClient.get(client);
   if (known) return known;
-  const writer = pendingWrites((error) => client.setQueryData(SAVE_TROUBLE_KEY, String(error)));
+  const writer = pendingWrites((error) => noteSaveTrouble(client, error));
   writersByClient.set(client, writer);
   return writer;
 }

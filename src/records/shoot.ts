@@ -30,7 +30,7 @@ export const MOST_ENTRIES = 400;
 const metres = z.number().min(-REACH_M).max(REACH_M);
 const bearing = z.number().min(0).lt(360);
 const point = z.strictObject({ x: metres, y: metres });
-const presetId = (list: readonly { readonly id: string }[]) =>
+export const presetId = (list: readonly { readonly id: string }[]) =>
   z.enum(list.map((entry) => entry.id) as [string, ...string[]]);
 
 /** Wall-clock minute, "2027-04-16T18:30". */
@@ -118,6 +118,14 @@ export const featureSchema = z.discriminatedUnion('kind', [
   feature('outline', {}),
 ]);
 
+export const kitSchema = z.strictObject({
+  bodyId: presetId(BODIES),
+  lensId: presetId(LENSES),
+  focalMm: z.number().gt(0).max(2000),
+  converter: z.literal([...CONVERTERS]),
+  support: z.enum(['hand', 'monopod', 'beanBag', 'tripod']),
+});
+
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
   z.array(entry).min(atLeast).max(MOST_ENTRIES);
 
@@ -154,13 +162,7 @@ export const shootSchema = z
       /** When the lamps come on; from the start when absent. */
       lampsFromLocal: localMinute.optional(),
     }),
-    kit: z.strictObject({
-      bodyId: presetId(BODIES),
-      lensId: presetId(LENSES),
-      focalMm: z.number().gt(0).max(2000),
-      converter: z.literal([...CONVERTERS]),
-      support: z.enum(['hand', 'monopod', 'beanBag', 'tripod']),
-    }),
+    kit: kitSchema,
     choice: z.strictObject({
       markId: id,
       positionId: id,

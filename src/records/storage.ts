@@ -1,6 +1,7 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
 import { z } from 'zod';
 import { parseRecordText, type Parsed } from './parse';
+import { FIRST_QUICK, QUICK_MIGRATIONS, QUICK_VERSION, quickSchema, type Quick } from './quick';
 import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
 
 /**
@@ -12,6 +13,7 @@ const ROOT = 'bright-perch';
 const SHOOT_PREFIX = `${ROOT}/shoot/`;
 const ASIDE_PREFIX = `${ROOT}/set-aside/`;
 const SEEDED_KEY = `${ROOT}/seeded`;
+const QUICK_KEY = `${ROOT}/quick`;
 
 const setAsideSchema = z.object({
   key: z.string(),
@@ -23,6 +25,8 @@ const setAsideSchema = z.object({
 export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: string };
 
 const SHOOT_KIND = { schema: shootSchema, version: SHOOT_VERSION, migrations: SHOOT_MIGRATIONS };
+
+const QUICK_KIND = { schema: quickSchema, version: QUICK_VERSION, migrations: QUICK_MIGRATIONS };
 
 export const parseShoot = (text: string): Parsed<Shoot> => parseRecordText(text, SHOOT_KIND);
 
@@ -56,6 +60,20 @@ export async function writeShoot(shoot: Shoot): Promise<void> {
 
 export async function removeShoot(id: string): Promise<void> {
   await AsyncStorage.removeItem(SHOOT_PREFIX + id);
+}
+
+/** The quick answer as it was left, or as it begins. */
+export async function readQuick(): Promise<Quick> {
+  const text = await AsyncStorage.getItem(QUICK_KEY);
+  if (text === null) return FIRST_QUICK;
+  const parsed = parseRecordText(text, QUICK_KIND);
+  if (parsed.ok) return parsed.record;
+  await setAside(QUICK_KEY, text, parsed.reason);
+  return FIRST_QUICK;
+}
+
+export async function writeQuick(quick: Quick): Promise<void> {
+  await AsyncStorage.setItem(QUICK_KEY, JSON.stringify(quick));
 }
 
 /** What was set aside, newest first. An entry damaged in turn is shown with its text as it is. */

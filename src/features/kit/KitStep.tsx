@@ -1,119 +1,16 @@
-import { memo } from 'react';
-import { View } from 'react-native';
-import type { Support } from '@/core';
-import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
-import { fittedLens } from '@/features/plan/view';
-import { BODIES } from '@/presets/bodies';
-import { bodyById, lensById } from '@/presets/find';
-import { CONVERTERS, LENSES, type Converter } from '@/presets/lenses';
+import { useCallback } from 'react';
+import { useShootEdits, useShootPage } from '@/features/plan/ShootContext';
 import type { Shoot } from '@/records/shoot';
-import { Choice } from '@/ui/Choice';
-import { Picker } from '@/ui/Picker';
-import { Slider } from '@/ui/Slider';
-import { Heading, Text } from '@/ui/Text';
+import { KitControls } from './KitControls';
 
-const SUPPORTS: readonly { readonly value: Support; readonly label: string }[] = [
-  { value: 'hand', label: 'Hand' },
-  { value: 'monopod', label: 'Monopod' },
-  { value: 'beanBag', label: 'Bean bag' },
-  { value: 'tripod', label: 'Tripod' },
-];
-
-/** The kit with another lens on: at its longest, its converter off if it takes none. */
-export function withLens(kit: Shoot['kit'], lensId: string): Shoot['kit'] {
-  const lens = lensById(lensId);
-  return {
-    ...kit,
-    lensId,
-    focalMm: lens.focals.at(-1)?.focalMm ?? kit.focalMm,
-    converter: lens.takesConverter ? kit.converter : 1,
-  };
-}
-
-const converterName = (factor: Converter) => (factor === 1 ? 'None' : `${factor}x`);
-
-/** Body, lens, focal length, converter and support. */
+/** The kit of a shoot. */
 export function KitStep() {
-  const { plan, update } = useShootPage();
-  return <KitControls kit={plan.setup.kit} update={update} />;
-}
-
-const KitControls = memo(function KitControls({
-  kit,
-  update,
-}: {
-  readonly kit: Shoot['kit'];
-  readonly update: ShootPage['update'];
-}) {
-  const { preset, lens, focalMm } = fittedLens(kit);
-  const body = bodyById(kit.bodyId);
-  const change = (next: Partial<Shoot['kit']>) =>
-    update((current) => ({ ...current, kit: { ...current.kit, ...next } }));
-  const [shortest, longest] = [preset.focals[0]?.focalMm ?? 0, preset.focals.at(-1)?.focalMm ?? 0];
-  return (
-    <View className="gap-3">
-      <Heading level={2} kind="figure">
-        In your hands
-      </Heading>
-      <Picker
-        label="Body"
-        value={kit.bodyId}
-        options={BODIES.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(bodyId) => change({ bodyId })}
-      />
-      <Text kind="small" ink="quiet">
-        ISO {body.iso.base} base, clean to {body.iso.good}, used to {body.iso.usable}, ends at{' '}
-        {body.iso.last}
-      </Text>
-      <Picker
-        label="Lens"
-        value={kit.lensId}
-        options={LENSES.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(lensId) =>
-          update((current) => ({ ...current, kit: withLens(current.kit, lensId) }))
-        }
-      />
-      {longest > shortest ? (
-        <Slider
-          label="Zoomed to"
-          value={kit.focalMm}
-          min={shortest}
-          max={longest}
-          step={5}
-          bigStep={50}
-          valueText={`${Math.round(focalMm)} mm`}
-          onChange={(next) =>
-            update(
-              (current) => ({
-                ...current,
-                kit: { ...current.kit, focalMm: next(current.kit.focalMm) },
-              }),
-              'zoom',
-            )
-          }
-        />
-      ) : null}
-      {preset.takesConverter ? (
-        <Choice
-          label="Converter"
-          value={kit.converter}
-          options={CONVERTERS.map((factor) => ({ value: factor, label: converterName(factor) }))}
-          onChange={(converter) => change({ converter })}
-        />
-      ) : (
-        <Text kind="small" ink="quiet">
-          The {preset.name} takes no converter.
-        </Text>
-      )}
-      <Text kind="small" ink="quiet">
-        Fitted: {Math.round(focalMm)} mm, focusing from {lens.nearestFocusM} m
-      </Text>
-      <Choice
-        label="Support"
-        value={kit.support}
-        options={SUPPORTS}
-        onChange={(support) => change({ support })}
-      />
-    </View>
+  const { plan } = useShootPage();
+  const { update } = useShootEdits();
+  const change = useCallback(
+    (how: (kit: Shoot['kit']) => Shoot['kit'], step?: string) =>
+      update((current) => ({ ...current, kit: how(current.kit) }), step),
+    [update],
   );
-});
+  return <KitControls kit={plan.setup.kit} onChange={change} />;
+}

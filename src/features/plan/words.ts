@@ -90,8 +90,8 @@ export const gradeInWords = (grade: Grade): string => GRADE_WORDS[grade];
 const ALL_STREAK_SHARE = 0.25;
 
 /** "Head rules: 3.1 px at 1/1250; the foot moves 4.0 px." */
-export function shutterReason(view: View, answer: Answer): string {
-  const { smear = [], settings } = answer.exposure;
+export function shutterReason(view: View, { exposure }: Pick<Answer, 'exposure'>): string {
+  const { smear = [], settings } = exposure;
   const shutter = formatShutter(settings.shutterS);
   const ruling = smear.find(({ part }) => part === view.demand.ruledBy);
   const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];

@@ -44,12 +44,23 @@ function bars(ev: number, plan: ExposurePlan): BudgetBar[] {
   ];
 }
 
-/** How far each part moves in the picture, and how the stops are spent. */
+/** What a shoot's answer moves and spends. */
 export function MotionAndBudget() {
   const { seen } = useShootPage().plan;
-  const [widthPx, setWidthPx] = useState(300);
   if (!seen.ok) return null;
   const { exposure, light } = seen.answer;
+  return <ExposureDrawn exposure={exposure} ev={light.ev.expected} />;
+}
+
+/** How far each part moves in the picture, and how the stops are spent. */
+export function ExposureDrawn({
+  exposure,
+  ev,
+}: {
+  readonly exposure: ExposurePlan;
+  readonly ev: number;
+}) {
+  const [widthPx, setWidthPx] = useState(300);
   return (
     <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
       <View className="gap-2">
@@ -69,7 +80,7 @@ export function MotionAndBudget() {
         <Heading level={2} kind="figure">
           Where the stops go
         </Heading>
-        <StopBudget bars={bars(light.ev.expected, exposure)} widthPx={widthPx} />
+        <StopBudget bars={bars(ev, exposure)} widthPx={widthPx} />
       </View>
     </View>
   );

@@ -86,6 +86,9 @@ export function ShootsScreen() {
           <Button label="Import a file" onPress={() => void takeFile()} />
         </View>
         <View className="flex-1">
+          <Button label="Quick answer" onPress={() => router.navigate('/quick')} />
+        </View>
+        <View className="flex-1">
           <Button label="New shoot" kind="primary" onPress={() => router.navigate('/new')} />
         </View>
       </View>

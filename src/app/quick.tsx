@@ -1,0 +1,1 @@
+export { QuickScreen as default } from '@/features/quick/QuickScreen';

@@ -1,0 +1,105 @@
+import { memo } from 'react';
+import { View } from 'react-native';
+import type { Support } from '@/core';
+import { fittedLens } from '@/features/plan/view';
+import { BODIES } from '@/presets/bodies';
+import { bodyById, lensById } from '@/presets/find';
+import { CONVERTERS, LENSES, type Converter } from '@/presets/lenses';
+import type { Shoot } from '@/records/shoot';
+import { Choice } from '@/ui/Choice';
+import { Picker } from '@/ui/Picker';
+import { Slider } from '@/ui/Slider';
+import { Heading, Text } from '@/ui/Text';
+
+const SUPPORTS: readonly { readonly value: Support; readonly label: string }[] = [
+  { value: 'hand', label: 'Hand' },
+  { value: 'monopod', label: 'Monopod' },
+  { value: 'beanBag', label: 'Bean bag' },
+  { value: 'tripod', label: 'Tripod' },
+];
+
+/** The kit with another lens on: at its longest, its converter off if it takes none. */
+export function withLens(kit: Shoot['kit'], lensId: string): Shoot['kit'] {
+  const lens = lensById(lensId);
+  return {
+    ...kit,
+    lensId,
+    focalMm: lens.focals.at(-1)?.focalMm ?? kit.focalMm,
+    converter: lens.takesConverter ? kit.converter : 1,
+  };
+}
+
+const converterName = (factor: Converter) => (factor === 1 ? 'None' : `${factor}x`);
+
+/** Body, lens, focal length, converter and support. */
+export const KitControls = memo(function KitControls({
+  kit,
+  onChange,
+}: {
+  readonly kit: Shoot['kit'];
+  /** Gets a step from the newest kit to the next; those of one name are one step to undo. */
+  readonly onChange: (change: (kit: Shoot['kit']) => Shoot['kit'], step?: string) => void;
+}) {
+  const { preset, lens, focalMm } = fittedLens(kit);
+  const body = bodyById(kit.bodyId);
+  const change = (next: Partial<Shoot['kit']>) => onChange((current) => ({ ...current, ...next }));
+  const [shortest, longest] = [preset.focals[0]?.focalMm ?? 0, preset.focals.at(-1)?.focalMm ?? 0];
+  return (
+    <View className="gap-3">
+      <Heading level={2} kind="figure">
+        In your hands
+      </Heading>
+      <Picker
+        label="Body"
+        value={kit.bodyId}
+        options={BODIES.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(bodyId) => change({ bodyId })}
+      />
+      <Text kind="small" ink="quiet">
+        ISO {body.iso.base} base, clean to {body.iso.good}, used to {body.iso.usable}, ends at{' '}
+        {body.iso.last}
+      </Text>
+      <Picker
+        label="Lens"
+        value={kit.lensId}
+        options={LENSES.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(lensId) => onChange((current) => withLens(current, lensId))}
+      />
+      {longest > shortest ? (
+        <Slider
+          label="Zoomed to"
+          value={kit.focalMm}
+          min={shortest}
+          max={longest}
+          step={5}
+          bigStep={50}
+          valueText={`${Math.round(focalMm)} mm`}
+          onChange={(next) =>
+            onChange((current) => ({ ...current, focalMm: next(current.focalMm) }), 'zoom')
+          }
+        />
+      ) : null}
+      {preset.takesConverter ? (
+        <Choice
+          label="Converter"
+          value={kit.converter}
+          options={CONVERTERS.map((factor) => ({ value: factor, label: converterName(factor) }))}
+          onChange={(converter) => change({ converter })}
+        />
+      ) : (
+        <Text kind="small" ink="quiet">
+          The {preset.name} takes no converter.
+        </Text>
+      )}
+      <Text kind="small" ink="quiet">
+        Fitted: {Math.round(focalMm)} mm, focusing from {lens.nearestFocusM} m
+      </Text>
+      <Choice
+        label="Support"
+        value={kit.support}
+        options={SUPPORTS}
+        onChange={(support) => change({ support })}
+      />
+    </View>
+  );
+});

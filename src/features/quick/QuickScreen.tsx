@@ -1,0 +1,154 @@
+import { useRouter } from 'expo-router';
+import Head from 'expo-router/head';
+import { useState, type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { engraved, Fact } from '@/features/plan/AnswerPanel';
+import { metres, shutterReason, stops, stopsSentence } from '@/features/plan/words';
+import { backgroundInWords } from '@/features/ground/figures';
+import { ExposureDrawn } from '@/features/settings/MotionAndBudget';
+import type { Quick } from '@/records/quick';
+import { useQuick } from '@/records/use-quick';
+import { Button, IconButton } from '@/ui/Button';
+import { Exposure } from '@/ui/Exposure';
+import { SchemeButton } from '@/ui/SchemeButton';
+import { Heading, Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { useIsWide } from '@/ui/use-is-wide';
+import { ShootSheet } from './ShootSheet';
+import { quickAnswer, type QuickResult } from './quick';
+import { QuickFields } from './QuickFields';
+
+/** Settings from subject, distance, lens and light: an answer without a ground. */
+export function QuickScreen() {
+  const router = useRouter();
+  const inks = useInks();
+  const { quick, change } = useQuick();
+  return (
+    <View className="flex-1 bg-paper">
+      <Head>
+        <title>Quick answer · Bright Perch</title>
+      </Head>
+      <View role="banner" className="flex-row items-center border-b border-ink">
+        <IconButton label="All shoots" onPress={() => router.navigate('/')}>
+          <ArrowLeft color={inks.ink} size={24} />
+        </IconButton>
+        <Heading level={1} kind="figure" className="grow">
+          Quick answer
+        </Heading>
+        <SchemeButton />
+      </View>
+      {quick ? <Page quick={quick} onChange={change} /> : null}
+    </View>
+  );
+}
+
+interface PageProps {
+  readonly quick: Quick;
+  readonly onChange: (how: (quick: Quick) => Quick) => void;
+}
+
+/** Answer above, questions below; beside each other where there is room. */
+function Page({ quick, onChange }: PageProps) {
+  const [making, setMaking] = useState(false);
+  const wide = useIsWide();
+  const result = quickAnswer(quick);
+  const fields = <QuickFields quick={quick} onChange={onChange} />;
+  const drawn = result.ok ? (
+    <ExposureDrawn exposure={result.exposure} ev={result.ev.expected} />
+  ) : null;
+  const make = <Button label="Make a shoot of it" onPress={() => setMaking(true)} />;
+  return (
+    <View role="main" className="flex-1">
+      {wide ? (
+        <View className="flex-1 flex-row">
+          <Column>{fields}</Column>
+          <Column>
+            <QuickAnswer quick={quick} result={result} />
+            {drawn}
+            {make}
+          </Column>
+        </View>
+      ) : (
+        <>
+          <View className="border-b border-ink px-4 py-2">
+            <QuickAnswer quick={quick} result={result} />
+          </View>
+          <ScrollView contentContainerClassName="gap-4 p-4 pb-10">
+            {fields}
+            {drawn}
+            {make}
+          </ScrollView>
+        </>
+      )}
+      {making ? <ShootSheet quick={quick} onClose={() => setMaking(false)} /> : null}
+    </View>
+  );
+}
+
+function Column({ children }: { readonly children: ReactNode }) {
+  return (
+    <ScrollView
+      tabIndex={0}
+      className="flex-1 border-r border-line"
+      contentContainerClassName="mx-auto w-full max-w-[560px] gap-5 p-6"
+    >
+      {children}
+    </ScrollView>
+  );
+}
+
+function QuickAnswer({ quick, result }: { readonly quick: Quick; readonly result: QuickResult }) {
+  if (!result.ok) {
+    return (
+      <View role="alert" className="gap-1">
+        <Text kind="title">No answer so near</Text>
+        <Text>{result.problem}</Text>
+      </View>
+    );
+  }
+  const { view, exposure, ev } = result;
+  const { settings, depth } = exposure;
+  const now = { clock: () => '', atMs: 0, usableIso: view.body.iso.usable };
+  const background = {
+    obstacle: { name: 'Background', detail: 'leaf' as const, footprint: [], heightM: 1 },
+    distanceM: view.sight.distanceM + quick.behindM,
+    behindSubjectM: quick.behindM,
+  };
+  return (
+    <View role="region" aria-label="Answer" className="gap-2">
+      <Exposure {...engraved(settings)} />
+      <Text kind="strong" aria-live="polite">
+        {stopsSentence(exposure, { waysOut: [] }, now)}
+      </Text>
+      <Text kind="small">
+        {shutterReason(view, result)}
+        {settings.liftStops > 0.05 ? ` Lift ${stops(settings.liftStops)} afterwards.` : ''}
+      </Text>
+      <View className="flex-row gap-3 border-t border-line pt-2">
+        <Fact
+          name="Frame fill"
+          value={`${Math.round(view.fill * 100)} %`}
+          why={`${Math.round(view.pixels)} px`}
+        />
+        <Fact
+          name="Distance"
+          value={metres(view.sight.distanceM)}
+          why={`at ${Math.round(view.focalMm)} mm`}
+        />
+        <Fact
+          name="On the face"
+          value={`EV ${ev.expected.toFixed(1)}`}
+          why={`${ev.low.toFixed(1)} to ${ev.high.toFixed(1)}`}
+        />
+      </View>
+      <Text kind="small" ink="quiet">
+        {`${backgroundInWords(view, settings.aperture, background)}.${
+          depth
+            ? ` Sharp from ${metres(depth.nearM)} to ${depth.farM === Infinity ? 'the horizon' : metres(depth.farM)}.`
+            : ''
+        }`}
+      </Text>
+    </View>
+  );
+}

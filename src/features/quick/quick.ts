@@ -1,0 +1,159 @@
+import {
+  distanceForFill,
+  ev as evOf,
+  evFromIlluminance,
+  LAMP_LEVELS_LUX,
+  solveExposure,
+  type EvRange,
+  type Exposure,
+} from '@/core';
+import { exposureDemands } from '@/features/plan/answer';
+import { fittedLens, viewOf, type Setup, type View } from '@/features/plan/view';
+import { EYE_LIGHTS } from '@/presets/eye-lights';
+import { bodyById, subjectById } from '@/presets/find';
+import { turnGround } from '@/records/edit-ground';
+import { newShoot, type ShootBrief } from '@/records/new-shoot';
+import type { Quick } from '@/records/quick';
+import type { Shoot } from '@/records/shoot';
+
+/** A quick answer: settings from subject, distance, lens and light, without any ground. */
+
+export type QuickResult =
+  | {
+      readonly ok: true;
+      readonly view: View;
+      readonly ev: EvRange;
+      readonly exposure: Exposure;
+    }
+  | { readonly ok: false; readonly problem: string };
+
+/** Bearing the subject moves along, the camera looking north at it. */
+const HEADING_DEG = { across: 90, diagonal: 135, towards: 180 } as const;
+/** Camera no lower than this; the subject's middle is at its height, so that the line is level. */
+const CAMERA_M = 1.2;
+
+/** How far off the subject is: as given, or where it fills the frame as wanted. */
+export function quickDistanceM({
+  by,
+  distanceM,
+  fill,
+  orientation,
+  kit,
+  subjectId,
+}: Quick): number {
+  if (by === 'distance') return distanceM;
+  const { focalMm } = fittedLens(kit);
+  return distanceForFill({
+    sizeM: subjectById(subjectId).heightM,
+    focalMm,
+    sensor: bodyById(kit.bodyId).sensor,
+    fill,
+    orientation,
+  });
+}
+
+/** The quick answer's subject and camera as a mark and a position, the camera to the south. */
+function standing(quick: Quick): Pick<Setup, 'marks' | 'positions'> {
+  const { subjectId, runs } = quick;
+  const subject = subjectById(subjectId);
+  const cameraHeightM = Math.max(CAMERA_M, subject.heightM / 2);
+  const headingDeg = HEADING_DEG[runs];
+  const feetM = cameraHeightM - subject.heightM / 2;
+  return {
+    marks: [
+      {
+        id: 'mark',
+        name: subject.name,
+        x: 0,
+        y: 0,
+        headingDeg,
+        facingDeg: headingDeg,
+        subjectId,
+        ...(feetM > 0 && { feetM }),
+      },
+    ],
+    positions: [
+      { id: 'position', name: 'Position', x: 0, y: -quickDistanceM(quick), cameraHeightM },
+    ],
+  };
+}
+
+/** How far a meter and a judged test frame may be off, in stops. Common practice, no source. */
+const METER_STOPS = 0.2;
+const FRAME_STOPS = 0.4;
+const about = (expected: number, stops: number): EvRange => ({
+  low: expected - stops,
+  expected,
+  high: expected + stops,
+});
+
+/** Light on the face, however it was told. */
+export function quickEv({ light }: Quick): EvRange {
+  switch (light.by) {
+    case 'eye':
+      return (EYE_LIGHTS.find(({ id }) => id === light.eye) ?? EYE_LIGHTS[0]).ev;
+    case 'lamps':
+      return about(evFromIlluminance(LAMP_LEVELS_LUX[light.lamps] || 1), METER_STOPS);
+    case 'ev':
+      return about(light.ev, METER_STOPS);
+    case 'frame':
+      return about(evOf(light.frame) - light.frame.looksDarkStops, FRAME_STOPS);
+  }
+}
+
+const choiceOf = ({ orientation, school }: Quick): Shoot['choice'] => ({
+  markId: 'mark',
+  positionId: 'position',
+  orientation,
+  school,
+  liftStops: 1,
+});
+
+/** What to set, or what stands in the way. */
+export function quickAnswer(quick: Quick): QuickResult {
+  const choice = choiceOf(quick);
+  const seen = viewOf({
+    ...standing(quick),
+    choice,
+    kit: quick.kit,
+    ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'grass' },
+    // Only for the geometry: the light is told, not computed.
+    place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
+    light: { sky: 'clear', indoors: false, lampLux: 0 },
+  });
+  if (!seen.ok) return seen;
+  const { view } = seen;
+  const ev = quickEv(quick);
+  return { ok: true, view, ev, exposure: solveExposure({ ...exposureDemands(view, choice), ev }) };
+}
+
+/** The light of a shoot that a quick answer comes nearest to. */
+function lightOf({ light }: Quick): Shoot['light'] {
+  const lamps = light.by === 'lamps';
+  const overcast = light.by === 'eye' && light.eye === 'cloud';
+  return {
+    sky: overcast ? 'overcast' : 'clear',
+    indoors: lamps && /Hall$/.test(light.lamps),
+    lampLux: lamps ? LAMP_LEVELS_LUX[light.lamps] : 0,
+  };
+}
+
+/**
+ * A shoot made of a quick answer: its subject, distance, kit and wishes on a blank ground, at a
+ * place and time. There the light is computed; a measured one stays with the quick answer.
+ */
+export function shootOfQuick(quick: Quick, brief: ShootBrief, id: string, now: string): Shoot {
+  const upright = newShoot({ ...brief, template: 'blank', bearingDeg: 0 }, id, now);
+  const { marks, positions } = standing(quick);
+  return turnGround(
+    {
+      ...upright,
+      marks: marks.map((mark) => ({ ...mark })),
+      positions: positions.map((position) => ({ ...position })),
+      light: lightOf(quick),
+      kit: quick.kit,
+      choice: choiceOf(quick),
+    },
+    brief.bearingDeg,
+  );
+}
