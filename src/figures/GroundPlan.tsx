@@ -7,7 +7,7 @@ import { Draft } from './Draft';
 import { ChosenNames, OtherNames } from './Names';
 import { Features, LightField, MarkSign, OwnShadow, PositionSign, Sight } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
-import { Pins, ScoreField } from './ScoreField';
+import { Pins, Probe, ScoreField } from './ScoreField';
 import type {
   Canvas,
   MarkSun,
@@ -100,6 +100,7 @@ export function GroundPlan({
   sight,
   scores,
   pins,
+  probed,
   draft,
   scale,
   widthPx,
@@ -120,6 +121,8 @@ export function GroundPlan({
   readonly scores?: PlanScores | undefined;
   /** The best of these places, by rank. */
   readonly pins?: readonly Point2[] | undefined;
+  /** A point that is asked about. */
+  readonly probed?: Point2 | undefined;
   /** What is being drawn, measured or held. */
   readonly draft?: PlanDraft | undefined;
   readonly scale: PlanScale;
@@ -158,6 +161,7 @@ export function GroundPlan({
         />
       ))}
       {pins ? <Pins places={pins} canvas={canvas} /> : null}
+      {probed ? <Probe at={probed} canvas={canvas} /> : null}
       {positions.map((position) => (
         <PositionSign
           key={position.id}

@@ -67,3 +67,22 @@ export const Pins = memo(function Pins({
     );
   });
 });
+
+const PROBE_PX = 9;
+
+/** The point asked about: a cross in a ring. */
+export function Probe({ at, canvas }: { readonly at: Point2; readonly canvas: Canvas }) {
+  const { inks, scale } = canvas;
+  const { x, y } = scale.toPx(at);
+  const half = PROBE_PX * 0.6;
+  return (
+    <G>
+      <Circle cx={x} cy={y} r={PROBE_PX} fill={inks.paper} stroke={inks.signal} strokeWidth={2} />
+      <Path
+        d={`M${x - half} ${y}L${x + half} ${y}M${x} ${y - half}L${x} ${y + half}`}
+        stroke={inks.signal}
+        strokeWidth={2}
+      />
+    </G>
+  );
+}

@@ -1,29 +1,75 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { bearingDeg } from '@/core';
+import { bearingDeg, type SearchResult } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { bearingInWords, metres } from '@/features/plan/words';
 import { Button } from '@/ui/Button';
+import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
 import { Heading, Text } from '@/ui/Text';
 import {
   bestPlaces,
+  placeAt,
   sameQuestion,
-  scoreAt,
   searchRequestOf,
   WANTED_FILL,
   weakest,
+  type AskedSearch,
   type Place,
+  type Scope,
+  type ShotThere,
 } from './search';
 import { useSearchTool } from './use-search';
 
 export const outOfHundred = (total: number): string => `${Math.round(total * 100)} of 100`;
 
-/** Where else to stand for the chosen mark: asked of the whole ground, answered by the worker. */
+const MARKS: readonly Option<Scope['marks']>[] = [
+  { value: 'chosen', label: 'This mark' },
+  { value: 'all', label: 'All marks' },
+];
+const HOURS: readonly Option<Scope['hours']>[] = [
+  { value: 'now', label: 'This minute' },
+  { value: 'shoot', label: 'The whole shoot' },
+];
+const LENS_CHOICES: readonly Option<Scope['lenses']>[] = [
+  { value: 'fitted', label: 'As fitted' },
+  { value: 'converters', label: 'Converters' },
+  { value: 'all', label: 'Any lens' },
+];
+
+/** What the search is for. */
+function ScopeFields() {
+  const { scope, setScope } = useSearchTool();
+  const set = (next: Partial<Scope>) => setScope({ ...scope, ...next });
+  return (
+    <>
+      <Choice
+        label="Searched for"
+        value={scope.marks}
+        options={MARKS}
+        onChange={(marks) => set({ marks })}
+      />
+      <Choice
+        label="Hours searched"
+        value={scope.hours}
+        options={HOURS}
+        onChange={(hours) => set({ hours })}
+      />
+      <Choice
+        label="Lenses tried"
+        value={scope.lenses}
+        options={LENS_CHOICES}
+        onChange={(lenses) => set({ lenses })}
+      />
+    </>
+  );
+}
+
+/** Where else to stand: asked of the whole ground, answered by the worker. */
 export function SearchSection() {
   const { plan, update } = useShootPage();
-  const { setup, seen, atMs, clock } = plan;
-  const { wish, state, start, stop, clear } = useSearchTool();
+  const { setup, seen, atMs, hours } = plan;
+  const { wish, scope, state, start, stop, clear } = useSearchTool();
   // Read when the button is pressed, so that a drag of the time does not draw it again.
   const latest = useRef(plan);
   useEffect(() => {
@@ -31,16 +77,14 @@ export function SearchSection() {
   }, [plan]);
   const search = () => {
     const now = latest.current;
-    if (now.seen.ok) start(searchRequestOf(now.setup, now.seen.view, wish, now.atMs));
+    if (!now.seen.ok) return;
+    start(searchRequestOf(now.setup, now.seen.view, wish, now.atMs, { scope, hours: now.hours }));
   };
   if (!seen.ok) return null;
-  const { view } = seen;
-  const { result, request } = state ?? {};
-  const places = result && request ? bestPlaces(result, request) : [];
-  const here = request && scoreAt(request, view.position);
-  const outdated =
-    request !== undefined &&
-    !sameQuestion(request, searchRequestOf(setup, view, wish, request.timesMs[0] ?? atMs));
+  const { result, request, running, trouble } = state ?? {};
+  const asksNow =
+    request &&
+    searchRequestOf(setup, seen.view, wish, request.timesMs[0] ?? atMs, { scope, hours });
   const standAt = ({ x, y }: Place) =>
     update((current) => ({
       ...current,
@@ -53,7 +97,8 @@ export function SearchSection() {
       <Heading level={2} kind="figure">
         Where else to stand
       </Heading>
-      {state?.running ? (
+      <ScopeFields />
+      {running ? (
         <>
           <Progress
             label="Searching the ground"
@@ -64,27 +109,18 @@ export function SearchSection() {
       ) : (
         <Button label="Search the ground" onPress={search} />
       )}
-      {state?.trouble ? (
-        <Text role="alert">The search could not be made: {state.trouble}.</Text>
-      ) : null}
-      {request && here && !state?.running ? (
+      {trouble ? <Text role="alert">The search could not be made: {trouble}.</Text> : null}
+      {request && result && !running ? (
         <>
           <Text kind="small" ink="quiet">
-            {`At ${clock(request.timesMs[0] ?? atMs)}, filling ${WANTED_FILL * 100} % of the frame. Larger dots on the plan are better places; where there is none, one may not or can not stand. Where you stand now: ${here.refusals[0] ?? outOfHundred(here.total)}.`}
+            {`${askedInWords(request, plan.clock)} Larger dots on the plan are better places; where there is none, one may not or can not stand. Tap the plan to ask about a place.`}
           </Text>
-          {outdated ? (
+          {asksNow && !sameQuestion(request, asksNow) ? (
             <Text kind="strong">
               Mark, kit, light or wish have changed since: search again for the new answer.
             </Text>
           ) : null}
-          {places.length === 0 ? (
-            <Text>
-              No place on this ground gives the picture. A longer lens, another face or another hour
-              would.
-            </Text>
-          ) : (
-            <PlaceList places={places} mark={view.mark} onStand={standAt} />
-          )}
+          <Found result={result} request={request} onStand={standAt} />
           <Button kind="quiet" label="Take the search off the plan" onPress={clear} />
         </>
       ) : null}
@@ -92,34 +128,141 @@ export function SearchSection() {
   );
 }
 
-function PlaceList({
-  places,
-  mark,
+/** "At 18:50, filling 60 % of the frame." */
+function askedInWords({ timesMs, markNames }: AskedSearch, clock: (ms: number) => string): string {
+  const [first = 0] = timesMs;
+  const hours =
+    timesMs.length === 1
+      ? `At ${clock(first)}`
+      : `Each at its best hour from ${clock(first)} to ${clock(timesMs.at(-1) ?? first)}`;
+  const marks = markNames.length > 1 ? `, the mean of ${markNames.length} marks` : '';
+  return `${hours}, filling ${WANTED_FILL * 100} % of the frame${marks}.`;
+}
+
+/** What the search found: here, where was tapped, and the best places. */
+function Found({
+  result,
+  request,
   onStand,
 }: {
-  readonly places: readonly Place[];
-  readonly mark: { readonly x: number; readonly y: number };
+  readonly result: SearchResult;
+  readonly request: AskedSearch;
   readonly onStand: (place: Place) => void;
 }) {
+  const { seen } = useShootPage().plan;
+  const { probed } = useSearchTool();
+  if (!seen.ok) return null;
+  const { position } = seen.view;
+  const here = placeAt(result, request, { x: position.x, y: position.y });
+  const places = bestPlaces(result, request);
   return (
-    <View role="list" aria-label="Best places">
-      {places.map((place, i) => (
-        <View key={i} role="listitem" className="gap-1 border-b border-line py-2">
-          <View className="flex-row items-center justify-between gap-3">
-            <Text kind="figure">
-              {i + 1}. {outOfHundred(place.score.total)}
-            </Text>
-            <Button label={`Stand at place ${i + 1}`} onPress={() => onStand(place)} />
-          </View>
-          <Text kind="small">
-            {`${metres(Math.hypot(mark.x - place.x, mark.y - place.y))}, looking ${bearingInWords(bearingDeg(place, mark))}. Gives up most: ${weakest(
-              place.score,
-            )
-              .map(({ why }) => why)
-              .join('; ')}.`}
-          </Text>
+    <>
+      <Text>{`Where you stand now: ${here.refusals[0] ?? outOfHundred(here.total)}.`}</Text>
+      {probed ? (
+        <Tapped key={`${probed.x} ${probed.y}`}>
+          <PlaceWords
+            title="There:"
+            place={placeAt(result, request, probed)}
+            request={request}
+            action="Stand there"
+            onStand={onStand}
+          />
+        </Tapped>
+      ) : null}
+      {places.length === 0 ? (
+        <Text>
+          No place on this ground gives the picture. A longer lens, another face or another hour
+          would.
+        </Text>
+      ) : (
+        <View role="list" aria-label="Best places">
+          {places.map((place, i) => (
+            <View key={i} role="listitem" className="gap-1 border-b border-line py-2">
+              <PlaceWords
+                title={`${i + 1}.`}
+                place={place}
+                request={request}
+                action={`Stand at place ${i + 1}`}
+                onStand={onStand}
+              />
+            </View>
+          ))}
         </View>
-      ))}
+      )}
+    </>
+  );
+}
+
+/** What is said of the place tapped, brought into view beside the plan. */
+function Tapped({ children }: { readonly children: ReactNode }) {
+  const region = useRef<View>(null);
+  useEffect(() => {
+    (region.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'nearest' });
+  }, []);
+  return (
+    <View
+      ref={region}
+      role="region"
+      aria-label="The place you tapped"
+      aria-live="polite"
+      className="gap-1 border-2 border-line p-3"
+    >
+      <Text kind="label" ink="quiet">
+        The place you tapped
+      </Text>
+      {children}
     </View>
   );
+}
+
+/** A place's score, what it gives up, or why one may not stand there. */
+function PlaceWords({
+  title,
+  place,
+  request,
+  action,
+  onStand,
+}: {
+  readonly title: string;
+  readonly place: Place;
+  readonly request: AskedSearch;
+  readonly action: string;
+  readonly onStand: (place: Place) => void;
+}) {
+  const { clock } = useShootPage().plan;
+  if (place.refusals.length > 0) {
+    return <Text>{`One may not stand here: ${place.refusals.join('; ')}.`}</Text>;
+  }
+  return (
+    <>
+      <View className="flex-row items-center justify-between gap-3">
+        <Text kind="figure" className="shrink">{`${title} ${outOfHundred(place.total)}`}</Text>
+        <Button label={action} onPress={() => onStand(place)} />
+      </View>
+      {place.shots.map((there, i) => (
+        <Text key={i} kind="small">
+          {shotInWords(there, place, request, i, clock)}
+        </Text>
+      ))}
+    </>
+  );
+}
+
+function shotInWords(
+  { markName, kitName, timeMs, score }: ShotThere,
+  place: Place,
+  { shots, timesMs, kits }: AskedSearch,
+  i: number,
+  clock: (ms: number) => string,
+): string {
+  const mark = shots[i]?.mark ?? place;
+  const name = shots.length > 1 ? `${markName}, ${outOfHundred(score.total)}: ` : '';
+  if (score.refusals.length > 0) return `${name}${score.refusals.join('; ')}.`;
+  const when = timesMs.length > 1 ? ` at ${clock(timeMs)}` : '';
+  const lens = kits.length > 1 ? ` with the ${kitName}` : '';
+  const away = `${metres(Math.hypot(mark.x - place.x, mark.y - place.y))}, looking ${bearingInWords(bearingDeg(place, mark))}`;
+  const lacks = weakest(score)
+    .map(({ why }) => why)
+    .join('; ');
+  return `${name}${away}${when}${lens}. Gives up most: ${lacks}.`;
 }

@@ -1,8 +1,10 @@
 import {
   cellAt,
+  withConverter,
   limitsOf,
   scorePosition,
   type FaceWanted,
+  type Lens,
   type LightWanted,
   type Point2,
   type PositionScore,
@@ -15,7 +17,11 @@ import {
 } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
 import { sceneOf, type Setup, type View } from '@/features/plan/view';
+import { lensById, subjectById } from '@/presets/find';
 import { fieldOfPlay } from '@/presets/grounds';
+import { CONVERTERS, LENSES } from '@/presets/lenses';
+import type { Mark } from '@/records/shoot';
+import type { ShootHours } from '@/records/times';
 
 /** What the picture should be: the rest of the wish is the shoot's own. */
 export interface Wish {
@@ -28,6 +34,7 @@ export const FIRST_WISH: Wish = { face: 'front', light: 'front' };
 export const WANTED_FILL = 0.6;
 /** Ground searched beyond what the plan shows, and how many cells it may have. */
 const MARGIN_M = 12;
+const QUARTER_MS = 15 * 60_000;
 const MOST_CELLS = 6000;
 const FINEST_STEP_M = 0.5;
 /** Nearer to a moving subject than this nobody is sent. */
@@ -40,22 +47,46 @@ const shotOf = ({ face, light }: Wish): ScoredShot => ({
   backdrop: 'washed',
 });
 
-function kitOf(
-  view: View,
+/** What is searched for: which marks, at which hours, with which lenses. */
+export interface Scope {
+  readonly marks: 'chosen' | 'all';
+  readonly hours: 'now' | 'shoot';
+  readonly lenses: 'fitted' | 'converters' | 'all';
+}
+export const FIRST_SCOPE: Scope = { marks: 'chosen', hours: 'now', lenses: 'fitted' };
+
+/** A search as asked, with the names of what it was asked for. */
+export interface AskedSearch extends SearchRequest {
+  readonly markNames: readonly string[];
+  readonly kitNames: readonly string[];
+}
+
+interface NamedLens {
+  readonly name: string;
+  readonly lens: Lens;
+}
+
+/** Lenses to try: the one fitted, it with each converter, or any there is. */
+function lensesOf(view: View, { lensId }: Setup['kit'], lenses: Scope['lenses']): NamedLens[] {
+  const fitted = { name: view.lensName, lens: view.lens };
+  if (lenses === 'fitted') return [fitted];
+  if (lenses === 'all') return LENSES.map((lens) => ({ name: lens.name, lens }));
+  const preset = lensById(lensId);
+  return CONVERTERS.filter((factor) => factor === 1 || preset.takesConverter).map((factor) => ({
+    name: factor === 1 ? preset.name : `${preset.name} with ${factor}x`,
+    lens: withConverter(preset, factor),
+  }));
+}
+
+const kitOf = (
+  { body }: View,
+  lens: Lens,
   orientation: Setup['choice']['orientation'],
   support: ScoredKit['support'],
-): ScoredKit {
-  const { sensor, iso, fastestShutterS, stabilisationStops } = view.body;
-  return {
-    sensor,
-    iso,
-    fastestShutterS,
-    stabilisationStops,
-    lens: view.lens,
-    orientation,
-    support,
-  };
-}
+): ScoredKit => {
+  const { sensor, iso, fastestShutterS, stabilisationStops } = body;
+  return { sensor, iso, fastestShutterS, stabilisationStops, lens, orientation, support };
+};
 
 function siteOf(setup: Setup, view: View): ScoredSite {
   const { ground, features } = setup;
@@ -78,18 +109,43 @@ function siteOf(setup: Setup, view: View): ScoredSite {
   };
 }
 
-const markOf = ({ mark, subject }: View): ScoredMark => ({
-  x: mark.x,
-  y: mark.y,
-  ...(mark.feetM !== undefined && { feetM: mark.feetM }),
-  headingDeg: mark.headingDeg,
-  facingDeg: mark.facingDeg,
-  ...(subject.climbDeg !== undefined && { climbDeg: subject.climbDeg }),
-  subject,
-});
+const markOf = (mark: Mark): ScoredMark => {
+  const subject = subjectById(mark.subjectId);
+  return {
+    x: mark.x,
+    y: mark.y,
+    ...(mark.feetM !== undefined && { feetM: mark.feetM }),
+    headingDeg: mark.headingDeg,
+    facingDeg: mark.facingDeg,
+    ...(subject.climbDeg !== undefined && { climbDeg: subject.climbDeg }),
+    subject,
+  };
+};
 
-/** The search for the chosen mark with the chosen kit at one minute, over the ground shown. */
-export function searchRequestOf(setup: Setup, view: View, wish: Wish, atMs: number): SearchRequest {
+/** The hours searched are looked at this often at most. */
+const MOST_TIMES = 24;
+
+function timesOf({ startMs, endMs }: Pick<ShootHours, 'startMs' | 'endMs'>): readonly number[] {
+  const step = Math.max(QUARTER_MS, (endMs - startMs) / (MOST_TIMES - 1));
+  const count = Math.floor((endMs - startMs) / step) + 1;
+  return Array.from({ length: count }, (_, i) => startMs + i * step);
+}
+
+/**
+ * A search over the ground shown: for the chosen mark with the chosen kit at one minute, or for
+ * more of each.
+ */
+export function searchRequestOf(
+  setup: Setup,
+  view: View,
+  wish: Wish,
+  atMs: number,
+  wider?: { readonly scope: Scope; readonly hours: Pick<ShootHours, 'startMs' | 'endMs'> },
+): AskedSearch {
+  const { scope, hours } = wider ?? { scope: FIRST_SCOPE, hours: undefined };
+  const marks = scope.marks === 'all' ? setup.marks : [view.mark];
+  const lenses = lensesOf(view, setup.kit, scope.lenses);
+  const { choice, kit } = setup;
   const extent = planExtent(planGround(setup), setup);
   const xs = extent.map(({ x }) => x);
   const ys = extent.map(({ y }) => y);
@@ -103,40 +159,84 @@ export function searchRequestOf(setup: Setup, view: View, wish: Wish, atMs: numb
   return {
     area: { ...area, stepM: Math.max(FINEST_STEP_M, Math.sqrt(square / MOST_CELLS)) },
     cameraHeightM: view.position.cameraHeightM,
-    shots: [{ mark: markOf(view), shot: shotOf(wish) }],
-    timesMs: [atMs],
-    kits: [kitOf(view, setup.choice.orientation, setup.kit.support)],
+    shots: marks.map((mark) => ({ mark: markOf(mark), shot: shotOf(wish) })),
+    markNames: marks.map(({ name }) => name),
+    timesMs: hours && scope.hours === 'shoot' ? timesOf(hours) : [atMs],
+    kits: lenses.map(({ lens }) => kitOf(view, lens, choice.orientation, kit.support)),
+    kitNames: lenses.map(({ name }) => name),
     site: siteOf(setup, view),
   };
 }
 
-/** Whether two searches ask the same, wherever and whenever they look. */
+/** Whether two searches ask the same, wherever they look, and whenever if it is one minute. */
 export function sameQuestion(a: SearchRequest, b: SearchRequest): boolean {
-  const question = ({ shots, kits, site, cameraHeightM }: SearchRequest) =>
-    JSON.stringify([shots, kits, site, cameraHeightM]);
+  const question = ({ shots, kits, site, cameraHeightM, timesMs }: SearchRequest) =>
+    JSON.stringify([shots, kits, site, cameraHeightM, timesMs.length > 1 && timesMs]);
   return question(a) === question(b);
 }
 
-/** One of the best places, with the reasons of its score. */
-export interface Place extends Point2 {
+/** What a place gives for one of the marks: at its best hour, with its best lens. */
+export interface ShotThere {
+  readonly markName: string;
+  readonly kitName: string;
+  readonly timeMs: number;
   readonly score: PositionScore;
+}
+
+/** A place of a search, with the reasons of its score. */
+export interface Place extends Point2 {
+  /** Mean over the marks. */
+  readonly total: number;
+  /** Why one may not stand there; empty where one may. */
+  readonly refusals: readonly string[];
+  readonly shots: readonly ShotThere[];
 }
 
 const PLACES = 3;
 /** Places nearer to each other than this share of the ground's width are one place. */
 const APART_SHARE = 0.12;
 
-/** The score of one point, by the very arithmetic of the search. */
-export function scoreAt({ shots, timesMs, site, kits, cameraHeightM }: SearchRequest, at: Point2) {
-  const [shot] = shots;
-  const [time] = timesMs;
-  const [kit] = kits;
-  if (!shot || time === undefined || !kit) throw new RangeError('request: must not be empty');
-  return scorePosition({ ...at, cameraHeightM }, shot.mark, shot.shot, time, site, kit);
+/** The cell that a point lies in, or the nearest. */
+function cellOf({ area, columns, rows }: SearchResult, { x, y }: Point2): number {
+  const within = (value: number, most: number) =>
+    Math.min(most - 1, Math.max(0, Math.floor(value / area.stepM)));
+  return within(y - area.minY, rows) * columns + within(x - area.minX, columns);
+}
+
+/**
+ * The score of one point, by the very arithmetic of the search: each mark at the hour and with the
+ * lens that the search found best about there.
+ */
+export function placeAt(result: SearchResult, request: AskedSearch, at: Point2): Place {
+  const { shots, timesMs, kits, site, cameraHeightM } = request;
+  const cell = cellOf(result, at);
+  const there = shots.map(({ mark, shot }, i): ShotThere => {
+    const slot = cell * shots.length + i;
+    const time = timesMs[Math.max(0, result.bestTime[slot] ?? 0)];
+    const lens = Math.max(0, result.bestLens[slot] ?? 0);
+    const kit = kits[lens];
+    if (time === undefined || !kit) throw new RangeError('request: must ask for a time and a kit');
+    return {
+      markName: request.markNames[i] ?? '',
+      kitName: request.kitNames[lens] ?? '',
+      timeMs: time,
+      score: scorePosition({ ...at, cameraHeightM }, mark, shot, time, site, kit),
+    };
+  });
+  const totals = there.map(({ score }) => score.total);
+  return {
+    ...at,
+    total: totals.reduce((a, b) => a + b, 0) / totals.length,
+    // One may not stand there for all, or is only too near to one of them.
+    refusals: there.every(({ score }) => score.refusals.length > 0)
+      ? [...new Set(there.flatMap(({ score }) => score.refusals))]
+      : [],
+    shots: there,
+  };
 }
 
 /** The best places of a search, each far enough from the better ones to be worth walking to. */
-export function bestPlaces(result: SearchResult, request: SearchRequest): readonly Place[] {
+export function bestPlaces(result: SearchResult, request: AskedSearch): readonly Place[] {
   const { minX, maxX, minY, maxY } = result.area;
   const apartM = APART_SHARE * Math.max(maxX - minX, maxY - minY);
   const order = Array.from(result.score.keys())
@@ -148,7 +248,7 @@ export function bestPlaces(result: SearchResult, request: SearchRequest): readon
     if (places.every(({ x, y }) => Math.hypot(x - at.x, y - at.y) >= apartM)) places.push(at);
     if (places.length === PLACES) break;
   }
-  return places.map((at) => ({ ...at, score: scoreAt(request, at) }));
+  return places.map((at) => placeAt(result, request, at));
 }
 
 /** Its two weakest parts: what one gives up there. */

@@ -1,11 +1,11 @@
 import { createContext, useContext, useMemo, useRef, useState } from 'react';
-import type { Compared, CompareRequest, SearchRequest, SearchResult } from '@/core';
+import type { Compared, CompareRequest, Point2, SearchResult } from '@/core';
 import { requestComparison, requestSearch } from '@/workers/search-client';
-import { FIRST_WISH, type Wish } from './search';
+import { FIRST_SCOPE, FIRST_WISH, type AskedSearch, type Scope, type Wish } from './search';
 
 /** A search that has been asked for, and what is known of it. */
 export interface SearchState {
-  readonly request: SearchRequest;
+  readonly request: AskedSearch;
   readonly result: SearchResult | undefined;
   readonly running: boolean;
   readonly trouble: string | undefined;
@@ -22,10 +22,15 @@ export interface SearchTool {
   /** What the picture should be, for search and comparison alike. */
   readonly wish: Wish;
   readonly setWish: (wish: Wish) => void;
+  readonly scope: Scope;
+  readonly setScope: (scope: Scope) => void;
+  /** A point of the ground that is asked about, once there is a search. */
+  readonly probed: Point2 | undefined;
+  readonly probe: (at: Point2) => void;
   readonly comparison: CompareState | undefined;
   readonly compare: (request: CompareRequest) => void;
   readonly state: SearchState | undefined;
-  readonly start: (request: SearchRequest) => void;
+  readonly start: (request: AskedSearch) => void;
   /** Stops a running search and keeps what it found. */
   readonly stop: () => void;
   /** Takes the search off the plan. */
@@ -36,6 +41,8 @@ export interface SearchTool {
 export function useSearch(): SearchTool {
   const [state, setState] = useState<SearchState>();
   const [wish, setWish] = useState(FIRST_WISH);
+  const [scope, setScope] = useState(FIRST_SCOPE);
+  const [probed, setProbed] = useState<Point2>();
   const [comparison, setComparison] = useState<CompareState>();
   const running = useRef<AbortController>(undefined);
   const comparing = useRef<AbortController>(undefined);
@@ -64,6 +71,10 @@ export function useSearch(): SearchTool {
     return {
       wish,
       setWish,
+      scope,
+      setScope,
+      probed,
+      probe: setProbed,
       comparison,
       compare,
       state,
@@ -71,6 +82,7 @@ export function useSearch(): SearchTool {
       clear: () => {
         stop();
         setState(undefined);
+        setProbed(undefined);
       },
       start: (request) => {
         running.current?.abort();
@@ -80,6 +92,7 @@ export function useSearch(): SearchTool {
           if (running.current !== controller) return;
           setState((now) => now && { ...now, ...change });
         };
+        setProbed(undefined);
         setState({ request, result: undefined, running: true, trouble: undefined });
         requestSearch(request, (result) => mine({ result }), controller.signal).then(
           (result) => mine({ result, running: false }),
@@ -93,7 +106,7 @@ export function useSearch(): SearchTool {
         );
       },
     };
-  }, [state, wish, comparison]);
+  }, [state, wish, scope, probed, comparison]);
 }
 
 export const SearchContext = createContext<SearchTool | undefined>(undefined);

@@ -7,6 +7,7 @@ import { DrawHandles } from '@/features/draw/DrawHandles';
 import { useDrawTool } from '@/features/draw/use-draw';
 import { useDrawing } from '@/features/draw/use-drawing';
 import { GroundPlan } from '@/figures/GroundPlan';
+import type { Point2 } from '@/core';
 import { scaleOf } from '@/figures/plan-scale';
 import type { PlanLight } from '@/figures/plan-types';
 import { moveItem, type ItemRef } from '@/records/edit-site';
@@ -100,6 +101,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
     update((current) => ({ ...current, choice: { ...current.choice, ...chosen } }));
     act({ do: 'select', item });
   };
+  const tap = (at: Point2) => (drawing || !pins ? draw.tap(at) : search.probe(at));
   const hold = (held: boolean) => {
     holdEdits(held);
     look.hold(held);
@@ -150,7 +152,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
             heightPx={size.height}
             label={draw.label}
             onView={look.setOwn}
-            onTap={(px) => draw.tap(scale.toMetres(px))}
+            onTap={(px) => tap(scale.toMetres(px))}
             grab={(px) => draw.grab(scale.toMetres(px), hold)}
           >
             <GroundPlan
@@ -163,6 +165,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               sight={sight}
               scores={search.state?.result}
               pins={pins}
+              probed={pins && search.probed}
               draft={draw.draft}
               scale={scale}
               widthPx={size.width}
