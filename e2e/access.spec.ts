@@ -45,6 +45,15 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: /^Lens / }).click();
     await expect(page.getByRole('radiogroup', { name: 'Lens' })).toBeVisible();
     expect(await seriousViolations(page)).toEqual([]);
+    await page.goto('/shoot/demo-larkmoor/ground');
+    await page.getByRole('button', { name: 'See the day and the year' }).click();
+    await expect(page.getByRole('img', { name: /^The year at / })).toBeVisible();
+    await page.getByRole('button', { name: 'All positions and marks in figures' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await seriousViolations(page)).toEqual([]);
+    await page.goto('/quick');
+    await expect(headline(page)).toBeVisible();
+    expect(await seriousViolations(page)).toEqual([]);
     await page.goto('/new');
     await page.getByRole('button', { name: 'Make the shoot' }).click();
     await expect(page.getByText(/the title is empty/)).toBeVisible();
@@ -56,6 +65,7 @@ test('what is touched is 48 px or more', async ({ page }) => {
   for (const address of [
     '/',
     '/new',
+    '/quick',
     '/shoot/demo-larkmoor/kit',
     '/shoot/demo-larkmoor/light',
     '/shoot/demo-larkmoor/draw',

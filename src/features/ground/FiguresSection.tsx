@@ -62,7 +62,7 @@ export function FiguresSection() {
   return (
     <View className="gap-3">
       {others.length > 0 ? (
-        <View role="region" aria-label="To walk from here">
+        <View role="region" aria-label="Walks to the others">
           <Text kind="small" ink="quiet">
             To walk from here, straight
           </Text>

@@ -1,0 +1,101 @@
+import type { Page } from '@playwright/test';
+import { expect, headline, readAnswer, test } from './app';
+
+async function openQuick(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Quick answer' }).click();
+  await expect(headline(page)).toBeVisible();
+}
+
+const pick = async (page: Page, field: string, option: string) => {
+  await page.getByRole('button', { name: new RegExp(`^${field}`) }).click();
+  await page.getByRole('radio', { name: option, exact: true }).click();
+};
+
+test('subject, distance, lens and light give settings; each of them changes the answer', async ({
+  page,
+}) => {
+  await openQuick(page);
+  const first = await readAnswer(page);
+  expect(first.distanceM).toBe(30);
+
+  await page.getByLabel('Distance, m', { exact: true }).fill('15');
+  await page.keyboard.press('Enter');
+  const near = await readAnswer(page);
+  expect(near.fillPct).toBeGreaterThan(1.8 * first.fillPct);
+  expect(near.shutterPerSecond).toBeGreaterThan(first.shutterPerSecond);
+
+  await page.getByRole('radio', { name: 'Towards you' }).click();
+  expect((await readAnswer(page)).shutterPerSecond).toBeLessThan(near.shutterPerSecond);
+
+  const before = await readAnswer(page);
+  await pick(page, 'It looks like', 'Forest floor');
+  const dark = await readAnswer(page);
+  expect(dark.iso).toBeGreaterThan(4 * before.iso);
+
+  await page.getByRole('radio', { name: 'Lamps' }).click();
+  await pick(page, 'Lamps', 'Night stadium, 1300 lx');
+  expect((await readAnswer(page)).ev).toBeCloseTo(Math.log2(1300 / 2.5), 1);
+
+  await expect(page.getByText('How far each part moves')).toBeVisible();
+  await page.getByLabel('Background behind the subject, m').fill('2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Background, 1\.1 times as far, short of twice/)).toBeVisible();
+});
+
+// Common practice: three stops under at 1/800, f/2.8, ISO 2000 means EV 5.29.
+test('a test frame that looked three stops dark says how much light there is', async ({ page }) => {
+  await openQuick(page);
+  await page.getByRole('radio', { name: 'Test frame' }).click();
+  await page.getByLabel('Shutter, s').fill('fast');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/a speed such as 1\/1000/)).toBeVisible();
+  await page.getByLabel('Shutter, s').fill('1/800');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/a speed such as 1\/1000/)).toBeHidden();
+  await page.getByLabel('Sensitivity, ISO').fill('2000');
+  await page.keyboard.press('Enter');
+  const looked = page.getByRole('slider', { name: 'It looked' });
+  await looked.focus();
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('PageUp');
+  await expect(looked).toHaveAttribute('aria-valuetext', '3.0 stops dark');
+  expect((await readAnswer(page)).ev).toBeCloseTo(5.3, 1);
+});
+
+test('by frame fill, too near for the lens, and kept as it was left', async ({ page }) => {
+  await openQuick(page);
+  await pick(page, 'Subject', 'Small bird singing');
+  await page.getByRole('radio', { name: 'Frame fill' }).click();
+  // By hand: f·(H + i)/i with 13 cm on 60 % of 24 mm, 200 mm · 144.4/14.4.
+  expect((await readAnswer(page)).distanceM).toBe(2);
+  await page.getByRole('radio', { name: 'Distance' }).click();
+  await page.getByLabel('Distance, m', { exact: true }).fill('0.6');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/this lens focuses from/)).toBeVisible();
+  await page.getByLabel('Distance, m', { exact: true }).fill('4');
+  await page.keyboard.press('Enter');
+  await expect(headline(page)).toBeVisible();
+  const answer = await readAnswer(page);
+  await page.reload();
+  await expect(headline(page)).toBeVisible();
+  expect(await readAnswer(page)).toEqual(answer);
+  await expect(page.getByRole('button', { name: /^Subject.*Small bird singing/ })).toBeVisible();
+});
+
+test('by keys alone it is made into a shoot that sees the same picture', async ({ page }) => {
+  await openQuick(page);
+  const quick = await readAnswer(page);
+  await page.getByRole('button', { name: 'Make a shoot of it' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Title')).toHaveValue('Field player, running at 30.0 m');
+  await page.getByLabel('Latitude').fill('53.12');
+  await page.getByLabel('Longitude').fill('-1.87');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/shoot\/[\w-]+\/ground$/);
+  await expect(headline(page)).toBeVisible();
+  const shoot = await readAnswer(page);
+  expect(shoot.distanceM).toBe(quick.distanceM);
+  expect(shoot.fillPct).toBe(quick.fillPct);
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /^Field player, running at 30\.0 m/ })).toBeVisible();
+});
