@@ -1,4 +1,5 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
+import { View } from 'react-native';
 import { G, Path, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
 import { useInks, type Inks } from '@/ui/theme';
@@ -87,6 +88,28 @@ function sunOn(
   return inSun.includes(id) ? light.sunAzimuthDeg : 'shade';
 }
 
+/**
+ * A sheet of its own: what changes on one is drawn again without the others. Each keeps its
+ * picture in the browser, so that a drag paints only what moves.
+ */
+function Layer({
+  widthPx,
+  heightPx,
+  children,
+}: {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly children: ReactNode;
+}) {
+  return (
+    <View aria-hidden style={{ position: 'absolute', inset: 0, willChange: 'transform' }}>
+      <Svg width={widthPx} height={heightPx} style={{ overflow: 'visible' }}>
+        {children}
+      </Svg>
+    </View>
+  );
+}
+
 /** The site to scale: light first, then lines, marks, the line of sight, positions. */
 export function GroundPlan({
   ground,
@@ -138,46 +161,45 @@ export function GroundPlan({
     () => ({ scale, widthPx, heightPx, inks }),
     [scale, widthPx, heightPx, inks],
   );
+  const size = { widthPx, heightPx };
   return (
-    <Svg
-      width={widthPx}
-      height={heightPx}
-      role="img"
-      aria-label={label}
-      style={{ overflow: 'visible' }}
-    >
-      {light ? <LightField light={light} canvas={canvas} /> : null}
-      <Features ground={ground} lampsOn={light?.lampsOn ?? false} canvas={canvas} />
-      {ownShadow ? <OwnShadow shadow={ownShadow} canvas={canvas} /> : null}
-      {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}
-      {sight ? <Sight sight={sight} canvas={canvas} /> : null}
-      {marks.map((mark) => (
-        <MarkSign
-          key={mark.id}
-          mark={mark}
-          chosen={mark.id === choice.markId}
-          sun={sunOn(mark, light, inSun)}
+    <View role="img" aria-label={label} style={{ width: widthPx, height: heightPx }}>
+      <Layer {...size}>{light ? <LightField light={light} canvas={canvas} /> : null}</Layer>
+      <Layer {...size}>
+        <Features ground={ground} lampsOn={light?.lampsOn ?? false} canvas={canvas} />
+        {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}
+      </Layer>
+      <Layer {...size}>
+        {ownShadow ? <OwnShadow shadow={ownShadow} canvas={canvas} /> : null}
+        {sight ? <Sight sight={sight} canvas={canvas} /> : null}
+        {marks.map((mark) => (
+          <MarkSign
+            key={mark.id}
+            mark={mark}
+            chosen={mark.id === choice.markId}
+            sun={sunOn(mark, light, inSun)}
+            canvas={canvas}
+          />
+        ))}
+        {pins ? <Pins places={pins} canvas={canvas} /> : null}
+        {probed ? <Probe at={probed} canvas={canvas} /> : null}
+        {positions.map((position) => (
+          <PositionSign
+            key={position.id}
+            position={position}
+            chosen={position.id === choice.positionId}
+            canvas={canvas}
+          />
+        ))}
+        <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
+        <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
+        {draft ? <Draft draft={draft} canvas={canvas} /> : null}
+        <Legend
+          lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
           canvas={canvas}
         />
-      ))}
-      {pins ? <Pins places={pins} canvas={canvas} /> : null}
-      {probed ? <Probe at={probed} canvas={canvas} /> : null}
-      {positions.map((position) => (
-        <PositionSign
-          key={position.id}
-          position={position}
-          chosen={position.id === choice.positionId}
-          canvas={canvas}
-        />
-      ))}
-      <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
-      <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
-      {draft ? <Draft draft={draft} canvas={canvas} /> : null}
-      <Legend
-        lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
-        canvas={canvas}
-      />
-      <NorthAndScale canvas={canvas} />
-    </Svg>
+        <NorthAndScale canvas={canvas} />
+      </Layer>
+    </View>
   );
 }

@@ -48,9 +48,11 @@ export function planSheet({ shoot, setup, seen, along, atMs, clock }: Plan): str
       />,
     ),
   );
-  const drawn = host.querySelector('svg');
-  if (!drawn) throw new Error('the plan was not drawn');
-  const inner = [...drawn.childNodes]
+  // The plan is drawn in layers; the sheet holds them one after the other.
+  const drawn = [...host.querySelectorAll('svg')];
+  if (drawn.length === 0) throw new Error('the plan was not drawn');
+  const inner = drawn
+    .flatMap((layer) => [...layer.childNodes])
     .map((node) => new XMLSerializer().serializeToString(node))
     .join('');
   root.unmount();

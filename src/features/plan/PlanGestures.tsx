@@ -137,7 +137,8 @@ export function PlanGestures({
     width: widthPx,
     height: heightPx,
     transformOrigin: '0 0',
-    ...(live && { transform: cssTransform(live) }),
+    // Moved as one picture, not painted anew at each move.
+    ...(live && { transform: cssTransform(live), willChange: 'transform' as const }),
   };
   return (
     <GestureDetector gesture={gesture} touchAction="none">
