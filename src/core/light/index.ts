@@ -48,5 +48,5 @@ export {
   type LightSeriesRequest,
   type Shortfall,
 } from './series';
-export { lightOnSubject, type EvRange, type LitScene, type SubjectLight } from './subject';
+export { lampsAt, lightOnSubject, type EvRange, type LitScene, type SubjectLight } from './subject';
 export { faceSpans, sunOnFace, type FacedScene, type FaceSpan, type SunOnFace } from './when';

@@ -46,8 +46,11 @@ const OVERCAST_SPREAD_STOPS = 0.75;
 /** A roof leaves what the darkest night does, so that a hall without lamps has an EV too. */
 export const MIDNIGHT_DEG = -90;
 
-const lampsAt = ({ lampLux, lampsFromMs }: LitScene, timeMs: number): number =>
-  lampsFromMs === undefined || timeMs >= lampsFromMs ? lampLux : 0;
+/** Lamp light at a moment: none before the lamps burn. */
+export const lampsAt = (
+  { lampLux, lampsFromMs }: Pick<LitScene, 'lampLux' | 'lampsFromMs'>,
+  timeMs: number,
+): number => (lampsFromMs === undefined || timeMs >= lampsFromMs ? lampLux : 0);
 
 /**
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the

@@ -32,6 +32,7 @@ const heightAt = ({ camera, levelM, riseM }: Ray, distanceM: number): number =>
 /** Level spans of a ray that lie over a footprint, from the camera on. */
 function spansOver(ray: Ray, footprint: Obstacle['footprint']): (readonly [number, number])[] {
   const cuts = crossings(ray.camera, ray.unit, footprint);
+  if (cuts.length === 0) return [];
   const all = cuts.length % 2 === 1 ? [0, ...cuts] : cuts;
   return all.flatMap((from, i) => (i % 2 === 0 ? [[from, all[i + 1] as number] as const] : []));
 }

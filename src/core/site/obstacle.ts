@@ -20,18 +20,21 @@ export function requireObstacle({ footprint, heightM }: Obstacle): void {
  */
 export function crossings(from: Point2, toward: Point2, polygon: readonly Point2[]): number[] {
   const found: number[] = [];
-  polygon.forEach((a, i) => {
-    const b = polygon[(i + 1) % polygon.length] as Point2;
-    const sideA = (a.x - from.x) * toward.y - (a.y - from.y) * toward.x;
+  let a = polygon[polygon.length - 1] as Point2;
+  let sideA = (a.x - from.x) * toward.y - (a.y - from.y) * toward.x;
+  for (const b of polygon) {
     const sideB = (b.x - from.x) * toward.y - (b.y - from.y) * toward.x;
-    if (sideA > 0 === sideB > 0) return;
-    const share = sideA / (sideA - sideB);
-    const x = a.x + (b.x - a.x) * share - from.x;
-    const y = a.y + (b.y - a.y) * share - from.y;
-    const distance = x * toward.x + y * toward.y;
-    if (distance >= 0) found.push(distance);
-  });
-  return found.sort((a, b) => a - b);
+    if (sideA > 0 !== sideB > 0) {
+      const share = sideA / (sideA - sideB);
+      const x = a.x + (b.x - a.x) * share - from.x;
+      const y = a.y + (b.y - a.y) * share - from.y;
+      const distance = x * toward.x + y * toward.y;
+      if (distance >= 0) found.push(distance);
+    }
+    a = b;
+    sideA = sideB;
+  }
+  return found.length > 1 ? found.sort((low, high) => low - high) : found;
 }
 
 const INSIDE = -1;

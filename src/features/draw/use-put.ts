@@ -7,14 +7,14 @@ import { useDrawTool } from './use-draw';
 
 /** Putting points down with the tool in hand. */
 export function usePut() {
-  const { shoot, lit } = useLooked();
+  const { shoot, light } = useLooked();
   const { update } = useShootEdits();
   const { state, act, seen } = useDrawTool();
   const { tool } = state;
 
   const finish = (kind: AddKind, points: readonly Point2[]) => {
     const id = newId();
-    const sunDeg = lit?.sun.azimuthDeg;
+    const sunDeg = light.sun.azimuthDeg;
     const { item } = putDown(shoot, kind, id, points, sunDeg);
     update((current) => putDown(current, kind, id, points, sunDeg).shoot);
     act({ do: 'select', item });

@@ -9,9 +9,8 @@ import { useDrawing } from '@/features/draw/use-drawing';
 import { GroundPlan } from '@/figures/GroundPlan';
 import type { Point2 } from '@/core';
 import { scaleOf } from '@/figures/plan-scale';
-import type { PlanLight } from '@/figures/plan-types';
 import { moveItem, type ItemRef } from '@/records/edit-site';
-import { closeExtent, planExtent, planGround, planLight, planSight } from './drawing';
+import { closeExtent, planExtent, planLight, planLines, planSight } from './drawing';
 import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { People } from './PlanHandles';
@@ -23,31 +22,16 @@ import { chosenMark, chosenPosition } from './view';
 import { bearingInWords, metres } from './words';
 
 /** The minute's light on the plan: each part the same while what it rests on has not changed. */
-function useShownLight({ setup, lit }: Look) {
-  const { features, light, marks, positions, choice } = setup;
-  const { sky } = light;
-  const azimuthDeg = lit?.sun.azimuthDeg;
-  const altitudeDeg = lit?.sun.altitudeDeg;
-  const { indoors = false, lampLux = 0 } = lit ?? {};
-  const sun = useMemo(
-    () =>
-      azimuthDeg === undefined || altitudeDeg === undefined
-        ? undefined
-        : { azimuthDeg, altitudeDeg },
-    [azimuthDeg, altitudeDeg],
-  );
-  const shown = useMemo(
-    (): PlanLight | undefined => sun && planLight({ sky, features }, { sun, indoors, lampLux }),
-    [sun, indoors, lampLux, sky, features],
-  );
-  const inSun = useMemo(
-    () => (sun ? marksInSun(marks, features, sun) : undefined),
-    [marks, features, sun],
-  );
+function useShownLight({ setup, light }: Look) {
+  const { features, marks, positions, choice } = setup;
+  const { sky } = setup.light;
+  const { sun } = light;
+  const shown = useMemo(() => planLight({ sky, features }, light), [light, sky, features]);
+  const inSun = useMemo(() => marksInSun(marks, features, sun), [marks, features, sun]);
   const { x, y } = chosenPosition({ positions, choice });
-  const shining = (shown?.sunStrength ?? 0) > 0;
+  const shining = shown.sunStrength > 0;
   const own = useMemo(
-    () => (sun && shining ? ownShadow({ x, y }, features, sun) : undefined),
+    () => (shining ? ownShadow({ x, y }, features, sun) : undefined),
     [x, y, features, sun, shining],
   );
   return { light: shown, inSun, ownShadow: own };
@@ -61,7 +45,8 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
   const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
-  const ground = useMemo(() => planGround({ ground: site, features }), [site, features]);
+  const lines = useMemo(() => planLines(site), [site]);
+  const ground = useMemo(() => ({ lines, features }), [lines, features]);
   const view = viewed.ok ? viewed.view : undefined;
   const { result, request, running } = search.state ?? {};
   const pins = useMemo(

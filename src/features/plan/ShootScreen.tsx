@@ -1,6 +1,6 @@
 import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useMemo } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { DEMO_SHOOTS } from '@/demo';
@@ -19,12 +19,19 @@ import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
 import { AnswerPanel } from './AnswerPanel';
 import { PlanPicture } from './PlanPicture';
-import { EditsContext, LookContext, ShootContext, useLooked, useShootPage } from './ShootContext';
+import {
+  EditsContext,
+  LookContext,
+  ShootContext,
+  useLooked,
+  useShootEdits,
+  useShootPage,
+} from './ShootContext';
 import { STEPS } from './steps';
 import { UndoButtons, useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePaced } from './use-paced';
-import { useLook, usePlan } from './use-plan';
+import { useLook, usePlan, type Look } from './use-plan';
 
 /** One shoot: plan, answer and time, around the step that is open. */
 export function ShootScreen() {
@@ -65,27 +72,40 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const { id, title } = shoot;
   const edits = useEdits(id);
   const look = useLook(shoot);
-  const plan = usePlan(usePaced(look, edits.held));
+  const paced = usePaced(look, edits.held);
   const wide = useIsWide();
   const search = useSearch();
   useUndoKeys(edits);
   const draw = useDraw();
-  const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
   return (
     <EditsContext.Provider value={edits}>
       <LookContext.Provider value={look}>
-        <ShootContext.Provider value={page}>
+        <WithPlan look={paced}>
           <SearchContext.Provider value={search}>
             <DrawContext.Provider value={draw}>
               <PageTitle title={title} />
               {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
             </DrawContext.Provider>
           </SearchContext.Provider>
-        </ShootContext.Provider>
+        </WithPlan>
       </LookContext.Provider>
     </EditsContext.Provider>
   );
 }
+
+/** What to set for a look, for all that is within. Not asked again while the look is the same. */
+const WithPlan = memo(function WithPlan({
+  look,
+  children,
+}: {
+  readonly look: Look;
+  readonly children: ReactNode;
+}) {
+  const edits = useShootEdits();
+  const plan = usePlan(look);
+  const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
+  return <ShootContext.Provider value={page}>{children}</ShootContext.Provider>;
+});
 
 const PageTitle = memo(function PageTitle({ title }: { readonly title: string }) {
   return (

@@ -19,10 +19,15 @@ import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
 import { bearingInWords, metres, sunInWords } from './words';
 
+/** What is painted on a shoot's ground. */
+export const planLines = ({ template, bearingDeg }: Shoot['ground']): PlanGround['lines'] =>
+  groundLines(template, bearingDeg);
+
 /** What stands still on a shoot's ground. */
-export function planGround({ ground, features }: Pick<Shoot, 'ground' | 'features'>): PlanGround {
-  return { lines: groundLines(ground.template, ground.bearingDeg), features };
-}
+export const planGround = ({
+  ground,
+  features,
+}: Pick<Shoot, 'ground' | 'features'>): PlanGround => ({ lines: planLines(ground), features });
 
 /** The corners of all that stands still: what is within them need not be asked for the extent. */
 export function groundExtent({ lines, features }: PlanGround): readonly Point2[] {

@@ -1,11 +1,11 @@
 import { startTransition, useEffect, useRef, useState } from 'react';
 
 /** How often figures change while something is dragged: oftener nobody can read them. */
-const PACE_MS = 100;
+const PACE_MS = 150;
 
 /**
- * A value as it is shown beside what the hand moves: at once while nothing is held, else ten times
- * a second.
+ * A value as it is shown beside what the hand moves: at once while nothing is held, else some
+ * six times a second.
  */
 export function usePaced<T>(newest: T, held: boolean): T {
   const [paced, setPaced] = useState({ held, shown: newest });

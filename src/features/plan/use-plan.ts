@@ -1,18 +1,20 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import {
   evNeededFor,
+  lampsAt,
   lightOnSubject,
   shortfall,
   solveExposure,
   sunEvents,
+  sunPosition,
   type LightSeries,
   type LitScene,
-  type SubjectLight,
 } from '@/core';
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
 import { alongSight, type AlongSight } from './along-sight';
+import type { ShownLight } from './drawing';
 import { answerIn, exposureDemands, type Answer } from './answer';
 import { useLightSeries } from './use-light-series';
 import { sceneOf, viewOf, type Setup, type View, type ViewResult } from './view';
@@ -29,8 +31,8 @@ export interface Look {
   readonly scene: LitScene | undefined;
   /** What the line of sight meets; nothing without a view. */
   readonly along: AlongSight | undefined;
-  /** Light on the mark; nothing without a view. */
-  readonly lit: SubjectLight | undefined;
+  /** Sun and lamps, whatever they fall on. */
+  readonly light: ShownLight;
 }
 
 /** A shoot with everything computed for the minute being looked at. */
@@ -94,28 +96,6 @@ function useSetup(shoot: Shoot): Setup {
   );
 }
 
-/** Whether two lights of one minute on a mark are the same, whatever scene they were made from. */
-const sameLight = (a: SubjectLight, b: SubjectLight): boolean =>
-  JSON.stringify(a) === JSON.stringify(b);
-
-/** Gives back the last light while the next one is no different. */
-function lastLight() {
-  let last: SubjectLight | undefined;
-  return (next: SubjectLight | undefined) => {
-    if (!last || !next || !sameLight(last, next)) last = next;
-    return last;
-  };
-}
-
-/**
- * The light on the mark now: one object until something of it changes, so that what a thing moved
- * on the ground leaves as it was need not be answered anew.
- */
-function useLight(scene: LitScene | undefined, atMs: number): SubjectLight | undefined {
-  const [kept] = useState(lastLight);
-  return useMemo(() => kept(scene && lightOnSubject(scene, atMs)), [kept, scene, atMs]);
-}
-
 export function useLook(shoot: Shoot): Look {
   const { place, startLocal, endLocal, light } = shoot;
   const hours = useMemo(
@@ -138,16 +118,25 @@ export function useLook(shoot: Shoot): Look {
     () => (viewed.ok ? alongSight(viewed.view, features) : undefined),
     [viewed, features],
   );
-  const lit = useLight(scene, atMs);
+  const { lampLux, indoors } = light;
+  const { lampsFromMs } = hours;
+  const shown = useMemo(
+    (): ShownLight => ({
+      sun: sunPosition({ time: atMs, ...place }),
+      indoors,
+      lampLux: lampsAt({ lampLux, ...(lampsFromMs !== undefined && { lampsFromMs }) }, atMs),
+    }),
+    [atMs, place, indoors, lampLux, lampsFromMs],
+  );
   return useMemo(
-    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, along, lit }),
-    [shoot, setup, hours, atMs, clock, viewed, scene, along, lit],
+    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, along, light: shown }),
+    [shoot, setup, hours, atMs, clock, viewed, scene, along, shown],
   );
 }
 
 /** What to set for what is looked at, now and for the rest of the shoot. */
 export function usePlan(look: Look): Plan {
-  const { setup, hours, atMs, clock, viewed, scene, lit } = look;
+  const { setup, hours, atMs, clock, viewed, scene } = look;
   const { choice, light, place } = setup;
   const { series, trouble } = useLightSeries(scene, hours.fromMs, hours.toMs);
   const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
@@ -167,12 +156,12 @@ export function usePlan(look: Look): Plan {
   );
   const seen = useMemo((): Plan['seen'] => {
     if (!viewed.ok) return { ok: false, problem: viewed.problem };
-    if (!lit) return { ok: false, problem: '' };
-    const answer = answerIn(viewed.view, choice, lit);
+    if (!scene) return { ok: false, problem: '' };
+    const answer = answerIn(viewed.view, choice, lightOnSubject(scene, atMs));
     const now = { clock, atMs, usableIso: viewed.view.body.iso.usable };
     const sentence = stopsSentence(answer.exposure, outlook, now);
     return { ok: true, view: viewed.view, answer, sentence };
-  }, [viewed, choice, lit, outlook, clock, atMs]);
+  }, [viewed, scene, choice, outlook, clock, atMs]);
   return useMemo(
     () => ({ ...look, ribbon, lightTrouble: trouble, seen }),
     [look, ribbon, trouble, seen],

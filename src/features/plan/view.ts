@@ -79,6 +79,12 @@ const LIT_AT_HEIGHT = 0.85;
 export type ViewResult =
   { readonly ok: true; readonly view: View } | { readonly ok: false; readonly problem: string };
 
+/** Computed when first asked for: a drag asks for the geometry alone. */
+function lazily<T>(compute: () => T): () => T {
+  let known: { readonly value: T } | undefined;
+  return () => (known ??= { value: compute() }).value;
+}
+
 function byId<T extends { readonly id: string }>(list: readonly T[], id: string): T {
   return list.find((entry) => entry.id === id) ?? (list[0] as T);
 }
@@ -135,7 +141,7 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
     },
     camera: { position: camera, aim, focalMm, sensor: body.sensor },
   };
-  const freeze = freezeShutter(motion);
+  const freeze = lazily(() => freezeShutter(motion));
   const shakeS = shakeLimit({
     focalMm,
     crop: cropFactor(body.sensor),
@@ -143,6 +149,14 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
     support: shoot.kit.support,
   });
   const cocMm = circleOfConfusionMm(body.sensor);
+  const depthAperture = lazily(() =>
+    apertureForDepth({
+      focalMm,
+      distanceM: sight.distanceM,
+      depthM: Math.min(subject.depthM, sight.distanceM),
+      cocMm,
+    }),
+  );
   const toCameraDeg = bearingDeg(aim, camera);
   const { lampsFromLocal } = shoot.light;
   return {
@@ -163,18 +177,19 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
       pixels: pixelsOnSubject(framing),
       faceOffDeg: Math.abs(halfCircle(mark.facingDeg - toCameraDeg)),
       motion,
-      freeze,
+      get freeze() {
+        return freeze();
+      },
       shakeS,
-      demand:
-        shakeS < freeze.shutterS
+      get demand() {
+        const { shutterS, ruledBy } = freeze();
+        return shakeS < shutterS
           ? { shutterS: shakeS, ruledBy: 'your own hands' }
-          : { shutterS: freeze.shutterS, ruledBy: freeze.ruledBy },
-      apertureForDepth: apertureForDepth({
-        focalMm,
-        distanceM: sight.distanceM,
-        depthM: Math.min(subject.depthM, sight.distanceM),
-        cocMm,
-      }),
+          : { shutterS, ruledBy };
+      },
+      get apertureForDepth() {
+        return depthAperture();
+      },
       cocMm,
       scene: {
         place: shoot.place,
