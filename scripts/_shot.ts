@@ -16,6 +16,8 @@ for (const s of steps){ const [verb,...r]=s.split('=');const arg=r.join('=');
  if(verb==='into') await p.getByRole('region',{name:arg}).first().scrollIntoViewIfNeeded();
  if(verb==='see') await p.getByText(arg).first().scrollIntoViewIfNeeded();
  if(verb==='top') await p.getByText(arg).first().evaluate(e=>e.scrollIntoView({block:'start'}));
+ if(verb==='tapat'){const [x,y]=arg.split(',').map(Number);await p.mouse.click(x!,y!);}
+ if(verb==='radio') await p.getByRole('radio',{name:arg}).first().click();
  if(verb==='wait') await p.waitForTimeout(Number(arg));
  if(verb==='key') await p.keyboard.press(arg);
  if(verb==='fill'){const [l,v]=arg.split('|');await p.getByLabel(l!).first().fill(v!);}

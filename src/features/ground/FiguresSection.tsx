@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
 import { useShootPage } from '@/features/plan/ShootContext';
@@ -10,7 +10,8 @@ import { useInks } from '@/ui/theme';
 import { FiguresSheet } from './FiguresSheet';
 import { figuresOf, postShadeInWords, sunInFigures, walkInWords, type Figure } from './figures';
 
-export function FigureRow({ name, value }: Figure) {
+/** A figure with its name before it; drawn again only when it says something else. */
+export const FigureRow = memo(function FigureRow({ name, value }: Figure) {
   return (
     <View className="flex-row justify-between gap-4 border-b border-line py-2">
       <Text ink="quiet">{name}</Text>
@@ -19,7 +20,7 @@ export function FigureRow({ name, value }: Figure) {
       </Text>
     </View>
   );
-}
+});
 
 /** What the chosen position sees of the chosen mark, and where the sun falls. */
 export function FromHere() {

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { DateTime } from 'luxon';
 import { useShootPage } from '@/features/plan/ShootContext';
+import { useSettled } from '@/features/plan/use-light-series';
 import { LitHours } from '@/figures/LitHours';
 import { onDay } from '@/records/edit-day';
 import { clockOf } from '@/records/times';
@@ -48,10 +49,11 @@ function DayAndYear() {
   const shootDate = shoot.startLocal.slice(0, 10);
   const [widthPx, setWidthPx] = useState(300);
   const [row, setRow] = useState<number>();
-  const faced = useMemo(
+  const asked = useMemo(
     () => (seen.ok && scene ? facedScene(seen.view, scene) : undefined),
     [seen, scene],
   );
+  const faced = useSettled(asked);
   const calendar = useMemo(() => calendarOf(shootDate, timeZone), [shootDate, timeZone]);
   const today = useMemo(() => calendarDay(shootDate, timeZone), [shootDate, timeZone]);
   const key = useMemo(() => hashKey([faced, shootDate, timeZone]), [faced, shootDate, timeZone]);

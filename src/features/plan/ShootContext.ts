@@ -24,7 +24,7 @@ export const useShootEdits = (): Edits => useWithinShoot(EditsContext);
 export const useLooked = (): Look => useWithinShoot(LookContext);
 
 /**
- * The shoot whose page this is, with what to set. While something is dragged it comes ten times a
- * second.
+ * The shoot whose page this is, with what to set. While something is dragged it comes some six times
+ * a second.
  */
 export const useShootPage = (): ShootPage => useWithinShoot(ShootContext);

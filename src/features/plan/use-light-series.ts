@@ -5,16 +5,16 @@ import { requestLightSeries } from '@/workers/light-series-client';
 
 const STEP_S = 60;
 const KEPT_MS = 30_000;
-/** A scene that changes faster than this, as under a drag, is not asked for. */
-const SETTLE_MS = 120;
+/** A scene that changes faster than this, as under a drag, is not asked for: longer than its pace. */
+const SETTLE_MS = 220;
 
 /** A value once it has stood still for a while; the first at once. */
-function useSettled<T>(value: T, waitMs: number): T {
+export function useSettled<T>(value: T): T {
   const [settled, setSettled] = useState(value);
   useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), waitMs);
+    const timer = setTimeout(() => setSettled(value), SETTLE_MS);
     return () => clearTimeout(timer);
-  }, [value, waitMs]);
+  }, [value]);
   return settled;
 }
 
@@ -27,7 +27,7 @@ export function useLightSeries(
   fromMs: number,
   toMs: number,
 ): { readonly series: LightSeries; readonly trouble: string | undefined } {
-  const wanted = useSettled(asked, SETTLE_MS);
+  const wanted = useSettled(asked);
   // A scene with all its obstacles is long: it is written out once, not at every drawing.
   const key = useMemo(() => hashKey([wanted, fromMs, toMs]), [wanted, fromMs, toMs]);
   const { data, error } = useQuery({
