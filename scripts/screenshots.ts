@@ -11,6 +11,7 @@ const WIDE = { width: 1280, height: 800 };
 /** Quarter hours that the time is moved on before the picture is taken. */
 const PICTURES = [
   { name: 'shoots-phone', at: '/', size: PHONE, scheme: 'light', quarters: 0 },
+  { name: 'quick-phone', at: '/quick', size: PHONE, scheme: 'light', quarters: 0 },
   {
     name: 'shoot-phone',
     at: '/shoot/demo-larkmoor/ground',
@@ -124,6 +125,18 @@ async function main(): Promise<void> {
   await page.getByText(/Heights are drawn larger/).scrollIntoViewIfNeeded();
   await page.waitForTimeout(500);
   await save(page, 'side-phone');
+  await page.goto(`${base}/shoot/demo-alder-reach/ground`);
+  await page.getByRole('button', { name: 'See the day and the year' }).click();
+  await page.getByRole('img', { name: /^The year at / }).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(500);
+  await save(page, 'when-phone');
+  const wide = await browser.newPage({ viewport: WIDE, locale: 'en-GB' });
+  await wide.goto(`${base}/shoot/demo-larkmoor/ground`);
+  await wide.getByRole('button', { name: 'All positions and marks in figures' }).click();
+  await wide.getByRole('button', { name: 'Sort by Distance' }).click();
+  await wide.waitForTimeout(500);
+  await save(wide, 'figures-wide');
+  await wide.close();
   for (const { name, at, thing, size } of DRAWN) {
     const drawing = await browser.newPage({ viewport: size, locale: 'en-GB' });
     await drawing.goto(`${base}${at}`);

@@ -2,6 +2,7 @@
  * Everything that is checked, from a fresh clone: lint and format, types, unit tests and checks,
  * the build, the real browser. All parts run even when one fails; the last line counts.
  */
+import { Buffer } from 'node:buffer';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';

@@ -1,14 +1,39 @@
-import { polygonHull } from 'd3-polygon';
 import { scale, alongBearing, type Point2 } from './vector';
 import { requireObstacle, shadowLength, type Obstacle } from './obstacle';
 
-function isConvex(polygon: readonly Point2[]): boolean {
-  const turns = polygon.map((a, i) => {
-    const b = polygon[(i + 1) % polygon.length] as Point2;
-    const c = polygon[(i + 2) % polygon.length] as Point2;
-    return Math.sign((b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x));
+/** Which way a polygon goes round, if it never turns back: 1 left-handed, −1 right-handed, else 0. */
+function wayRound(polygon: readonly Point2[]): number {
+  let way = 0;
+  let [a, b] = [polygon.at(-2), polygon.at(-1)] as [Point2, Point2];
+  for (const c of polygon) {
+    const turn = Math.sign((b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x));
+    if (turn !== 0 && turn === -way) return 0;
+    if (turn !== 0) way = turn;
+    [a, b] = [b, c];
+  }
+  return way;
+}
+
+/**
+ * A convex polygon swept along a vector: its far end where its sides look that way, its near end
+ * where they don't, both where they turn. @param way as {@link wayRound}
+ */
+function sweptConvex(polygon: readonly Point2[], away: Point2, way: number): readonly Point2[] {
+  const looksAway = (from: Point2, to: Point2): boolean =>
+    way * ((to.y - from.y) * away.x - (to.x - from.x) * away.y) > 0;
+  const hull: Point2[] = [];
+  const last = polygon.length - 1;
+  let before = looksAway(polygon[last - 1] as Point2, polygon[last] as Point2);
+  polygon.forEach((_, i) => {
+    const corner = polygon[(i + last) % polygon.length] as Point2;
+    const after = looksAway(corner, polygon[i] as Point2);
+    const far = { x: corner.x + away.x, y: corner.y + away.y };
+    if (before) hull.push(far);
+    if (!before || !after) hull.push(corner);
+    if (!before && after) hull.push(far);
+    before = after;
   });
-  return !(turns.includes(1) && turns.includes(-1));
+  return hull;
 }
 
 /**
@@ -28,11 +53,8 @@ export function shadowOnGround(
   const reach = shadowLength(obstacle.heightM, sun.altitudeDeg);
   const away = scale(alongBearing(sun.azimuthDeg + 180), reach);
   const swept = ({ x, y }: Point2): Point2 => ({ x: x + away.x, y: y + away.y });
-  if (isConvex(footprint)) {
-    const corners = footprint.flatMap((corner) => [corner, swept(corner)]);
-    const hull = polygonHull(corners.map(({ x, y }): [number, number] => [x, y])) ?? [];
-    return [hull.map(([x, y]) => ({ x, y }))];
-  }
+  const way = wayRound(footprint);
+  if (way !== 0) return [sweptConvex(footprint, away, way)];
   const sides = footprint.map((a, i) => {
     const b = footprint[(i + 1) % footprint.length] as Point2;
     return [a, b, swept(b), swept(a)];

@@ -59,6 +59,7 @@ export function FiguresSheet({ onClose }: { readonly onClose: () => void }) {
   const data = useMemo(() => [...allFigures(shoot, atMs)], [shoot, atMs]);
   const [sorting, setSorting] = useState<SortingState>([{ id: 'position', desc: false }]);
   const [openId, setOpenId] = useState<string>();
+  // eslint-disable-next-line react-hooks/incompatible-library -- asked anew at each drawing; the parts get rows and the order, not the table
   const table = useReactTable({
     data,
     columns: COLUMNS,
