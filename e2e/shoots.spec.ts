@@ -174,7 +174,7 @@ test('a shoot goes out as a file and comes back as the same plan', async ({ page
 async function importText(page: Parameters<typeof readAnswer>[0], text: string): Promise<void> {
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Import a file' }).click(),
+    page.getByRole('button', { name: 'Import' }).click(),
   ]);
   await chooser.setFiles({
     name: 'some.json',

@@ -10,6 +10,7 @@ import { scriptWhile } from './script-time';
 /** What drags cost in the real browser: on the demo as it comes, and on a ground of 200 things. */
 
 const FRAMES = 240;
+const RUNS = 3;
 const FRAME_MS = 1000 / 60;
 
 interface At {
@@ -48,7 +49,12 @@ async function benchDrag(page: Page, what: string, from: At, way: Way): Promise<
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   await drag(FRAMES / 2); // to warm up
-  const costs = (await scriptWhile(page, () => drag(FRAMES))).sort((a, b) => a - b);
+  const runs: (readonly number[])[] = [];
+  for (let run = 0; run < RUNS; run += 1) {
+    runs.push((await scriptWhile(page, () => drag(FRAMES))).sort((a, b) => a - b));
+  }
+  // The machine is shared: of some runs the one that is neither slowest nor fastest.
+  const costs = runs.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95))[Math.floor(RUNS / 2)] ?? [];
   await page.mouse.up();
   await session.detach();
   await page.waitForTimeout(600);

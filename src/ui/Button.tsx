@@ -32,7 +32,7 @@ export function Button({
       className={`min-h-touch flex-row items-center justify-center gap-2 border px-4 active:opacity-60 ${box} ${disabled ? 'opacity-40' : ''}`}
     >
       {icon}
-      <Text kind="strong" className={text}>
+      <Text kind="strong" className={`text-center ${text}`}>
         {label}
       </Text>
     </Pressable>

@@ -1,12 +1,27 @@
 import { bearingDeg, type Point2, type Point3 } from './vector';
 import { sightBlocks } from './clearance';
 import type { FeatureOf } from './feature';
+import type { Obstacle } from './obstacle';
 import { postShadeWidth, wallObstacles } from './shade';
 
 type Fence = FeatureOf<'fence'>;
 
 /** Wire has no thickness to speak of; what is looked for is where the line meets it. */
 const WIRE_LINE_M = 0.01;
+
+const wires = new WeakMap<Fence, readonly (Obstacle & { readonly fence: Fence })[]>();
+
+/** A fence's wire as obstacles that know their fence; the same for the same fence. */
+function wireOf(fence: Fence) {
+  const known = wires.get(fence);
+  if (known) return known;
+  const made = wallObstacles(fence.points, WIRE_LINE_M, fence.heightM).map((obstacle) => ({
+    ...obstacle,
+    fence,
+  }));
+  wires.set(fence, made);
+  return made;
+}
 
 /** The first fence that a line of sight passes through, and how far from the camera, level. */
 export interface FenceInSight {
@@ -24,13 +39,7 @@ export function fenceInSight(
   subject: Point3,
   fences: readonly Fence[],
 ): FenceInSight | undefined {
-  const wire = fences.flatMap((fence) =>
-    wallObstacles(fence.points, WIRE_LINE_M, fence.heightM).map((obstacle) => ({
-      ...obstacle,
-      fence,
-    })),
-  );
-  const [first] = sightBlocks(camera, subject, wire);
+  const [first] = sightBlocks(camera, subject, fences.flatMap(wireOf));
   return first && { fence: first.obstacle.fence, distanceM: first.distanceM };
 }
 

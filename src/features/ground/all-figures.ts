@@ -1,7 +1,6 @@
 import { alongSight } from '@/features/plan/along-sight';
 import { reportOf, type ReportLine } from '@/features/plan/report';
-import { engraved } from '@/features/plan/AnswerPanel';
-import { lightInWords, metres } from '@/features/plan/words';
+import { engraved, lightInWords, metres } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
 import { figuresOf, type Figure } from './figures';
 

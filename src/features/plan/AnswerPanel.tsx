@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View as Box } from 'react-native';
-import { limitsOf, nearestMark, refusals, type Settings } from '@/core';
+import { limitsOf, refusals } from '@/core';
 import { LitBall } from '@/figures/LitBall';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { CautionSign } from '@/ui/CautionSign';
@@ -10,13 +10,15 @@ import { useInks } from '@/ui/theme';
 import type { Answer } from './answer';
 import { useShootPage } from './ShootContext';
 import { chosenPosition, type View } from './view';
-import { bearingInWords, faceSeen, lightInWords, metres, shutterReason, stops } from './words';
-
-export const engraved = ({ shutterS, aperture, iso }: Settings) => ({
-  shutter: nearestMark('shutter', shutterS).label,
-  aperture: nearestMark('aperture', aperture).label,
-  iso: nearestMark('iso', iso).label,
-});
+import {
+  bearingInWords,
+  engraved,
+  faceSeen,
+  lightInWords,
+  metres,
+  shutterReason,
+  stops,
+} from './words';
 
 function Warning({ text }: { readonly text: string }) {
   const inks = useInks();

@@ -37,22 +37,26 @@ const detailOf = (feature: SiteFeature): BackdropDetail =>
   feature.kind === 'backdrop' ? feature.detail : (DETAIL[feature.kind] ?? 'leaf');
 
 const named = new WeakMap<SiteFeature, readonly Named[]>();
+const lists = new WeakMap<readonly SiteFeature[], readonly Named[]>();
+
+function namedOf(feature: SiteFeature): readonly Named[] {
+  if (feature.kind === 'hill') return [];
+  const known = named.get(feature);
+  if (known) return known;
+  const { name } = feature;
+  const made = obstaclesOf(feature).map((solid) => ({ ...solid, name, detail: detailOf(feature) }));
+  named.set(feature, made);
+  return made;
+}
 
 /** Everything solid, hills apart: they are further off than any background. */
-export const thingsOf = (features: readonly SiteFeature[]): readonly Named[] =>
-  features.flatMap((feature) => {
-    if (feature.kind === 'hill') return [];
-    const known = named.get(feature);
-    if (known) return known;
-    const { name } = feature;
-    const made = obstaclesOf(feature).map((solid) => ({
-      ...solid,
-      name,
-      detail: detailOf(feature),
-    }));
-    named.set(feature, made);
-    return made;
-  });
+export function thingsOf(features: readonly SiteFeature[]): readonly Named[] {
+  const known = lists.get(features);
+  if (known) return known;
+  const made = features.flatMap(namedOf);
+  lists.set(features, made);
+  return made;
+}
 
 const isFence = (feature: SiteFeature): feature is FeatureOf<'fence'> => feature.kind === 'fence';
 

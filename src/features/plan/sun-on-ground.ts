@@ -1,4 +1,5 @@
 import {
+  distanceToLine,
   insidePolygon,
   personObstacle,
   point3,
@@ -34,14 +35,20 @@ export function marksInSun(
     .map(({ id }) => id);
 }
 
-/** The photographer's own shadow; none in a hide, whose shadow swallows it. */
+/** One who stands nearer to a hide's wall than this works from within. */
+const AT_THE_WINDOW_M = 1;
+
+/** The photographer's own shadow; none in a hide or at its window, whose shadow swallows it. */
 export function ownShadow(
   position: Point2,
   features: readonly SiteFeature[],
   sun: Sun,
 ): readonly (readonly Point2[])[] {
   const hidden = features.some(
-    ({ kind, points }) => kind === 'hide' && insidePolygon(position, points),
+    ({ kind, points }) =>
+      kind === 'hide' &&
+      (insidePolygon(position, points) ||
+        distanceToLine(position, [...points, ...points.slice(0, 1)]) < AT_THE_WINDOW_M),
   );
   return hidden ? [] : shadowOnGround(personObstacle(position), sun);
 }

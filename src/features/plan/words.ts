@@ -5,6 +5,7 @@ import {
   type ExposurePlan,
   type Grade,
   type PartSmear,
+  type Settings,
   type Shortfall,
   type WayOut,
 } from '@/core';
@@ -16,6 +17,13 @@ import type { View } from './view';
 /** "0.7 stop", "1.0 stop", "1.3 stops". */
 export const stops = (value: number): string =>
   `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
+
+/** Settings as the dials are marked. */
+export const engraved = ({ shutterS, aperture, iso }: Settings) => ({
+  shutter: nearestMark('shutter', shutterS).label,
+  aperture: nearestMark('aperture', aperture).label,
+  iso: nearestMark('iso', iso).label,
+});
 
 const SHORT_STOPS = 0.05;
 

@@ -3,9 +3,8 @@ import { View } from 'react-native';
 import { type ExposurePlan } from '@/core';
 import { SmearRuler } from '@/figures/SmearRuler';
 import { StopBudget, type BudgetBar } from '@/figures/StopBudget';
-import { engraved } from '@/features/plan/AnswerPanel';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { gradeInWords } from '@/features/plan/words';
+import { engraved, gradeInWords } from '@/features/plan/words';
 import { Heading, Text } from '@/ui/Text';
 
 const LEVER_NAMES = {

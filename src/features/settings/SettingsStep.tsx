@@ -1,8 +1,7 @@
 import { View } from 'react-native';
 import { type ExposurePlan, type School } from '@/core';
-import { engraved } from '@/features/plan/AnswerPanel';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { gradeInWords, stops } from '@/features/plan/words';
+import { engraved, gradeInWords, stops } from '@/features/plan/words';
 import { Choice } from '@/ui/Choice';
 import { Exposure } from '@/ui/Exposure';
 import { Slider } from '@/ui/Slider';

@@ -82,10 +82,10 @@ export function ShootsScreen() {
         </View>
       </ScrollView>
       <View className="mx-auto w-full max-w-[760px] flex-row gap-3 border-t border-ink p-3">
-        <View className="flex-1">
-          <Button label="Import a file" onPress={() => void takeFile()} />
+        <View className="sm:flex-1">
+          <Button label="Import" onPress={() => void takeFile()} />
         </View>
-        <View className="flex-1">
+        <View className="sm:flex-1">
           <Button label="Quick answer" onPress={() => router.navigate('/quick')} />
         </View>
         <View className="flex-1">
