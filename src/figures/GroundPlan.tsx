@@ -6,7 +6,15 @@ import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
 import { Draft } from './Draft';
 import { ChosenNames, OtherNames } from './Names';
-import { Features, LightField, MarkSign, OwnShadow, PositionSign, Sight } from './PlanLayers';
+import {
+  Features,
+  MarkSign,
+  OwnShadow,
+  PositionSign,
+  Shade,
+  Sight,
+  SunStrokes,
+} from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
 import { Pins, Probe, ScoreField } from './ScoreField';
 import type {
@@ -164,7 +172,8 @@ export function GroundPlan({
   const size = { widthPx, heightPx };
   return (
     <View role="img" aria-label={label} style={{ width: widthPx, height: heightPx }}>
-      <Layer {...size}>{light ? <LightField light={light} canvas={canvas} /> : null}</Layer>
+      <Layer {...size}>{light ? <SunStrokes light={light} canvas={canvas} /> : null}</Layer>
+      <Layer {...size}>{light ? <Shade light={light} canvas={canvas} /> : null}</Layer>
       <Layer {...size}>
         <Features ground={ground} lampsOn={light?.lampsOn ?? false} canvas={canvas} />
         {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}

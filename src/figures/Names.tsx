@@ -15,6 +15,8 @@ const SIGN_CLEAR_PX = 11;
 /** Things that are named on the plan where there is room; the rest are known by their look. */
 const NAMED_KINDS = new Set(['stand', 'hide', 'trees', 'tree', 'backdrop', 'perch', 'wall']);
 const MOST_NAMED = 40;
+/** Narrower plans have no room for how far it is to walk to each position. */
+const WALKS_FROM_PX = 480;
 
 interface NamesProps {
   readonly ground: PlanGround;
@@ -47,14 +49,23 @@ const twiceWish = ({ twice }: PlanSight, { scale }: Canvas): LabelWish => ({
 
 /** Names of marks and positions: of what is chosen, which must be seen, and of the rest. */
 function signWishes({ marks, positions, choice, sight, canvas }: NamesProps) {
-  const wish = (entry: PlanMark | PlanPosition, must: boolean): LabelWish => ({
-    text: entry.name,
+  const here = positions.find(({ id }) => id === choice.positionId);
+  const wish = (entry: PlanMark | PlanPosition, must: boolean, walk = ''): LabelWish => ({
+    text: `${entry.name}${walk}`,
     at: canvas.scale.toPx(entry),
     clearPx: SIGN_CLEAR_PX,
     must,
   });
   const all = [
-    ...positions.map((entry) => wish(entry, entry.id === choice.positionId)),
+    ...positions.map((entry) =>
+      wish(
+        entry,
+        entry.id === choice.positionId,
+        here && entry !== here && canvas.widthPx > WALKS_FROM_PX
+          ? `, ${Math.round(Math.hypot(entry.x - here.x, entry.y - here.y))} m walk`
+          : '',
+      ),
+    ),
     ...marks.map((entry) => wish(entry, entry.id === choice.markId)),
     ...(sight ? [twiceWish(sight, canvas)] : []),
   ];

@@ -29,23 +29,41 @@ function shadePath(shadow: readonly Point2[], scale: PlanScale): string {
 
 /**
  * Sunlight as fine strokes along the way it travels: longer and further apart as the sun drops.
- * Shade lies over them as a cool flat tint.
+ * Drawn for whole degrees, finer than one sees, since the pattern is the dearest thing to paint.
  */
-export function LightField({
-  light,
+export function SunStrokes({
+  light: { sunAzimuthDeg, sunAltitudeDeg, sunStrength },
   canvas,
 }: {
   readonly light: PlanLight;
   readonly canvas: Canvas;
 }) {
-  const { inks, widthPx, heightPx, scale } = canvas;
-  if (light.sunStrength <= 0) return null;
-  const low = 1 - Math.min(1, Math.max(0, light.sunAltitudeDeg / 50));
+  if (sunStrength <= 0) return null;
+  return (
+    <StrokePattern
+      azimuthDeg={Math.round(sunAzimuthDeg)}
+      altitudeDeg={Math.round(sunAltitudeDeg)}
+      strength={sunStrength}
+      canvas={canvas}
+    />
+  );
+}
+
+const StrokePattern = memo(function StrokePattern({
+  azimuthDeg,
+  altitudeDeg,
+  strength,
+  canvas: { inks, widthPx, heightPx, scale },
+}: {
+  readonly azimuthDeg: number;
+  readonly altitudeDeg: number;
+  readonly strength: number;
+  readonly canvas: Canvas;
+}) {
+  const low = 1 - Math.min(1, Math.max(0, altitudeDeg / 50));
   const across = 9 + 8 * low;
   const strokePx = 4 + 27 * low;
   const along = strokePx * 2 + 4;
-  const tint = scaleLinear<string>().range([inks.paper, inks.shade]);
-  const shade = light.shadows.map((shadow) => shadePath(shadow, scale)).join('');
   return (
     <G>
       <Defs>
@@ -54,7 +72,7 @@ export function LightField({
           patternUnits="userSpaceOnUse"
           width={across * 2}
           height={along}
-          patternTransform={`rotate(${(light.sunAzimuthDeg - scale.upDeg).toFixed(2)})`}
+          patternTransform={`rotate(${(azimuthDeg - scale.upDeg).toFixed(2)})`}
         >
           {[0, 1].map((column) => (
             <Line
@@ -64,7 +82,7 @@ export function LightField({
               y1={(column * along) / 2}
               y2={(column * along) / 2 + strokePx}
               stroke={inks.ink}
-              strokeOpacity={0.34 * light.sunStrength}
+              strokeOpacity={0.34 * strength}
               strokeWidth={0.9}
             />
           ))}
@@ -77,7 +95,19 @@ export function LightField({
         height={3 * heightPx}
         fill="url(#light-strokes)"
       />
-      <Path d={shade} fill={tint(0.12 + 0.28 * light.sunStrength)} />
+    </G>
+  );
+});
+
+/** Shade lies over the strokes of light as a cool flat tint. */
+export function Shade({ light, canvas }: { readonly light: PlanLight; readonly canvas: Canvas }) {
+  const { inks, scale } = canvas;
+  if (light.sunStrength <= 0) return null;
+  const tint = scaleLinear<string>().range([inks.paper, inks.shade]);
+  const d = light.shadows.map((shadow) => shadePath(shadow, scale)).join('');
+  return (
+    <G>
+      <Path d={d} fill={tint(0.12 + 0.28 * light.sunStrength)} />
       {light.strips.length > 0 ? <Strips strips={light.strips} canvas={canvas} /> : null}
     </G>
   );

@@ -10,6 +10,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
+import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
@@ -38,8 +39,8 @@ const CELLS: Readonly<Record<string, { width: string; say: (row: FiguresRow) => 
   distanceM: { width: 'w-[100px]', say: distanceOf },
   fill: { width: 'w-[80px]', say: fillOf },
   ev: { width: 'w-[80px]', say: evOf },
-  light: { width: 'w-[160px]', say: ({ light }) => light },
-  settings: { width: 'w-[200px]', say: ({ settings, problem }) => (problem ? 'none' : settings) },
+  light: { width: 'w-[190px]', say: ({ light }) => light },
+  settings: { width: 'w-[180px]', say: ({ settings, problem }) => (problem ? 'none' : settings) },
 };
 
 const SORTS = [
@@ -133,12 +134,24 @@ function Below({
   );
 }
 
+const BALL_PX = 32;
+
+/** How the face is lit, at a glance. */
+function RowBall({ row: { ball, light } }: { readonly row: FiguresRow }) {
+  return ball ? (
+    <LitBall sizePx={BALL_PX} label={`Lit ball: ${light.toLowerCase()}`} light={ball} />
+  ) : null;
+}
+
 function Cards({ rows, openId, onToggle, onClose }: ListProps) {
   return (
     <View role="list" aria-label="Positions and marks">
       {rows.map(({ id, original: row }) => (
         <View key={id} role="listitem" className="gap-1 border-b border-line py-2">
-          <Text kind="strong">{`${row.position} → ${row.mark}`}</Text>
+          <View className="flex-row items-center gap-3">
+            <RowBall row={row} />
+            <Text kind="strong" className="shrink">{`${row.position} → ${row.mark}`}</Text>
+          </View>
           <Text kind="small">
             {row.problem ??
               `${distanceOf(row)}, fills ${fillOf(row)}, EV ${evOf(row)}, ${row.light.toLowerCase()}. ${row.settings}.`}

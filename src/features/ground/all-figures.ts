@@ -1,7 +1,10 @@
+import { limitsOf, refusals } from '@/core';
 import { alongSight } from '@/features/plan/along-sight';
+import { ballOf } from '@/features/plan/answer';
 import { reportOf, type ReportLine } from '@/features/plan/report';
 import { engraved, lightInWords, metres } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
+import { onFieldOfPlay } from '@/presets/grounds';
 import { figuresOf, type Figure } from './figures';
 
 /** One position and mark: what it comes to, for a table that sorts by its numbers. */
@@ -18,6 +21,8 @@ export interface FiguresRow {
   readonly pixels: number | undefined;
   readonly ev: number | undefined;
   readonly light: string;
+  /** The face as a ball; nothing without an answer. */
+  readonly ball: ReturnType<typeof ballOf> | undefined;
   readonly settings: string;
   readonly cautions: string;
   readonly figures: readonly Figure[];
@@ -29,6 +34,7 @@ const NO_NUMBERS = {
   pixels: undefined,
   ev: undefined,
   light: '',
+  ball: undefined,
   settings: '',
   cautions: '',
   figures: [],
@@ -55,8 +61,13 @@ function rowOf(line: ReportLine, shoot: Shoot): FiguresRow {
     pixels: view.pixels,
     ev: answer.light.ev.expected,
     light: lightInWords(answer),
+    ball: ballOf(view, answer),
     settings: `${shutter} ${aperture} ${iso}`,
     cautions: [
+      ...refusals(position, limitsOf(shoot.features)).map((why) => `stands ${why}`),
+      ...(onFieldOfPlay(shoot.ground.template, shoot.ground.bearingDeg, position)
+        ? ['stands on the field of play']
+        : []),
       ...(answer.sunNearFrame ? ['sun within 10° of the frame'] : []),
       ...(along.blocks.length > 0 ? ['something in the way'] : []),
     ].join('; '),

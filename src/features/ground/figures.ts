@@ -96,6 +96,7 @@ export function figuresOf(view: View, answer: Answer, along: AlongSight): readon
     ...figure('True bearing', bearingInWords(sight.bearingDeg)),
     ...figure('Subject', faceSeen(faceOffDeg)),
     ...figure('Fills the frame', bothWays(view)),
+    ...figure('Pixels on it', `${Math.round(view.pixels)} px`),
     ...figure(`Cropped to fill ${percent(WANTED_FILL)}`, cropInWords(view)),
     ...figure(
       'Sharp in depth',

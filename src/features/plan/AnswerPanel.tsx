@@ -7,7 +7,7 @@ import { CautionSign } from '@/ui/CautionSign';
 import { Exposure } from '@/ui/Exposure';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import type { Answer } from './answer';
+import { ballOf, type Answer } from './answer';
 import { useShootPage } from './ShootContext';
 import { chosenPosition, type View } from './view';
 import {
@@ -56,19 +56,11 @@ export const Fact = memo(function Fact({
 });
 
 function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }) {
-  const { light } = answer;
   return (
     <LitBall
       sizePx={68}
       label={`Ball lit as the camera sees it: ${lightInWords(answer).toLowerCase()}`}
-      light={{
-        daylight: light.daylight,
-        sun: light.sun,
-        sunlit: light.sunlit,
-        groundReflectance: view.scene.groundReflectance,
-        lampLux: light.lampLux,
-        toCameraDeg: view.scene.faceAzimuthDeg,
-      }}
+      light={ballOf(view, answer)}
     />
   );
 }

@@ -62,3 +62,13 @@ export const answerAt = (
   { choice, features }: Pick<Shoot, 'choice' | 'features'>,
   timeMs: number,
 ): Answer => answerIn(view, choice, lightOnSubject(sceneOf(view, features), timeMs));
+
+/** The face as a ball in the same light, seen from the camera. */
+export const ballOf = ({ scene }: View, { light }: Answer) => ({
+  daylight: light.daylight,
+  sun: light.sun,
+  sunlit: light.sunlit,
+  groundReflectance: scene.groundReflectance,
+  lampLux: light.lampLux,
+  toCameraDeg: scene.faceAzimuthDeg,
+});
