@@ -51,35 +51,37 @@ test('GeoJSON out and in again brings back what was taken away; GPX brings waypo
   await expect(page.getByRole('list', { name: 'Positions' }).getByRole('listitem')).toHaveCount(12);
 });
 
-test('damaged, huge, lying and hostile files are refused whole, with a reason', async ({
-  page,
-}) => {
-  await openDrawing(page);
-  const before = await things(page).getByRole('listitem').count();
-  await button(page, 'Files').click();
-  const refused = page.getByRole('alert').filter({ hasText: 'was refused; nothing has changed' });
-  for (const [name, content, reason] of [
-    ['cut.geojson', '{"type": "FeatureColl', /cut off/],
-    ['picture.gpx', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]), /neither GeoJSON nor GPX/],
-    ['huge.geojson', `{"a":"${'x'.repeat(4_100_000)}"}`, /over 4 MB/],
-    ['bomb.gpx', '<!DOCTYPE x [<!ENTITY a "aaa">]><gpx>&a;</gpx>', /document type of its own/],
-    [
-      'far.geojson',
-      '{"type":"Feature","properties":{},"geometry":{"type":"Point","coordinates":[10,10]}}',
-      /lies \d+ km from/,
-    ],
-  ] as const) {
-    await offer(page, name, 'application/octet-stream', content);
-    await expect(refused).toContainText(name);
-    await expect(refused).toContainText(reason);
-    await expect(button(page, 'Take it in')).toBeHidden();
-  }
-  await button(page, 'Close').click();
-  await expect(things(page).getByRole('listitem')).toHaveCount(before);
-  await expect(button(page, 'Undo')).toBeDisabled();
-});
+test(
+  'damaged, huge, lying and hostile files are refused whole, with a reason',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page);
+    const before = await things(page).getByRole('listitem').count();
+    await button(page, 'Files').click();
+    const refused = page.getByRole('alert').filter({ hasText: 'was refused; nothing has changed' });
+    for (const [name, content, reason] of [
+      ['cut.geojson', '{"type": "FeatureColl', /cut off/],
+      ['picture.gpx', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]), /neither GeoJSON nor GPX/],
+      ['huge.geojson', `{"a":"${'x'.repeat(4_100_000)}"}`, /over 4 MB/],
+      ['bomb.gpx', '<!DOCTYPE x [<!ENTITY a "aaa">]><gpx>&a;</gpx>', /document type of its own/],
+      [
+        'far.geojson',
+        '{"type":"Feature","properties":{},"geometry":{"type":"Point","coordinates":[10,10]}}',
+        /lies \d+ km from/,
+      ],
+    ] as const) {
+      await offer(page, name, 'application/octet-stream', content);
+      await expect(refused).toContainText(name);
+      await expect(refused).toContainText(reason);
+      await expect(button(page, 'Take it in')).toBeHidden();
+    }
+    await button(page, 'Close').click();
+    await expect(things(page).getByRole('listitem')).toHaveCount(before);
+    await expect(button(page, 'Undo')).toBeDisabled();
+  },
+);
 
-test('the plan goes out as SVG and as PNG', async ({ page }) => {
+test('the plan goes out as SVG and as PNG', { tag: '@once' }, async ({ page }) => {
   await openDrawing(page);
   const svg = await download(page, 'Plan as SVG');
   const text = svg.bytes.toString('utf8');
@@ -99,48 +101,56 @@ test('the plan goes out as SVG and as PNG', async ({ page }) => {
   expect(png.bytes.length).toBeGreaterThan(50_000);
 });
 
-test('undo and redo reach every step: kit, light and ground', async ({ page }) => {
-  await page.goto('/shoot/demo-larkmoor/kit');
-  const first = await readAnswer(page);
-  await page.getByRole('radio', { name: '2x' }).click();
-  await page.getByRole('link', { name: 'Light' }).click();
-  await page.getByRole('radio', { name: 'Overcast' }).click();
-  const overcast = await readAnswer(page);
-  expect(overcast.ev).toBeLessThan(first.ev - 1);
-  await button(page, 'Undo').click();
-  await expect.poll(async () => (await readAnswer(page)).ev).toBe(first.ev);
-  await page.keyboard.press('Control+z');
-  await expect.poll(async () => (await readAnswer(page)).aperture).toBe(first.aperture);
-  await expect(button(page, 'Undo')).toBeDisabled();
-  await page.keyboard.press('Control+y');
-  await page.keyboard.press('Control+y');
-  await expect.poll(async () => (await readAnswer(page)).ev).toBe(overcast.ev);
-});
+test(
+  'undo and redo reach every step: kit, light and ground',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/kit');
+    const first = await readAnswer(page);
+    await page.getByRole('radio', { name: '2x' }).click();
+    await page.getByRole('link', { name: 'Light' }).click();
+    await page.getByRole('radio', { name: 'Overcast' }).click();
+    const overcast = await readAnswer(page);
+    expect(overcast.ev).toBeLessThan(first.ev - 1);
+    await button(page, 'Undo').click();
+    await expect.poll(async () => (await readAnswer(page)).ev).toBe(first.ev);
+    await page.keyboard.press('Control+z');
+    await expect.poll(async () => (await readAnswer(page)).aperture).toBe(first.aperture);
+    await expect(button(page, 'Undo')).toBeDisabled();
+    await page.keyboard.press('Control+y');
+    await page.keyboard.press('Control+y');
+    await expect.poll(async () => (await readAnswer(page)).ev).toBe(overcast.ev);
+  },
+);
 
-test('a left-handed batter is a switch, and another position suits', async ({ page }) => {
-  await page.goto('/new');
-  await button(page, /^Ground/).click();
-  await page.getByRole('radio', { name: 'Baseball diamond, high school' }).click();
-  for (const [label, value] of [
-    ['Title', 'Diamond'],
-    ['Latitude', '41.2'],
-    ['Longitude', '-88.1'],
-    ['Date', '2027-05-12'],
-  ] as const) {
-    await field(page, label).fill(value);
-  }
-  await button(page, 'Make the shoot').click();
-  await expect(headline(page)).toBeVisible();
-  const right = await readAnswer(page);
-  await page.getByRole('radio', { name: 'Left-handed' }).click();
-  await expect(button(page, /^Position Third-base side.* to move it$/)).toBeVisible();
-  const left = await readAnswer(page);
-  // The one is the mirror of the other: as far away, as large in the frame.
-  expect(left.distanceM).toBeCloseTo(right.distanceM, 1);
-  expect(left.fillPct).toBe(right.fillPct);
-  await page.getByRole('radio', { name: 'Right-handed' }).click();
-  await expect(button(page, /^Position First-base side.* to move it$/)).toBeVisible();
-});
+test(
+  'a left-handed batter is a switch, and another position suits',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/new');
+    await button(page, /^Ground/).click();
+    await page.getByRole('radio', { name: 'Baseball diamond, high school' }).click();
+    for (const [label, value] of [
+      ['Title', 'Diamond'],
+      ['Latitude', '41.2'],
+      ['Longitude', '-88.1'],
+      ['Date', '2027-05-12'],
+    ] as const) {
+      await field(page, label).fill(value);
+    }
+    await button(page, 'Make the shoot').click();
+    await expect(headline(page)).toBeVisible();
+    const right = await readAnswer(page);
+    await page.getByRole('radio', { name: 'Left-handed' }).click();
+    await expect(button(page, /^Position Third-base side.* to move it$/)).toBeVisible();
+    const left = await readAnswer(page);
+    // The one is the mirror of the other: as far away, as large in the frame.
+    expect(left.distanceM).toBeCloseTo(right.distanceM, 1);
+    expect(left.fillPct).toBe(right.fillPct);
+    await page.getByRole('radio', { name: 'Right-handed' }).click();
+    await expect(button(page, /^Position First-base side.* to move it$/)).toBeVisible();
+  },
+);
 
 test('the three demo grounds are whole sites', async ({ page }) => {
   for (const [shoot, count] of [

@@ -177,80 +177,93 @@ test('the plan pans, zooms and turns; the whole ground comes back', async ({ pag
   await expect(button(page, /^Turned by hand\. Turn the plan/)).toBeVisible();
 });
 
-test('measuring: lengths, bearings true and by compass, and the area', async ({ page }) => {
-  await openDrawing(page);
-  await button(page, 'Measure').click();
-  await tapPlan(page, 0.3, 0.3);
-  await tapPlan(page, 0.7, 0.3);
-  const legs = page.getByRole('list', { name: 'Legs' }).getByRole('listitem');
-  await expect(legs).toHaveCount(1);
-  await expect(legs.first()).toHaveText(/^[\d.]+ m0(89|90|91)° E true, 0\d\d° by compass$/);
-  await tapPlan(page, 0.7, 0.7);
-  await expect(page.getByText(/^2 legs; closed they hold [\d.]+ (m²|ha)\.$/)).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(legs).toHaveCount(1);
-  await button(page, 'Leave off').click();
-  await expect(button(page, 'Add to the ground')).toBeVisible();
-});
+test(
+  'measuring: lengths, bearings true and by compass, and the area',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page);
+    await button(page, 'Measure').click();
+    await tapPlan(page, 0.3, 0.3);
+    await tapPlan(page, 0.7, 0.3);
+    const legs = page.getByRole('list', { name: 'Legs' }).getByRole('listitem');
+    await expect(legs).toHaveCount(1);
+    await expect(legs.first()).toHaveText(/^[\d.]+ m0(89|90|91)° E true, 0\d\d° by compass$/);
+    await tapPlan(page, 0.7, 0.7);
+    await expect(page.getByText(/^2 legs; closed they hold [\d.]+ (m²|ha)\.$/)).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(legs).toHaveCount(1);
+    await button(page, 'Leave off').click();
+    await expect(button(page, 'Add to the ground')).toBeVisible();
+  },
+);
 
-test('by compass: what is typed is magnetic, what is kept is true', async ({ page }) => {
-  await openDrawing(page);
-  await button(page, 'Lay it true').click();
-  await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
-  await page.getByRole('radio', { name: 'By compass' }).click();
-  const note = page.getByText(/The compass points [\d.]+° (east|west) of true north here/);
-  await expect(note).toBeVisible();
-  const [, off = '', side] = /points ([\d.]+)° (east|west)/.exec(await note.innerText()) ?? [];
-  await fill(page, 'Long axis towards, °', '40');
-  await page.getByRole('radio', { name: 'True', exact: true }).click();
-  const kept = Number(await field(page, 'Long axis towards, °').inputValue());
-  expect(kept).toBeCloseTo(40 + Number(off) * (side === 'east' ? 1 : -1), 0);
-  expect(kept).not.toBe(40);
-});
+test(
+  'by compass: what is typed is magnetic, what is kept is true',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page);
+    await button(page, 'Lay it true').click();
+    await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
+    await page.getByRole('radio', { name: 'By compass' }).click();
+    const note = page.getByText(/The compass points [\d.]+° (east|west) of true north here/);
+    await expect(note).toBeVisible();
+    const [, off = '', side] = /points ([\d.]+)° (east|west)/.exec(await note.innerText()) ?? [];
+    await fill(page, 'Long axis towards, °', '40');
+    await page.getByRole('radio', { name: 'True', exact: true }).click();
+    const kept = Number(await field(page, 'Long axis towards, °').inputValue());
+    expect(kept).toBeCloseTo(40 + Number(off) * (side === 'east' ? 1 : -1), 0);
+    expect(kept).not.toBe(40);
+  },
+);
 
-test('the ground is laid by two known points, one typed, one stood on', async ({ page }) => {
-  await openDrawing(page);
-  await button(page, 'Lay it true').click();
-  await tapPlan(page, 0.25, 0.8);
-  await tapPlan(page, 0.75, 0.2);
-  await fill(page, 'Latitude of A, °', '53.1194');
-  await fill(page, 'Longitude of A, °', '-1.8704');
-  await page.getByRole('radio', { name: 'Simulated walk' }).last().click();
-  await button(page, 'I stand on B').click();
-  await expect(page.getByText('Simulated fix, good to 4 m.').first()).toBeVisible();
-  await expect(
-    page.getByText(/^Turns the ground by [\d.]+° to the (left|right)\. On the globe/),
-  ).toBeVisible();
-  await button(page, 'Lay it so').click();
-  await expect(field(page, 'Long axis towards, °')).not.toHaveValue('12');
-  await button(page, 'Undo').click();
-  await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
-  await expect(field(page, 'Latitude of the middle, °')).toHaveValue('53.12');
-});
+test(
+  'the ground is laid by two known points, one typed, one stood on',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page);
+    await button(page, 'Lay it true').click();
+    await tapPlan(page, 0.25, 0.8);
+    await tapPlan(page, 0.75, 0.2);
+    await fill(page, 'Latitude of A, °', '53.1194');
+    await fill(page, 'Longitude of A, °', '-1.8704');
+    await page.getByRole('radio', { name: 'Simulated walk' }).last().click();
+    await button(page, 'I stand on B').click();
+    await expect(page.getByText('Simulated fix, good to 4 m.').first()).toBeVisible();
+    await expect(
+      page.getByText(/^Turns the ground by [\d.]+° to the (left|right)\. On the globe/),
+    ).toBeVisible();
+    await button(page, 'Lay it so').click();
+    await expect(field(page, 'Long axis towards, °')).not.toHaveValue('12');
+    await button(page, 'Undo').click();
+    await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
+    await expect(field(page, 'Latitude of the middle, °')).toHaveValue('53.12');
+  },
+);
 
-test('positions where one stands: by the device, refused in words, or by a simulated walk', async ({
-  page,
-  context,
-}) => {
-  await context.grantPermissions(['geolocation']);
-  await context.setGeolocation({ latitude: 53.1203, longitude: -1.8695, accuracy: 6 });
-  await openDrawing(page);
-  await take(page, 'Position');
-  await button(page, 'Where I stand').click();
-  await expect(page.getByRole('heading', { name: 'Position', exact: true })).toBeVisible();
-  // 0.0003° of latitude is 33.4 m, 0.0005° of longitude there 33.5 m.
-  await expect(field(page, 'North of the middle, m')).toHaveValue(/^33\.[34]/);
-  await expect(field(page, 'East of the middle, m')).toHaveValue(/^33\.[45]/);
-  await button(page, 'Let go of it').click();
+test(
+  'positions where one stands: by the device, refused in words, or by a simulated walk',
+  { tag: '@once' },
+  async ({ page, context }) => {
+    await context.grantPermissions(['geolocation']);
+    await context.setGeolocation({ latitude: 53.1203, longitude: -1.8695, accuracy: 6 });
+    await openDrawing(page);
+    await take(page, 'Position');
+    await button(page, 'Where I stand').click();
+    await expect(page.getByRole('heading', { name: 'Position', exact: true })).toBeVisible();
+    // 0.0003° of latitude is 33.4 m, 0.0005° of longitude there 33.5 m.
+    await expect(field(page, 'North of the middle, m')).toHaveValue(/^33\.[34]/);
+    await expect(field(page, 'East of the middle, m')).toHaveValue(/^33\.[45]/);
+    await button(page, 'Let go of it').click();
 
-  await context.clearPermissions();
-  await take(page, 'Path of walkers');
-  await button(page, 'A point where I stand').click();
-  await expect(page.getByText(/^No location: .*A simulated walk can stand in/)).toBeVisible();
-  await page.getByRole('radio', { name: 'Simulated walk' }).click();
-  for (let i = 0; i < 3; i += 1) await button(page, 'A point where I stand').click();
-  await expect(page.getByText(/3 so far\./)).toBeVisible();
-  await expect(page.getByText('Simulated fix, good to 4 m.')).toBeVisible();
-  await button(page, 'Finish').click();
-  await expect(page.getByText(/^Corner 1 of 3$/)).toBeVisible();
-});
+    await context.clearPermissions();
+    await take(page, 'Path of walkers');
+    await button(page, 'A point where I stand').click();
+    await expect(page.getByText(/^No location: .*A simulated walk can stand in/)).toBeVisible();
+    await page.getByRole('radio', { name: 'Simulated walk' }).click();
+    for (let i = 0; i < 3; i += 1) await button(page, 'A point where I stand').click();
+    await expect(page.getByText(/3 so far\./)).toBeVisible();
+    await expect(page.getByText('Simulated fix, good to 4 m.')).toBeVisible();
+    await button(page, 'Finish').click();
+    await expect(page.getByText(/^Corner 1 of 3$/)).toBeVisible();
+  },
+);

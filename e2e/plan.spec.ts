@@ -40,7 +40,7 @@ test('each demo shoot opens and answers', async ({ page }) => {
   }
 });
 
-test('later is darker and asks for a higher ISO, by keys', async ({ page }) => {
+test('later is darker and asks for a higher ISO, by keys', { tag: '@once' }, async ({ page }) => {
   await openLarkmoor(page);
   const early = await readAnswer(page);
   await timeSlider(page).focus();
@@ -166,50 +166,54 @@ test('a position on the mark is refused in words, and one on the pitch is cautio
   await expect(keptOut).toBeVisible();
 });
 
-test('body, lens, converter, subject, sky and lamps each change the answer', async ({ page }) => {
-  await openLarkmoor(page);
-  const start = await readAnswer(page);
-  const step = (name: string) => page.getByRole('link', { name, exact: true }).click();
-  const pick = async (label: string, option: string) => {
-    await page.getByRole('button', { name: new RegExp(`^${label} `) }).click();
-    await page.getByRole('radio', { name: option }).click();
-  };
+test(
+  'body, lens, converter, subject, sky and lamps each change the answer',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openLarkmoor(page);
+    const start = await readAnswer(page);
+    const step = (name: string) => page.getByRole('link', { name, exact: true }).click();
+    const pick = async (label: string, option: string) => {
+      await page.getByRole('button', { name: new RegExp(`^${label} `) }).click();
+      await page.getByRole('radio', { name: option }).click();
+    };
 
-  await step('Kit');
-  await page.getByRole('radio', { name: '2x' }).click();
-  const converted = await readAnswer(page);
-  expect(converted.fillPct / start.fillPct).toBeCloseTo(2, 1);
-  expect(converted.aperture).toBe(5.6);
-  await page.getByRole('radio', { name: 'None' }).click();
-  await pick('Lens', '400 mm f/2.8');
-  expect((await readAnswer(page)).fillPct / start.fillPct).toBeCloseTo(2, 1);
-  await pick('Lens', '70–200 mm f/2.8');
-  await pick('Body', '1.5x crop body, 20 MP');
-  expect((await readAnswer(page)).fillPct).toBeGreaterThan(start.fillPct * 1.4);
-  await pick('Body', 'Full-frame body, 24 MP');
+    await step('Kit');
+    await page.getByRole('radio', { name: '2x' }).click();
+    const converted = await readAnswer(page);
+    expect(converted.fillPct / start.fillPct).toBeCloseTo(2, 1);
+    expect(converted.aperture).toBe(5.6);
+    await page.getByRole('radio', { name: 'None' }).click();
+    await pick('Lens', '400 mm f/2.8');
+    expect((await readAnswer(page)).fillPct / start.fillPct).toBeCloseTo(2, 1);
+    await pick('Lens', '70–200 mm f/2.8');
+    await pick('Body', '1.5x crop body, 20 MP');
+    expect((await readAnswer(page)).fillPct).toBeGreaterThan(start.fillPct * 1.4);
+    await pick('Body', 'Full-frame body, 24 MP');
 
-  await step('Ground');
-  await pick('Subject', 'Player standing');
-  await expect(page.getByText(/Stick tip rules/)).toBeHidden();
-  await pick('Subject', 'Field player, running');
-  await expect(page.getByText(/(Head|Body) rules/)).toBeVisible();
+    await step('Ground');
+    await pick('Subject', 'Player standing');
+    await expect(page.getByText(/Stick tip rules/)).toBeHidden();
+    await pick('Subject', 'Field player, running');
+    await expect(page.getByText(/(Head|Body) rules/)).toBeVisible();
 
-  await step('Light');
-  const clear = await readAnswer(page);
-  await page.getByRole('radio', { name: 'Overcast' }).click();
-  const overcast = await readAnswer(page);
-  expect(overcast.ev).toBeLessThan(clear.ev - 1);
-  await page.getByRole('radio', { name: 'Partly' }).click();
-  await timeSlider(page).focus();
-  await page.keyboard.press('End');
-  const weak = await readAnswer(page);
-  await pick('Lamps', 'Night stadium, 1300 lx');
-  expect((await readAnswer(page)).ev).toBeGreaterThan(weak.ev + 2);
-  await pick('Lamps', 'No lamps');
-  expect((await readAnswer(page)).ev).toBeLessThan(weak.ev);
-});
+    await step('Light');
+    const clear = await readAnswer(page);
+    await page.getByRole('radio', { name: 'Overcast' }).click();
+    const overcast = await readAnswer(page);
+    expect(overcast.ev).toBeLessThan(clear.ev - 1);
+    await page.getByRole('radio', { name: 'Partly' }).click();
+    await timeSlider(page).focus();
+    await page.keyboard.press('End');
+    const weak = await readAnswer(page);
+    await pick('Lamps', 'Night stadium, 1300 lx');
+    expect((await readAnswer(page)).ev).toBeGreaterThan(weak.ev + 2);
+    await pick('Lamps', 'No lamps');
+    expect((await readAnswer(page)).ev).toBeLessThan(weak.ev);
+  },
+);
 
-test('the other schools show what they would set', async ({ page }) => {
+test('the other schools show what they would set', { tag: '@once' }, async ({ page }) => {
   await openLarkmoor(page);
   await timeSlider(page).focus();
   await page.keyboard.press('End');
@@ -223,7 +227,7 @@ test('the other schools show what they would set', async ({ page }) => {
   await expect(page.getByText(/^-?−\d+\.\d shutter$/)).toBeVisible();
 });
 
-test('the address says shoot and step; back goes back', async ({ page }) => {
+test('the address says shoot and step; back goes back', { tag: '@once' }, async ({ page }) => {
   await openLarkmoor(page);
   await page.getByRole('link', { name: 'Light' }).click();
   await expect(page).toHaveURL(/\/light$/);
@@ -242,7 +246,7 @@ test('the address says shoot and step; back goes back', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Bright Perch' })).toBeVisible();
 });
 
-test('the dark scheme is remembered', async ({ page }) => {
+test('the dark scheme is remembered', { tag: '@once' }, async ({ page }) => {
   await openLarkmoor(page);
   await page.getByRole('button', { name: 'Show dark, for the hide' }).click();
   const paper = () =>

@@ -44,43 +44,51 @@ test('subject, distance, lens and light give settings; each of them changes the 
 });
 
 // Common practice: three stops under at 1/800, f/2.8, ISO 2000 means EV 5.29.
-test('a test frame that looked three stops dark says how much light there is', async ({ page }) => {
-  await openQuick(page);
-  await page.getByRole('radio', { name: 'Test frame' }).click();
-  await page.getByLabel('Shutter, s').fill('fast');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/a speed such as 1\/1000/)).toBeVisible();
-  await page.getByLabel('Shutter, s').fill('1/800');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/a speed such as 1\/1000/)).toBeHidden();
-  await page.getByLabel('Sensitivity, ISO').fill('2000');
-  await page.keyboard.press('Enter');
-  const looked = page.getByRole('slider', { name: 'It looked' });
-  await looked.focus();
-  for (let i = 0; i < 3; i += 1) await page.keyboard.press('PageUp');
-  await expect(looked).toHaveAttribute('aria-valuetext', '3.0 stops dark');
-  expect((await readAnswer(page)).ev).toBeCloseTo(5.3, 1);
-});
+test(
+  'a test frame that looked three stops dark says how much light there is',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openQuick(page);
+    await page.getByRole('radio', { name: 'Test frame' }).click();
+    await page.getByLabel('Shutter, s').fill('fast');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/a speed such as 1\/1000/)).toBeVisible();
+    await page.getByLabel('Shutter, s').fill('1/800');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/a speed such as 1\/1000/)).toBeHidden();
+    await page.getByLabel('Sensitivity, ISO').fill('2000');
+    await page.keyboard.press('Enter');
+    const looked = page.getByRole('slider', { name: 'It looked' });
+    await looked.focus();
+    for (let i = 0; i < 3; i += 1) await page.keyboard.press('PageUp');
+    await expect(looked).toHaveAttribute('aria-valuetext', '3.0 stops dark');
+    expect((await readAnswer(page)).ev).toBeCloseTo(5.3, 1);
+  },
+);
 
-test('by frame fill, too near for the lens, and kept as it was left', async ({ page }) => {
-  await openQuick(page);
-  await pick(page, 'Subject', 'Small bird singing');
-  await page.getByRole('radio', { name: 'Frame fill' }).click();
-  // By hand: f·(H + i)/i with 13 cm on 60 % of 24 mm, 200 mm · 144.4/14.4.
-  expect((await readAnswer(page)).distanceM).toBe(2);
-  await page.getByRole('radio', { name: 'Distance' }).click();
-  await page.getByLabel('Distance, m', { exact: true }).fill('0.6');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/this lens focuses from/)).toBeVisible();
-  await page.getByLabel('Distance, m', { exact: true }).fill('4');
-  await page.keyboard.press('Enter');
-  await expect(headline(page)).toBeVisible();
-  const answer = await readAnswer(page);
-  await page.reload();
-  await expect(headline(page)).toBeVisible();
-  expect(await readAnswer(page)).toEqual(answer);
-  await expect(page.getByRole('button', { name: /^Subject.*Small bird singing/ })).toBeVisible();
-});
+test(
+  'by frame fill, too near for the lens, and kept as it was left',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openQuick(page);
+    await pick(page, 'Subject', 'Small bird singing');
+    await page.getByRole('radio', { name: 'Frame fill' }).click();
+    // By hand: f·(H + i)/i with 13 cm on 60 % of 24 mm, 200 mm · 144.4/14.4.
+    expect((await readAnswer(page)).distanceM).toBe(2);
+    await page.getByRole('radio', { name: 'Distance' }).click();
+    await page.getByLabel('Distance, m', { exact: true }).fill('0.6');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/this lens focuses from/)).toBeVisible();
+    await page.getByLabel('Distance, m', { exact: true }).fill('4');
+    await page.keyboard.press('Enter');
+    await expect(headline(page)).toBeVisible();
+    const answer = await readAnswer(page);
+    await page.reload();
+    await expect(headline(page)).toBeVisible();
+    expect(await readAnswer(page)).toEqual(answer);
+    await expect(page.getByRole('button', { name: /^Subject.*Small bird singing/ })).toBeVisible();
+  },
+);
 
 test('by keys alone it is made into a shoot that sees the same picture', async ({ page }) => {
   await openQuick(page);

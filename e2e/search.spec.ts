@@ -25,23 +25,27 @@ test('the ground is searched in the worker: places, reasons, and one can go and 
   expect(await readAnswer(page)).toEqual(answer);
 });
 
-test('another wish asks to search again; the search is taken off the plan', async ({ page }) => {
-  await openLarkmoor(page);
-  const section = page.getByRole('region', { name: 'Where else to stand' });
-  await section.getByRole('button', { name: 'Search the ground' }).focus();
-  await page.keyboard.press('Enter');
-  await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
-  await page
-    .getByRole('region', { name: 'The picture wanted' })
-    .getByRole('radiogroup', { name: 'Light wanted' })
-    .getByRole('radio', { name: 'Back' })
-    .click();
-  await expect(section.getByText(/search again for the new answer/)).toBeVisible();
-  await section.getByRole('button', { name: 'Search the ground' }).click();
-  await expect(section.getByText(/search again for the new answer/)).toBeHidden();
-  await section.getByRole('button', { name: 'Take the search off the plan' }).click();
-  await expect(section.getByRole('list', { name: 'Best places' })).toBeHidden();
-});
+test(
+  'another wish asks to search again; the search is taken off the plan',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openLarkmoor(page);
+    const section = page.getByRole('region', { name: 'Where else to stand' });
+    await section.getByRole('button', { name: 'Search the ground' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
+    await page
+      .getByRole('region', { name: 'The picture wanted' })
+      .getByRole('radiogroup', { name: 'Light wanted' })
+      .getByRole('radio', { name: 'Back' })
+      .click();
+    await expect(section.getByText(/search again for the new answer/)).toBeVisible();
+    await section.getByRole('button', { name: 'Search the ground' }).click();
+    await expect(section.getByText(/search again for the new answer/)).toBeHidden();
+    await section.getByRole('button', { name: 'Take the search off the plan' }).click();
+    await expect(section.getByRole('list', { name: 'Best places' })).toBeHidden();
+  },
+);
 
 test('a search can be stopped on its way, and the page answers meanwhile', async ({ page }) => {
   // The worker's script is held back, so that the search is still on its way when it is stopped.
@@ -102,4 +106,37 @@ test('positions side by side: sorted, with what would better each, and it does a
   await expect(cards).toHaveCount(6);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Redo' })).toBeVisible();
+});
+
+test('each part of a score is told with its reason: a table that sorts on wide, on the card on a phone', async ({
+  page,
+}) => {
+  await openLarkmoor(page);
+  const region = page.getByRole('region', { name: 'Compare positions' });
+  await region.getByRole('button', { name: 'Compare the positions' }).click();
+  const cards = region.getByRole('list', { name: 'Positions compared' }).getByRole('listitem');
+  await expect(cards).toHaveCount(6);
+  if ((page.viewportSize()?.width ?? 0) < 1000) {
+    await cards.first().getByRole('button', { name: 'All parts of the score' }).click();
+    await expect(cards.first()).toContainText(/Reach \d+\s*fills \d+ % at \d+ mm, wanted 60 %/);
+    await expect(cards.first()).toContainText(/Exposure \d+\s*EV [\d.]+, [\d.]+ stops/);
+    return;
+  }
+  await region.getByRole('button', { name: 'All parts as a table' }).click();
+  const table = page.getByRole('table', { name: 'Positions and the parts of their score' });
+  await page.getByRole('button', { name: 'Sort by Light' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(table.getByRole('columnheader', { name: /Light/ })).toHaveAttribute(
+    'aria-sort',
+    'descending',
+  );
+  const rows = await table.getByRole('row').all();
+  expect(rows).toHaveLength(7);
+  const light = await Promise.all(
+    rows
+      .slice(1)
+      .map(async (row) => Number.parseInt(await row.getByRole('cell').nth(3).innerText(), 10)),
+  );
+  expect([...light].sort((a, b) => b - a)).toEqual(light);
+  await expect(table).toContainText(/fills \d+ % at \d+ mm, wanted 60 %/);
 });

@@ -30,73 +30,85 @@ test('a new shoot answers at once and is there after a reload', async ({ page })
   await expect(page.getByText('Friday 12 February 2027')).toBeVisible();
 });
 
-test('a ground of another kind: a hall under lamps, with its places and their reasons', async ({
-  page,
-}) => {
-  await page.goto('/new');
-  await page.getByRole('button', { name: /^Ground/ }).click();
-  await page.getByRole('radio', { name: 'Basketball court, FIBA' }).click();
-  await expect(page.getByText(/FIBA Official Rules: 28 by 15 m.*3 places to stand/)).toBeVisible();
-  for (const [label, value] of Object.entries(FORM))
-    await page.getByLabel(label, { exact: true }).fill(value);
-  await page.getByRole('button', { name: 'Make the shoot' }).click();
-  await expect(headline(page)).toBeVisible();
-  await expect(page.getByText('Lamplight')).toBeVisible();
-  await expect(page.getByText('Under a roof')).toBeVisible();
-  await expect(page.getByText(/Right-handed players open towards you/)).toBeVisible();
-  const near = await readAnswer(page);
-  // The list, not the sign on the plan, which tells how to move it as well.
-  await page.getByRole('button', { name: /^Position Baseline, right of the basket$/ }).click();
-  await page.getByRole('radio', { name: 'Seats above the sideline' }).click();
-  await expect(page.getByText(/A long fast lens from above/)).toBeVisible();
-  expect((await readAnswer(page)).distanceM).toBeGreaterThan(near.distanceM + 5);
+test(
+  'a ground of another kind: a hall under lamps, with its places and their reasons',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/new');
+    await page.getByRole('button', { name: /^Ground/ }).click();
+    await page.getByRole('radio', { name: 'Basketball court, FIBA' }).click();
+    await expect(
+      page.getByText(/FIBA Official Rules: 28 by 15 m.*3 places to stand/),
+    ).toBeVisible();
+    for (const [label, value] of Object.entries(FORM))
+      await page.getByLabel(label, { exact: true }).fill(value);
+    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await expect(headline(page)).toBeVisible();
+    await expect(page.getByText('Lamplight')).toBeVisible();
+    await expect(page.getByText('Under a roof')).toBeVisible();
+    await expect(page.getByText(/Right-handed players open towards you/)).toBeVisible();
+    const near = await readAnswer(page);
+    // The list, not the sign on the plan, which tells how to move it as well.
+    await page.getByRole('button', { name: /^Position Baseline, right of the basket$/ }).click();
+    await page.getByRole('radio', { name: 'Seats above the sideline' }).click();
+    await expect(page.getByText(/A long fast lens from above/)).toBeVisible();
+    expect((await readAnswer(page)).distanceM).toBeGreaterThan(near.distanceM + 5);
 
-  await page.getByRole('link', { name: 'Brief' }).click();
-  const cautions = page.getByRole('list', { name: 'Cautions' });
-  await expect(cautions.getByText(/No flash where it is banned/)).toBeVisible();
-  await expect(
-    page.getByText(/officials, land managers and qualified guides come first/),
-  ).toBeVisible();
+    await page.getByRole('link', { name: 'Brief' }).click();
+    const cautions = page.getByRole('list', { name: 'Cautions' });
+    await expect(cautions.getByText(/No flash where it is banned/)).toBeVisible();
+    await expect(
+      page.getByText(/officials, land managers and qualified guides come first/),
+    ).toBeVisible();
 
-  await page.getByRole('link', { name: 'Light' }).click();
-  await expect(page.getByRole('radio', { name: 'Overcast' })).toBeHidden();
-  await page.getByRole('radio', { name: 'Open sky' }).click();
-  await expect(page.getByRole('radio', { name: 'Overcast' })).toBeVisible();
-  expect((await readAnswer(page)).ev).toBeGreaterThan(near.ev + 2);
-});
+    await page.getByRole('link', { name: 'Light' }).click();
+    await expect(page.getByRole('radio', { name: 'Overcast' })).toBeHidden();
+    await page.getByRole('radio', { name: 'Open sky' }).click();
+    await expect(page.getByRole('radio', { name: 'Overcast' })).toBeVisible();
+    expect((await readAnswer(page)).ev).toBeGreaterThan(near.ev + 2);
+  },
+);
 
-test('wild subjects bring their own cautions, whatever the ground', async ({ page }) => {
-  await page.goto('/shoot/demo-alder-reach/brief');
-  const cautions = page.getByRole('list', { name: 'Cautions' });
-  await expect(cautions.getByText(/Let behaviour set the distance/)).toBeVisible();
-  await expect(cautions.getByText(/Stay away from nests/)).toBeVisible();
-});
+test(
+  'wild subjects bring their own cautions, whatever the ground',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-alder-reach/brief');
+    const cautions = page.getByRole('list', { name: 'Cautions' });
+    await expect(cautions.getByText(/Let behaviour set the distance/)).toBeVisible();
+    await expect(cautions.getByText(/Stay away from nests/)).toBeVisible();
+  },
+);
 
-test('latitude 95, an end before the start and an empty title are refused in words', async ({
-  page,
-}) => {
-  await page.goto('/new');
-  for (const [label, value] of Object.entries({
-    ...FORM,
-    Title: ' ',
-    Latitude: '95',
-    End: '15:00',
-  })) {
-    await page.getByLabel(label, { exact: true }).fill(value);
-  }
-  await page.getByRole('button', { name: 'Make the shoot' }).click();
-  await expect(
-    page.getByText('Change this: the title is empty; give the shoot a name'),
-  ).toBeVisible();
-  await expect(
-    page.getByText('Change this: latitude must be a number from -90 to 90'),
-  ).toBeVisible();
-  await expect(page.getByText('Change this: the end must be after the start, 16:00')).toBeVisible();
-  await expect(page.getByLabel('Title', { exact: true })).toHaveAttribute('aria-invalid', 'true');
-  await expect(page).toHaveURL(/\/new$/);
-  await page.goto('/');
-  await expect(page.getByRole('listitem')).toHaveCount(3);
-});
+test(
+  'latitude 95, an end before the start and an empty title are refused in words',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/new');
+    for (const [label, value] of Object.entries({
+      ...FORM,
+      Title: ' ',
+      Latitude: '95',
+      End: '15:00',
+    })) {
+      await page.getByLabel(label, { exact: true }).fill(value);
+    }
+    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await expect(
+      page.getByText('Change this: the title is empty; give the shoot a name'),
+    ).toBeVisible();
+    await expect(
+      page.getByText('Change this: latitude must be a number from -90 to 90'),
+    ).toBeVisible();
+    await expect(
+      page.getByText('Change this: the end must be after the start, 16:00'),
+    ).toBeVisible();
+    await expect(page.getByLabel('Title', { exact: true })).toHaveAttribute('aria-invalid', 'true');
+    await expect(page).toHaveURL(/\/new$/);
+    await page.goto('/');
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+  },
+);
 
 test('the brief is changed: name, hours and the way the ground lies', async ({ page }) => {
   await page.goto('/shoot/demo-larkmoor/brief');
@@ -113,7 +125,7 @@ test('the brief is changed: name, hours and the way the ground lies', async ({ p
   await expect(page.getByLabel('Start', { exact: true })).toHaveValue('17:30');
 });
 
-test('rename, duplicate, delete and undo', async ({ page }) => {
+test('rename, duplicate, delete and undo', { tag: '@once' }, async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'More for Tern Water' }).click();
   await page.getByLabel('Title', { exact: true }).fill('');
@@ -137,20 +149,22 @@ test('rename, duplicate, delete and undo', async ({ page }) => {
   await expect(page.getByRole('listitem')).toHaveCount(4);
 });
 
-test('with everything deleted the list says what to do, and the demo comes back', async ({
-  page,
-}) => {
-  await page.goto('/');
-  for (const title of ['Larkmoor', 'Alder Reach', 'Tern Water']) {
-    await page.getByRole('button', { name: `More for ${title}` }).click();
-    await page.getByRole('button', { name: 'Delete' }).click();
-  }
-  await expect(page.getByRole('heading', { name: 'No shoots yet' })).toBeVisible();
-  await settle(page);
-  await page.reload();
-  await page.getByRole('button', { name: 'Bring back the demo' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(3);
-});
+test(
+  'with everything deleted the list says what to do, and the demo comes back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    for (const title of ['Larkmoor', 'Alder Reach', 'Tern Water']) {
+      await page.getByRole('button', { name: `More for ${title}` }).click();
+      await page.getByRole('button', { name: 'Delete' }).click();
+    }
+    await expect(page.getByRole('heading', { name: 'No shoots yet' })).toBeVisible();
+    await settle(page);
+    await page.reload();
+    await page.getByRole('button', { name: 'Bring back the demo' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+  },
+);
 
 test('a shoot goes out as a file and comes back as the same plan', async ({ page }) => {
   await page.goto('/shoot/demo-larkmoor/brief');
@@ -183,47 +197,58 @@ async function importText(page: Parameters<typeof readAnswer>[0], text: string):
   });
 }
 
-test('wrong files are refused with the field named, and nothing changes', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByRole('listitem')).toHaveCount(3);
-  for (const [text, reason] of [
-    ['{"format":"bright-perch/shoot","shoot":{"version":1}}', /File refused\. shoot\.\w+/],
-    [
-      '{"format": "bright-perch/shoot", "shoot": {"ver',
-      /File refused\. the file is not JSON, or it is cut off/,
-    ],
-    ['<html>', /File refused\. the file is not JSON/],
-    [' '.repeat(2_100_000), /File refused\. the file is over 2 MB/],
-  ] as const) {
-    await importText(page, text);
-    await expect(page.getByText(reason)).toBeVisible();
-    await page.getByRole('button', { name: 'Close this note' }).click();
-  }
-  await expect(page.getByRole('listitem')).toHaveCount(3);
-});
+test(
+  'wrong files are refused with the field named, and nothing changes',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+    for (const [text, reason] of [
+      ['{"format":"bright-perch/shoot","shoot":{"version":1}}', /File refused\. shoot\.\w+/],
+      [
+        '{"format": "bright-perch/shoot", "shoot": {"ver',
+        /File refused\. the file is not JSON, or it is cut off/,
+      ],
+      ['<html>', /File refused\. the file is not JSON/],
+      [' '.repeat(2_100_000), /File refused\. the file is over 2 MB/],
+    ] as const) {
+      await importText(page, text);
+      await expect(page.getByText(reason)).toBeVisible();
+      await page.getByRole('button', { name: 'Close this note' }).click();
+    }
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+  },
+);
 
-test('damaged records are set aside and said, and the rest opens', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByRole('listitem')).toHaveCount(3);
-  await page.evaluate(() => {
-    localStorage.setItem('bright-perch/shoot/demo-alder-reach', '{"version":1,"title":"half a rec');
-  });
-  await page.reload();
-  await expect(
-    page.getByText('A shoot could not be read and was set aside. Nothing of it is lost.'),
-  ).toBeVisible();
-  await expect(page.getByText(/^Why: not valid JSON/)).toBeVisible();
-  await expect(page.getByRole('link', { name: /to \d\d:\d\d$/ })).toHaveCount(2);
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save its text as a file' }).click(),
-  ]);
-  expect(await readFile(await download.path(), 'utf8')).toBe('{"version":1,"title":"half a rec');
-  await page.getByRole('button', { name: 'Discard it' }).click();
-  await expect(page.getByText(/was set aside/)).toBeHidden();
-});
+test(
+  'damaged records are set aside and said, and the rest opens',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+    await page.evaluate(() => {
+      localStorage.setItem(
+        'bright-perch/shoot/demo-alder-reach',
+        '{"version":1,"title":"half a rec',
+      );
+    });
+    await page.reload();
+    await expect(
+      page.getByText('A shoot could not be read and was set aside. Nothing of it is lost.'),
+    ).toBeVisible();
+    await expect(page.getByText(/^Why: not valid JSON/)).toBeVisible();
+    await expect(page.getByRole('link', { name: /to \d\d:\d\d$/ })).toHaveCount(2);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save its text as a file' }).click(),
+    ]);
+    expect(await readFile(await download.path(), 'utf8')).toBe('{"version":1,"title":"half a rec');
+    await page.getByRole('button', { name: 'Discard it' }).click();
+    await expect(page.getByText(/was set aside/)).toBeHidden();
+  },
+);
 
-test('full storage is said, and the app goes on', async ({ page }) => {
+test('full storage is said, and the app goes on', { tag: '@once' }, async ({ page }) => {
   await page.goto('/shoot/demo-larkmoor/ground');
   await expect(headline(page)).toBeVisible();
   await page.evaluate(() => {

@@ -54,7 +54,8 @@ async function benchDrag(page: Page, what: string, from: At, way: Way): Promise<
     runs.push((await scriptWhile(page, () => drag(FRAMES))).sort((a, b) => a - b));
   }
   // The machine is shared: of some runs the one that is neither slowest nor fastest.
-  const costs = runs.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95))[Math.floor(RUNS / 2)] ?? [];
+  const costs =
+    runs.sort((a, b) => quantile(a, 0.95) - quantile(b, 0.95))[Math.floor(RUNS / 2)] ?? [];
   await page.mouse.up();
   await session.detach();
   await page.waitForTimeout(600);

@@ -6,33 +6,30 @@ import { ScoreStrip } from '@/figures/ScoreStrip';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
 import { Heading, Text } from '@/ui/Text';
+import { useIsWide } from '@/ui/use-is-wide';
 import {
   adviceInWords,
   compareRequestOf,
   followed,
   otherConverters,
+  partOf,
+  SORTS,
   sorted,
   type SortKey,
 } from './compare';
+import { CompareTable } from './CompareTable';
+import { FigureRow } from './FigureRow';
 import { outOfHundred } from './SearchSection';
 import { weakest } from './search';
 import { useSearchTool } from './use-search';
-
-const SORTS: readonly { readonly value: SortKey; readonly label: string }[] = [
-  { value: 'total', label: 'The whole score' },
-  { value: 'reach', label: 'Reach: how it fills the frame' },
-  { value: 'face', label: 'The face seen' },
-  { value: 'light', label: 'The light on it' },
-  { value: 'exposure', label: 'Exposure in hand' },
-  { value: 'backdrop', label: 'Background' },
-  { value: 'view', label: 'Clear view' },
-];
 
 /** All positions for the chosen mark side by side, through the shoot, and what would better each. */
 export function CompareSection() {
   const { plan } = useShootPage();
   const { wish, comparison, compare } = useSearchTool();
   const [sort, setSort] = useState<SortKey>('total');
+  const [table, setTable] = useState(false);
+  const wide = useIsWide();
   // Read when the button is pressed, so that a drag does not draw it again.
   const latest = useRef(plan);
   useEffect(() => {
@@ -57,6 +54,15 @@ export function CompareSection() {
           <Text kind="small" ink="quiet">
             {`For ${plan.seen.view.mark.name} as it was at ${plan.clock(comparison.request.timeMs)}. The bars are the score each quarter of an hour. What is advised is tried in one press; Undo takes it back.`}
           </Text>
+          {wide ? <Button label="All parts as a table" onPress={() => setTable(true)} /> : null}
+          {table ? (
+            <CompareTable
+              compared={compared}
+              sort={sort}
+              onSort={setSort}
+              onClose={() => setTable(false)}
+            />
+          ) : null}
           <Picker label="Best first by" value={sort} options={SORTS} onChange={setSort} />
           <View role="list" aria-label="Positions compared">
             {sorted(compared, sort).map((entry, i) => (
@@ -75,6 +81,7 @@ const STRIP_PX = 280;
 function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared }) {
   const { plan, update } = useShootPage();
   const { comparison } = useSearchTool();
+  const [open, setOpen] = useState(false);
   const { shoot, clock } = plan;
   const position = shoot.positions.find(({ id }) => id === entry.id);
   if (!position || !comparison) return null;
@@ -100,6 +107,17 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
               .map(({ why }) => why)
               .join('; ')}.`}
       </Text>
+      <Button
+        kind="quiet"
+        label={open ? 'Fewer parts' : 'All parts of the score'}
+        onPress={() => setOpen(!open)}
+      />
+      {open
+        ? SORTS.filter(({ value }) => value !== 'total').map(({ value, head }) => {
+            const { points, why } = partOf(entry, value);
+            return <FigureRow key={value} name={`${head} ${points}`} value={why} />;
+          })
+        : null}
       <ScoreStrip
         totals={totals}
         atIndex={at}

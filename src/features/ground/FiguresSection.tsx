@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
 import { useShootPage } from '@/features/plan/ShootContext';
@@ -7,20 +7,9 @@ import { marksInSun, ownShadowOn } from '@/features/plan/sun-on-ground';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { FigureRow } from './FigureRow';
 import { FiguresSheet } from './FiguresSheet';
-import { figuresOf, postShadeInWords, sunInFigures, walkInWords, type Figure } from './figures';
-
-/** A figure with its name before it; drawn again only when it says something else. */
-export const FigureRow = memo(function FigureRow({ name, value }: Figure) {
-  return (
-    <View className="flex-row justify-between gap-4 border-b border-line py-2">
-      <Text ink="quiet">{name}</Text>
-      <Text kind="strong" className="shrink text-right">
-        {value}
-      </Text>
-    </View>
-  );
-});
+import { figuresOf, postShadeInWords, sunInFigures, walkInWords } from './figures';
 
 /** What the chosen position sees of the chosen mark, and where the sun falls. */
 export function FromHere() {

@@ -14,10 +14,11 @@ import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
+import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-is-wide';
 import { allFigures, distanceOf, evOf, fillOf, type FiguresRow } from './all-figures';
-import { FigureRow } from './FiguresSection';
+import { FigureRow } from './FigureRow';
 
 const column = createColumnHelper<FiguresRow>();
 const numeric = { sortUndefined: 'last', sortDescFirst: false } as const;
@@ -168,39 +169,6 @@ function Cards({ rows, openId, onToggle, onClose }: ListProps) {
   );
 }
 
-const DIRECTIONS = { asc: 'ascending', desc: 'descending' } as const;
-const ARROWS = { asc: ' ↑', desc: ' ↓' } as const;
-
-function ColumnHead({
-  header: { column: of, id },
-  sorting,
-}: {
-  readonly header: Header<FiguresRow, unknown>;
-  readonly sorting: SortingState;
-}) {
-  // Not asked of the column, which stays one object whatever the order.
-  const order = sorting.find((by) => by.id === id);
-  const sorted = order && (order.desc ? 'desc' : 'asc');
-  const name = String(of.columnDef.header);
-  return (
-    <View
-      role="columnheader"
-      className={CELLS[id]?.width ?? ''}
-      {...{ 'aria-sort': sorted ? DIRECTIONS[sorted] : 'none' }}
-    >
-      <Pressable
-        role="button"
-        disabled={!of.getCanSort()}
-        aria-label={of.getCanSort() ? `Sort by ${name}` : name}
-        onPress={of.getToggleSortingHandler()}
-        className="min-h-touch justify-center"
-      >
-        <Text kind="strong">{`${name}${sorted ? ARROWS[sorted] : ''}`}</Text>
-      </Pressable>
-    </View>
-  );
-}
-
 function Table({
   headers,
   sorting,
@@ -215,9 +183,19 @@ function Table({
   return (
     <View role="table" aria-label="Positions and marks">
       <View role="row" className="flex-row border-b-2 border-ink">
-        {headers.map((header) => (
-          <ColumnHead key={header.id} header={header} sorting={sorting} />
-        ))}
+        {headers.map(({ id, column: of }) => {
+          // Not asked of the column, which stays one object whatever the order.
+          const order = sorting.find((by) => by.id === id);
+          return (
+            <SortHead
+              key={id}
+              name={String(of.columnDef.header)}
+              className={CELLS[id]?.width ?? ''}
+              sorted={order && (order.desc ? 'descending' : 'ascending')}
+              onSort={of.getCanSort() ? () => of.toggleSorting() : undefined}
+            />
+          );
+        })}
       </View>
       {rows.map(({ id, original: row }) => (
         <View key={id} role="rowgroup" className="border-b border-line">

@@ -57,6 +57,30 @@ export function compareRequestOf(
 
 export type SortKey = 'total' | Exclude<ScorePart, 'walk'>;
 
+/** What each order is called: over a column, and in a list of orders. */
+export const SORTS: readonly {
+  readonly value: SortKey;
+  readonly head: string;
+  readonly label: string;
+}[] = [
+  { value: 'total', head: 'Score', label: 'The whole score' },
+  { value: 'reach', head: 'Reach', label: 'Reach: how it fills the frame' },
+  { value: 'face', head: 'Face', label: 'The face seen' },
+  { value: 'light', head: 'Light', label: 'The light on it' },
+  { value: 'exposure', head: 'Exposure', label: 'Exposure in hand' },
+  { value: 'backdrop', head: 'Background', label: 'Background' },
+  { value: 'view', head: 'View', label: 'Clear view' },
+];
+
+/** A part's share of a hundred and its reason; nothing where one cannot stand at all. */
+export function partOf({ score }: Compared, key: SortKey): { points: string; why: string } {
+  if (key === 'total') return { points: String(Math.round(score.total * 100)), why: '' };
+  const part = score.parts.find(({ name }) => name === key);
+  return part
+    ? { points: String(Math.round(part.desirability * 100)), why: part.why }
+    : { points: '–', why: '' };
+}
+
 const valueOf = ({ score }: Compared, key: SortKey): number =>
   key === 'total' ? score.total : (score.parts.find(({ name }) => name === key)?.desirability ?? 0);
 
