@@ -136,6 +136,12 @@ async function main(): Promise<void> {
   await wide.getByRole('button', { name: 'Sort by Distance' }).click();
   await wide.waitForTimeout(500);
   await save(wide, 'figures-wide');
+  await wide.goto(`${base}${SEARCH.at}`);
+  await wide.getByRole('button', { name: 'Compare the positions' }).click();
+  await wide.getByRole('button', { name: 'All parts as a table' }).click();
+  await wide.getByRole('button', { name: 'Sort by Light' }).click();
+  await wide.waitForTimeout(500);
+  await save(wide, 'compare-wide');
   await wide.close();
   for (const { name, at, thing, size } of DRAWN) {
     const drawing = await browser.newPage({ viewport: size, locale: 'en-GB' });
