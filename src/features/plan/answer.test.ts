@@ -111,6 +111,34 @@ test('the sight says distance and true bearing', () => {
   );
 });
 
+test('by hand: a wall half way stops the sight there, one behind ends it, and 2× is twice as far', () => {
+  const view = seen(larkmoor);
+  const { camera, aim } = view;
+  const at = (share: number) => ({
+    x: camera.x + (aim.x - camera.x) * share,
+    y: camera.y + (aim.y - camera.y) * share,
+  });
+  const aside = { x: -(aim.y - camera.y), y: aim.x - camera.x };
+  const wallAt = (share: number, id: string) => ({
+    id,
+    name: id,
+    kind: 'wall' as const,
+    heightM: 3,
+    points: [-1, 1].map((side) => ({
+      x: at(share).x + side * aside.x,
+      y: at(share).y + side * aside.y,
+    })),
+  });
+  const sight = planSight(view, alongSight(view, [wallAt(0.5, 'near'), wallAt(1.5, 'far')]));
+  // A wall is 20 cm thick: its face is 10 cm before its line.
+  const apart = (a: { x: number; y: number } | undefined, share: number) =>
+    Math.hypot((a?.x ?? NaN) - at(share).x, (a?.y ?? NaN) - at(share).y);
+  expect(apart(sight.blockedAt, 0.5)).toBeCloseTo(0.1, 2);
+  expect(apart(sight.back, 1.5)).toBeCloseTo(0.1, 2);
+  expect(apart(sight.twice, 2)).toBeCloseTo(0, 9);
+  expect(planSight(view, alongSight(view, [])).blockedAt).toBeUndefined();
+});
+
 test('sunset and civil dusk of Larkmoor fall in its ribbon, noon in the regatta, by name', () => {
   const names = (shoot: Shoot) => eventsWithin(shoot.place, hoursOf(shoot)).map(({ name }) => name);
   expect(names(larkmoor)).toEqual(['sunset', 'civil dusk']);
