@@ -14,6 +14,8 @@ const ESM = [
 
 /** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */
 module.exports = {
+  // Nothing else runs beside them.
+  maxWorkers: '100%',
   projects: [
     {
       displayName: 'node',
