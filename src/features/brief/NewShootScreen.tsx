@@ -2,24 +2,12 @@ import { useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { DateTime } from 'luxon';
 import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
 import { IconButton } from '@/ui/Button';
 import { Heading } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { briefOf, type BriefForm } from './brief-form';
+import { briefOf, newForm } from './brief-form';
 import { BriefFields } from './BriefFields';
-
-const emptyForm = (): BriefForm => ({
-  template: 'field-hockey',
-  title: '',
-  latitude: '',
-  longitude: '',
-  bearing: '0',
-  date: DateTime.now().plus({ days: 1 }).toISODate(),
-  start: '14:00',
-  end: '16:00',
-});
 
 /** A new shoot: a place and its hours; the ground comes from its template. */
 export function NewShootScreen() {
@@ -44,7 +32,7 @@ export function NewShootScreen() {
         contentContainerClassName="mx-auto w-full max-w-[560px] gap-3 p-4 pb-10"
       >
         <BriefFields
-          initial={emptyForm()}
+          initial={newForm({ template: 'field-hockey', title: '' })}
           groundIsOpen
           saveLabel="Make the shoot"
           onSave={(form) => router.replace(`/shoot/${create(briefOf(form)).id}/ground`)}

@@ -58,6 +58,17 @@ export const briefFormSchema = z
 
 export type BriefForm = z.infer<typeof briefFormSchema>;
 
+/** A form for a shoot tomorrow afternoon, its place yet to be said. */
+export const newForm = (known: Pick<BriefForm, 'template' | 'title'>): BriefForm => ({
+  ...known,
+  latitude: '',
+  longitude: '',
+  bearing: '0',
+  date: DateTime.now().plus({ days: 1 }).toISODate(),
+  start: '14:00',
+  end: '16:00',
+});
+
 /** The zone whose clocks hold at a place, from coordinates alone. */
 export const zoneAt = (latitudeDeg: number, longitudeDeg: number): string =>
   tzLookup(latitudeDeg, longitudeDeg);

@@ -2,6 +2,7 @@ import { useCallback } from 'react';
 import { View } from 'react-native';
 import { LAMP_LEVELS_LUX, type LampLevel } from '@/core';
 import { KitControls } from '@/features/kit/KitControls';
+import { stops } from '@/features/plan/words';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { LAMPS, lampLabel } from '@/presets/lamps';
 import { SUBJECTS } from '@/presets/subjects';
@@ -225,6 +226,5 @@ function LightFields({ quick: { light }, onChange }: FieldsProps) {
 
 function looked(darkStops: number): string {
   if (Math.abs(darkStops) < 0.1) return 'right';
-  const size = Math.abs(darkStops).toFixed(1);
-  return `${size} stop${Math.abs(darkStops) < 1.05 ? '' : 's'} ${darkStops > 0 ? 'dark' : 'bright'}`;
+  return `${stops(Math.abs(darkStops))} ${darkStops > 0 ? 'dark' : 'bright'}`;
 }
