@@ -3,38 +3,27 @@ import { Circle, G, Path } from 'react-native-svg';
 import { HaloText } from './HaloText';
 import type { Point2 } from '@/core';
 import type { Canvas, PlanScores } from './plan-types';
+import { scoreContours, type ScoreContour } from './score-contours';
 
-/** A dot nearly as wide as its cell is the best on this ground; cells under this share have none. */
-const FULL_SHARE = 0.46;
-const LEAST = 0.25;
-/** Dots are drawn no closer than this, whatever the grid. */
-const LEAST_APART_PX = 6;
+/** Lines grow heavier towards the best: each contour's weight, the widest ring first. */
+const WEIGHTS_PX = [0.75, 1.25, 2, 3] as const;
+/** Each step towards the best is a little darker, so that inside and outside differ. */
+const TINT = 0.09;
 
-/** Circles as one path: two half arcs each. */
-function dotsPath({ columns, area, score }: PlanScores, { scale }: Canvas): string {
-  const best = Math.max(...Array.from(score));
-  if (!(best > 0)) return '';
-  const every = Math.max(1, Math.ceil(LEAST_APART_PX / (area.stepM * scale.pxPerM)));
-  const cellPx = area.stepM * scale.pxPerM * every;
-  const rows = Math.floor(score.length / columns);
-  let d = '';
-  for (let row = Math.floor(every / 2); row < rows; row += every) {
-    for (let column = Math.floor(every / 2); column < columns; column += every) {
-      const share = (score[row * columns + column] ?? 0) / best;
-      if (share < LEAST) continue;
-      const { x, y } = scale.toPx({
-        x: area.minX + (column + 0.5) * area.stepM,
-        y: area.minY + (row + 0.5) * area.stepM,
-      });
-      // Area, not width, grows with the score, from the least that is drawn.
-      const r = cellPx * FULL_SHARE * Math.sqrt((share - LEAST) / (1 - LEAST));
-      d += `M${(x - r).toFixed(1)} ${y.toFixed(1)}a${r.toFixed(1)} ${r.toFixed(1)} 0 1 0 ${(2 * r).toFixed(1)} 0a${r.toFixed(1)} ${r.toFixed(1)} 0 1 0 ${(-2 * r).toFixed(1)} 0`;
-    }
-  }
-  return d;
-}
+const ringsPath = ({ rings }: ScoreContour, { scale }: Canvas): string =>
+  rings
+    .map(
+      (ring) =>
+        `${ring
+          .map((point, i) => {
+            const { x, y } = scale.toPx(point);
+            return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`;
+          })
+          .join('')}Z`,
+    )
+    .join('');
 
-/** Scores as dots that grow where it is better: readable without colour. */
+/** Scores as contours, heavier and darker where it is better: readable without colour. */
 export const ScoreField = memo(function ScoreField({
   scores,
   canvas,
@@ -42,8 +31,19 @@ export const ScoreField = memo(function ScoreField({
   readonly scores: PlanScores;
   readonly canvas: Canvas;
 }) {
-  const d = useMemo(() => dotsPath(scores, canvas), [scores, canvas]);
-  return <Path d={d} fill={canvas.inks.ink} fillOpacity={0.42} />;
+  const lines = useMemo(() => scoreContours(scores), [scores]);
+  return lines.map((line, i) => (
+    <Path
+      key={line.share}
+      d={ringsPath(line, canvas)}
+      fill={canvas.inks.ink}
+      fillOpacity={TINT}
+      fillRule="evenodd"
+      stroke={canvas.inks.ink}
+      strokeWidth={WEIGHTS_PX[i]}
+      strokeLinejoin="round"
+    />
+  ));
 });
 
 const PIN_PX = 10;

@@ -5,6 +5,7 @@ import { ballLux, ballStrokes, ballTone, looksAlike, type BallLight } from './ba
 import { placeLabels } from './labels';
 import { inwardTicks } from './line-work';
 import { fitView, scaleBarM, scaleOf, viewAfter } from './plan-scale';
+import { scoreContours } from './score-contours';
 import { tonesOf } from './tone';
 
 const light = (change: Partial<BallLight> = {}): BallLight => ({
@@ -189,4 +190,33 @@ test('more light is a lighter tone, by day and in the dark', () => {
     expect(red(9)).toBeGreaterThan(red(4));
     expect(red(-20)).toBe(red(3));
   }
+});
+
+describe('contours of scores', () => {
+  const area = { minX: -20, minY: 10, stepM: 2 };
+  /** A cone: 1 in the middle of the cell at column 5, row 5, falling by 0.1 a cell. */
+  const cone = Array.from({ length: 121 }, (_, i) =>
+    Math.max(0, 1 - 0.1 * Math.hypot((i % 11) - 5, Math.floor(i / 11) - 5)),
+  );
+  const middle = { x: -20 + 5.5 * 2, y: 10 + 5.5 * 2 };
+  test('ring the best place ever closer, at the distance where the score falls to their share', () => {
+    const lines = scoreContours({ columns: 11, area, score: cone });
+    expect(lines.map(({ share }) => share)).toEqual([0.4, 0.6, 0.8, 0.95]);
+    for (const { share, rings } of lines.slice(1, 3)) {
+      expect(rings).toHaveLength(1);
+      for (const { x, y } of rings[0] ?? []) {
+        expect(Math.abs(Math.hypot(x - middle.x, y - middle.y) - (1 - share) * 20)).toBeLessThan(
+          0.45,
+        );
+      }
+    }
+  });
+  test('two good places have a ring each', () => {
+    const two = [0, 0, 0, 0, 0, 0, 1, 0, 0.9, 0, 0, 0, 0, 0, 0];
+    const at80 = scoreContours({ columns: 5, area, score: two }).find(({ share }) => share === 0.8);
+    expect(at80?.rings).toHaveLength(2);
+  });
+  test('there are none where nothing scores', () => {
+    expect(scoreContours({ columns: 2, area, score: [0, 0, 0, 0] })).toEqual([]);
+  });
 });

@@ -113,7 +113,7 @@ export function SearchSection() {
       {request && result && !running ? (
         <>
           <Text kind="small" ink="quiet">
-            {`${askedInWords(request, plan.clock)} Larger dots on the plan are better places; where there is none, one may not or can not stand. Tap the plan to ask about a place.`}
+            {`${askedInWords(request, plan.clock)} Heavier lines on the plan ring better places, the heaviest the best; outside the thinnest it is poor, or one may not stand there. Tap the plan to ask about a place.`}
           </Text>
           {asksNow && !sameQuestion(request, asksNow) ? (
             <Text kind="strong">
