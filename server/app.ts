@@ -3,6 +3,9 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import { forecastQuerySchema } from '@/records/forecast';
+import { firstProblem } from '@/records/parse';
+import { forecastFor } from './forecast';
 
 const YEAR_S = 365 * 24 * 60 * 60;
 const HOUR_S = 60 * 60;
@@ -10,7 +13,8 @@ const HOUR_S = 60 * 60;
 const HASHED = /[-.][0-9a-f]{16,}\.\w+$/;
 
 /**
- * Serves the built app: its files, its page for every address of its own, and `/healthz`.
+ * Serves the built app: its files, its page for every address of its own, `/healthz`, and the
+ * simulated forecast at `/api/forecast`.
  * @param distDir the folder that the export wrote
  * @throws Error if there is no build there
  */
@@ -48,6 +52,17 @@ export function createApp(distDir: string): Express {
   app.use(compression());
   app.get('/healthz', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ status: 'ok' });
+  });
+  app.get('/api/forecast', (request, response) => {
+    const asked = forecastQuerySchema.safeParse(request.query);
+    if (!asked.success) {
+      response.status(400).json({ error: firstProblem(asked.error) });
+      return;
+    }
+    response.set('Cache-Control', 'no-cache').json(forecastFor(asked.data));
+  });
+  app.all('/api/{*path}', (_request, response) => {
+    response.status(404).json({ error: 'no such service' });
   });
   app.use(
     express.static(distDir, {

@@ -87,3 +87,24 @@ test('a taken port is said, and the next free one used', async () => {
 test('without a build it says what to run', () => {
   expect(() => createApp('/nowhere')).toThrow('npm run build');
 });
+
+test('the simulated forecast answers a whole question, and says what is wrong with another', async () => {
+  const right = await get(
+    '/api/forecast?latitudeDeg=53.1&longitudeDeg=-1.9&date=2027-04-16&weather=mist',
+  );
+  expect(right.status).toBe(200);
+  expect(await right.json()).toMatchObject({ version: 1, simulated: true, weather: 'mist' });
+  for (const query of [
+    'latitudeDeg=99&longitudeDeg=0&date=2027-04-16&weather=mist',
+    'latitudeDeg=9&longitudeDeg=0&date=2027-13-16&weather=mist',
+    'latitudeDeg=9&longitudeDeg=0&date=2027-04-16&weather=frogs',
+    'latitudeDeg=9&longitudeDeg=0&date=2027-04-16&weather=mist&more=1',
+    'latitudeDeg=9&latitudeDeg=10&longitudeDeg=0&date=2027-04-16&weather=mist',
+    '',
+  ]) {
+    const wrong = await get(`/api/forecast?${query}`);
+    expect(wrong.status).toBe(400);
+    expect((await wrong.json()).error.length).toBeGreaterThan(5);
+  }
+  expect((await get('/api/nothing')).status).toBe(404);
+});

@@ -1,6 +1,7 @@
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
+import { ALDER_PROMISE, promising } from './promises';
 import { rectangle, through } from './shapes';
 
 /**
@@ -205,7 +206,7 @@ const laid = turnGround(
         why: 'Without the hide: far enough that the bird goes on fishing, down the line of its flight.',
       },
     ],
-    light: { sky: 'partly', indoors: false, lampLux: 0 },
+    light: { sky: 'partly', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
     kit: {
       bodyId: 'full-frame-24',
       lensId: '600-4',
@@ -218,7 +219,7 @@ const laid = turnGround(
   LOOKS_DEG,
 );
 
-export const ALDER_REACH: Shoot = {
+const whole: Shoot = {
   ...laid,
   features: [
     ...laid.features,
@@ -233,3 +234,5 @@ export const ALDER_REACH: Shoot = {
     },
   ],
 };
+
+export const ALDER_REACH = promising(whole, ALDER_PROMISE);

@@ -1,6 +1,7 @@
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Feature, Shoot } from '@/records/shoot';
+import { LARKMOOR_PROMISE, promising } from './promises';
 import { rectangle } from './shapes';
 
 /**
@@ -203,12 +204,19 @@ const laid = turnGround(
         why: 'The other keeper, through the wire: lens within 15 cm of it, in a post’s strip of shade.',
       },
     ],
-    light: { sky: 'clear', indoors: false, lampLux: 245, lampsFromLocal: '2027-04-16T20:00' },
+    light: {
+      sky: 'clear',
+      indoors: false,
+      lampLux: 245,
+      lampsFromLocal: '2027-04-16T20:00',
+      mainsHz: 50,
+      skyFrom: 'hand',
+    },
   },
   BEARING_DEG,
 );
 
-export const LARKMOOR: Shoot = {
+const whole: Shoot = {
   ...laid,
   features: [
     ...laid.features,
@@ -223,3 +231,5 @@ export const LARKMOOR: Shoot = {
     },
   ],
 };
+
+export const LARKMOOR = promising(whole, LARKMOOR_PROMISE);

@@ -1,6 +1,7 @@
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Feature, Shoot } from '@/records/shoot';
+import { promising, TERN_PROMISE } from './promises';
 import { rectangle, through } from './shapes';
 
 /**
@@ -159,7 +160,7 @@ const SITE: readonly Feature[] = [
   },
 ];
 
-export const TERN_WATER: Shoot = turnGround(
+const whole: Shoot = turnGround(
   {
     ...base,
     atLocal: '2027-06-19T12:20',
@@ -228,7 +229,7 @@ export const TERN_WATER: Shoot = turnGround(
         why: 'Low, just ahead of the line: spray of the first strokes against the light.',
       },
     ],
-    light: { sky: 'partly', indoors: false, lampLux: 0 },
+    light: { sky: 'partly', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
     kit: {
       bodyId: 'full-frame-24',
       lensId: '200-600-6.3',
@@ -240,3 +241,5 @@ export const TERN_WATER: Shoot = turnGround(
   },
   COURSE_DEG,
 );
+
+export const TERN_WATER = promising(whole, TERN_PROMISE);

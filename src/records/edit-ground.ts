@@ -29,6 +29,10 @@ export function turnGround(shoot: Shoot, bearingDeg: number): Shoot {
       facingDeg: fullCircle(mark.facingDeg + by),
     })),
     positions: turnAll(shoot.positions),
+    readings: turnAll(shoot.readings).map((reading) => ({
+      ...reading,
+      faceDeg: fullCircle(reading.faceDeg + by),
+    })),
   };
 }
 

@@ -123,14 +123,20 @@ export function removeItem(shoot: Shoot, ref: ItemRef): Shoot {
   });
 }
 
-/** The shoot with its choice among the marks and positions that there are. */
+/** The shoot with its choice, and its shots' marks, among the marks and positions that there are. */
 export function withValidChoice(shoot: Shoot): Shoot {
   const { choice, marks, positions } = shoot;
   const valid = (entries: readonly { id: string }[], id: string) =>
     entries.some((entry) => entry.id === id) ? id : (entries[0]?.id ?? id);
   const markId = valid(marks, choice.markId);
   const positionId = valid(positions, choice.positionId);
-  return markId === choice.markId && positionId === choice.positionId
+  // What was promised stays promised: a shot whose mark is gone goes to the first there is.
+  const homeless = shoot.shots.some((shot) => valid(marks, shot.markId) !== shot.markId);
+  return markId === choice.markId && positionId === choice.positionId && !homeless
     ? shoot
-    : { ...shoot, choice: { ...choice, markId, positionId } };
+    : {
+        ...shoot,
+        choice: { ...choice, markId, positionId },
+        shots: shoot.shots.map((shot) => ({ ...shot, markId: valid(marks, shot.markId) })),
+      };
 }

@@ -1,6 +1,8 @@
 import { nanoid } from 'nanoid';
 import { groundById } from '@/presets/grounds';
-import { SHOOT_VERSION, type Shoot } from './shoot';
+import { mainsHzAt } from '@/presets/mains';
+import { FIRST_BRIEF } from './brief';
+import { FIRST_PAN_SIGMA, SHOOT_VERSION, type Shoot } from './shoot';
 import { turnGround } from './edit-ground';
 
 /** What a person says to begin a shoot. */
@@ -44,7 +46,18 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     features: features.map((entry) => ({ ...entry, points: [...entry.points] })),
     marks: [...marks],
     positions: [...positions],
-    light: { sky: 'clear', indoors: indoorLux > 0, lampLux: indoorLux },
+    light: {
+      sky: 'clear',
+      indoors: indoorLux > 0,
+      lampLux: indoorLux,
+      mainsHz: mainsHzAt(brief.timeZone),
+      skyFrom: 'hand',
+    },
+    brief: FIRST_BRIEF,
+    shots: [],
+    people: [],
+    subjects: [],
+    readings: [],
     kit: { bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand' },
     choice: {
       markId: marks[0].id,
@@ -52,6 +65,8 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
       orientation: 'level',
       school: 'balanced',
       liftStops: 1,
+      held: {},
+      panSigma: FIRST_PAN_SIGMA,
     },
   };
   return turnGround(upright, brief.bearingDeg);

@@ -202,3 +202,50 @@ test('a duplicate has a name of its own and shares nothing that is changed in pl
   expect(copy.id).toBe('copy');
   expect(reasonFor(JSON.parse(JSON.stringify(copy)))).toBe('accepted');
 });
+
+test('a file of version 3 is read whole: nothing promised, measured or held yet', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v3.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot;
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  const { record } = read;
+  expect(record).toMatchObject({ ...old, version: SHOOT_VERSION });
+  expect(record).toMatchObject({
+    brief: { fileForm: 'raw', forbidden: [] },
+    shots: [],
+    people: [],
+    subjects: [],
+    readings: [],
+    choice: { held: {}, panSigma: 0.1 },
+    light: { mainsHz: 50, skyFrom: 'hand' },
+  });
+});
+
+test.each([
+  ['shots[0].markId', ['shots', 0, 'markId'], 'nowhere'],
+  ['shots[0].quota', ['shots', 0, 'quota'], 0],
+  ['shots[1].id', ['shots', 1, 'id'], 'corner-strike'],
+  ['choice.shotId', ['choice', 'shotId'], 'none'],
+  ['choice.held.iso', ['choice', 'held', 'iso'], -1],
+  ['light.skyFrom', ['light', 'skyFrom'], 'forecast'],
+  ['marks[0].subjectId', ['marks', 0, 'subjectId'], 'own-unknown'],
+  ['people[0].lane', ['people', 0, 'lane'], 1.5],
+  ['brief.deadlineLocal', ['brief', 'deadlineLocal'], '2027-02-30T10:00'],
+] as const)('%s is checked', (field, at, value) => {
+  expect(reasonFor(broken(set(at, value)))).toContain(field);
+});
+
+test('a mark can have a subject of one’s own, once the shoot holds it', () => {
+  const own = {
+    id: 'own-slow',
+    name: 'Veterans',
+    basedOn: 'field-player',
+    heightM: 1.7,
+    depthM: 0.6,
+    speedMs: 4,
+    habits: [],
+  };
+  const marks = larkmoor.marks.map((mark) => ({ ...mark, subjectId: 'own-slow' }));
+  expect(reasonFor({ ...larkmoor, marks })).toContain('marks[0].subjectId');
+  expect(reasonFor({ ...larkmoor, marks, subjects: [own] })).toBe('accepted');
+});

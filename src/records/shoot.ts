@@ -11,6 +11,19 @@ import { BODIES } from '@/presets/bodies';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { CONVERTERS, LENSES } from '@/presets/lenses';
 import { SUBJECTS } from '@/presets/subjects';
+import {
+  briefSchema,
+  FIRST_BRIEF,
+  MOST_PROMISED,
+  ownSubjectSchema,
+  personSchema,
+  shotSchema,
+} from './brief';
+import { forecastSchema } from './forecast';
+import { MOST_READINGS, readingSchema } from './reading';
+import { bearing, id, localMinute, metres, presetId, text } from './shape';
+
+export { presetId, REACH_M } from './shape';
 
 /**
  * A shoot: one job at one place, from its first minute to its last. Ground coordinates are metres
@@ -19,25 +32,11 @@ import { SUBJECTS } from '@/presets/subjects';
  * const shoot = shootSchema.parse(JSON.parse(text));
  */
 
-const text = (max: number) => z.string().trim().min(1, 'must not be empty').max(max);
-const id = z.string().regex(/^[\w-]{1,40}$/, 'must be 1 to 40 letters, digits, - or _');
-/** Nothing lies further than this from the site's origin, east or north. */
-export const REACH_M = 5000;
 /** Most points a line or an area may have. */
 export const MOST_POINTS = 200;
 /** Most entries of one kind of list. */
 export const MOST_ENTRIES = 400;
-const metres = z.number().min(-REACH_M).max(REACH_M);
-const bearing = z.number().min(0).lt(360);
 const point = z.strictObject({ x: metres, y: metres });
-export const presetId = (list: readonly { readonly id: string }[]) =>
-  z.enum(list.map((entry) => entry.id) as [string, ...string[]]);
-
-/** Wall-clock minute, "2027-04-16T18:30". */
-const localMinute = z
-  .string()
-  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'must be a minute such as 2027-04-16T18:30')
-  .refine((value) => DateTime.fromISO(value).isValid, 'must be a real date and time');
 
 export const placeSchema = z.strictObject({
   latitudeDeg: z.number().min(-90, 'must be from -90 to 90').max(90, 'must be from -90 to 90'),
@@ -57,7 +56,8 @@ export const markSchema = z.strictObject({
   /** The way the subject moves, and the way its face looks. */
   headingDeg: bearing,
   facingDeg: bearing,
-  subjectId: presetId(SUBJECTS),
+  /** A preset's, or that of a subject of one's own in this shoot. */
+  subjectId: id,
   /** Height of its feet above the ground: on a perch, a wall, a block. On the ground if absent. */
   feetM: z.number().min(0).max(100).optional(),
 });
@@ -126,10 +126,23 @@ export const kitSchema = z.strictObject({
   support: z.enum(['hand', 'monopod', 'beanBag', 'tripod']),
 });
 
+const LISTS_OF_ITEMS = [
+  'marks',
+  'positions',
+  'features',
+  'shots',
+  'people',
+  'subjects',
+  'readings',
+] as const;
+
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
   z.array(entry).min(atLeast).max(MOST_ENTRIES);
 
-export const SHOOT_VERSION = 3;
+/** Relative rate error of someone who has practised a little. Common practice, no source. */
+export const FIRST_PAN_SIGMA = 0.1;
+
+export const SHOOT_VERSION = 4;
 
 export const shootSchema = z
   .strictObject({
@@ -161,7 +174,19 @@ export const shootSchema = z
       lampLux: z.number().min(0).max(20_000),
       /** When the lamps come on; from the start when absent. */
       lampsFromLocal: localMinute.optional(),
+      /** Mains frequency the lamps burn on, and their swing at twice that; by lamp kind if absent. */
+      mainsHz: z.literal([50, 60]),
+      modulation: z.number().min(0).max(0.99).optional(),
+      /** The hours' weather, kept so that it is there without a network. */
+      forecast: forecastSchema.optional(),
+      /** Whether the sky is the one set by hand or the forecast's. */
+      skyFrom: z.enum(['hand', 'forecast']),
     }),
+    brief: briefSchema,
+    shots: z.array(shotSchema).max(MOST_PROMISED),
+    people: z.array(personSchema).max(MOST_PROMISED),
+    subjects: z.array(ownSubjectSchema).max(MOST_PROMISED),
+    readings: z.array(readingSchema).max(MOST_READINGS),
     kit: kitSchema,
     choice: z.strictObject({
       markId: id,
@@ -169,6 +194,16 @@ export const shootSchema = z
       orientation: z.enum(['level', 'upright']),
       school: z.enum(['motion', 'balanced', 'quality']),
       liftStops: z.number().min(0).max(3),
+      /** The shot being worked on; what moves is frozen when absent. */
+      shotId: id.optional(),
+      /** How evenly the photographer pans: standard deviation of the relative rate error. */
+      panSigma: z.number().min(0.01).max(0.5),
+      /** Levers held by hand; the others answer. */
+      held: z.strictObject({
+        shutterS: z.number().gt(0).max(30).optional(),
+        aperture: z.number().min(0.7).max(64).optional(),
+        iso: z.number().min(25).max(409_600).optional(),
+      }),
     }),
   })
   .superRefine((shoot, context) => {
@@ -189,7 +224,25 @@ export const shootSchema = z
     if (shoot.kit.converter > 1 && lens && !lens.takesConverter) {
       refuse(['kit', 'converter'], `must be 1: the ${lens.name} takes no converter`);
     }
-    for (const kind of ['marks', 'positions', 'features'] as const) {
+    const own = new Set(shoot.subjects.map((subject) => subject.id));
+    shoot.marks.forEach(({ subjectId }, i) => {
+      if (!own.has(subjectId) && !SUBJECTS.some((preset) => preset.id === subjectId)) {
+        refuse(['marks', i, 'subjectId'], 'must be the id of a subject');
+      }
+    });
+    shoot.shots.forEach(({ markId }, i) => {
+      if (!shoot.marks.some((mark) => mark.id === markId)) {
+        refuse(['shots', i, 'markId'], 'must be the id of a mark');
+      }
+    });
+    const { shotId } = shoot.choice;
+    if (shotId !== undefined && !shoot.shots.some((shot) => shot.id === shotId)) {
+      refuse(['choice', 'shotId'], 'must be the id of a shot');
+    }
+    if (shoot.light.skyFrom === 'forecast' && !shoot.light.forecast) {
+      refuse(['light', 'skyFrom'], 'must be hand: there is no forecast');
+    }
+    for (const kind of LISTS_OF_ITEMS) {
       const ids = shoot[kind].map((entry) => entry.id);
       const twice = ids.findIndex((entry, i) => ids.indexOf(entry) !== i);
       if (twice >= 0) refuse([kind, twice, 'id'], 'must not stand twice');
@@ -254,5 +307,18 @@ const from2To3: Migration = ({ obstacles, features, ...older }) => {
   };
 };
 
+/** From version 4 on a shoot says what was promised, what was measured and what the hand holds. */
+const from3To4: Migration = (older) => ({
+  ...older,
+  version: 4,
+  light: { ...(older.light as object), mainsHz: 50, skyFrom: 'hand' },
+  brief: FIRST_BRIEF,
+  shots: [],
+  people: [],
+  subjects: [],
+  readings: [],
+  choice: { ...(older.choice as object), held: {}, panSigma: FIRST_PAN_SIGMA },
+});
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2, from2To3];
+export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4];

@@ -1,4 +1,5 @@
 import {
+  correctedLight,
   EMPTY_SERIES,
   faceSpans,
   joinSeries,
@@ -44,12 +45,13 @@ export function lightService(nextTurn: () => Promise<void>): LightService {
     lightSeries: (job) =>
       run(job.id, () => {
         const times = seriesTimes(job);
+        const lightAt = correctedLight(job.scene, job.heard);
         let series = EMPTY_SERIES;
         return {
           piece: () => {
             const from = series.timeMs.length;
             const moments = times.slice(from, from + MOMENTS_A_PIECE);
-            series = joinSeries(series, lightAtTimes(job.scene, moments));
+            series = joinSeries(series, lightAtTimes(lightAt, moments));
             return series.timeMs.length < times.length;
           },
           value: () => series,

@@ -3,10 +3,28 @@ export type { WayOut } from './levers';
 export { exposureMode, type ExposureMode, type ModeAdvice } from './mode';
 export type { NowThen, Price } from './price';
 export {
+  BACKGROUNDS,
+  PAN_LADDER_S,
+  STREAK_S,
+  TECHNIQUES,
+  apertureFor,
+  following,
+  motionFor,
+  panLadder,
+  shutterFor,
+  skyEv,
+  type Background,
+  type PanOn,
+  type PictureWanted,
+  type Technique,
+  type TechniqueDemand,
+} from './technique';
+export {
   SCHOOLS,
   type Conflict,
   type Demands,
   type ExposureRequest,
+  type HeldLevers,
   type IsoLandmarks,
   type Lever,
   type School,

@@ -38,6 +38,13 @@ export interface Demands {
   readonly liftStops: number;
 }
 
+/** A time, an aperture or an ISO that is not to be moved. */
+export interface HeldLevers {
+  readonly shutterS?: number;
+  readonly aperture?: number;
+  readonly iso?: number;
+}
+
 export interface ExposureRequest {
   /** Light on the subject, as EV at ISO 100: a range, as sun goes in and out. */
   readonly ev: EvRange;
@@ -49,6 +56,8 @@ export interface ExposureRequest {
   };
   readonly lens: { readonly widestAperture: number; readonly smallestAperture: number };
   readonly school: School;
+  /** Levers held by hand: they stay, the others answer. */
+  readonly held?: HeldLevers;
   /** For the smear of the answer. */
   readonly motion?: Motion;
   /** For the depth of the answer. */
@@ -78,7 +87,14 @@ export interface Conflict {
 }
 
 /** @throws RangeError naming the field that makes no sense */
-export function checkRequest({ ev, demands, camera, lens, school }: ExposureRequest): void {
+export function checkRequest({
+  ev,
+  demands,
+  camera,
+  lens,
+  school,
+  held = {},
+}: ExposureRequest): void {
   finite('ev.expected', ev.expected);
   finite('ev.low', ev.low);
   atLeast('ev.expected', ev.expected, ev.low);
@@ -100,6 +116,7 @@ export function checkRequest({ ev, demands, camera, lens, school }: ExposureRequ
     above('demands.apertureForBlur', demands.apertureForBlur, 0);
   }
   oneOf('school', school, SCHOOLS);
+  Object.entries(held).forEach(([lever, value]) => above(`held.${lever}`, value, 0));
 }
 
 /** The fastest time that body and limits allow together. */

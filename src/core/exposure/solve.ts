@@ -4,6 +4,7 @@ import { backgroundBlur } from '../optics/blur';
 import { depthOfField, type DepthOfField } from '../optics/depth';
 import { ev as evOf, type Triad } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
+import { settleHeld } from './held';
 import { give, isoStops, noiseLevel, spend, waysOut, type WayOut } from './levers';
 import { pricesOf, type Price, type SmearAt } from './price';
 import {
@@ -12,6 +13,7 @@ import {
   fastestAllowedS,
   SCHOOLS,
   type Conflict,
+  type Demanded,
   type ExposureRequest,
   type IsoLandmarks,
   type Lever,
@@ -138,13 +140,21 @@ function flickerNote({ lamps }: ExposureRequest, { shutterS }: Triad): FlickerNo
   return { ...flicker({ ...lamps, shutterS }), immuneShutterS: immune.at(-1) ?? shortest };
 }
 
+interface Settled {
+  readonly start: Demanded;
+  readonly settings: Settings;
+  readonly stopsDark: number;
+  readonly stopsBright: number;
+}
+
 /**
  * The dials, before anything is said about them. Shutter and ISO stand on marks; the lever that
  * gave last takes up what the other's rounding leaves, so that more light never raises ISO.
  */
-function settle(request: ExposureRequest) {
-  const { ev, camera } = request;
+function settle(request: ExposureRequest): Settled {
+  const { ev, camera, held = {} } = request;
   const start = demanded(request);
+  if (Object.keys(held).length > 0) return { start, ...settleHeld(request, held, start) };
   const given = give(request, start.shutterS, evOf({ ...start, iso: 100 }) - ev.expected);
   const spent = spend(request, start);
   const { aperture } = spent;
@@ -177,12 +187,14 @@ function settle(request: ExposureRequest) {
 /** A frame nearer than this to right can be called right: half a third-stop click. */
 const RIGHT_WITHIN_STOPS = 1 / 6 + 1e-6;
 
+const BY_HAND = 'your hand';
+
 function budgetOf(
   request: ExposureRequest,
   settings: Settings,
   smearAt: SmearAt,
 ): readonly BudgetLine[] {
-  const { ev, demands, camera, lens } = request;
+  const { ev, demands, camera, lens, held = {} } = request;
   const { shutterS, aperture, iso, liftStops } = settings;
   const closed = aperture > nearestMark('aperture', lens.widestAperture).value;
   const dark = evOf(settings) - ev.expected;
@@ -197,11 +209,15 @@ function budgetOf(
     },
   });
   return [
-    line('shutter', Math.log2(1 / shutterS), demands.shutterRuledBy),
+    line('shutter', Math.log2(1 / shutterS), held.shutterS ? BY_HAND : demands.shutterRuledBy),
     line(
       'aperture',
       2 * Math.log2(aperture),
-      closed ? (demands.apertureRuledBy ?? 'light to spare') : 'widest of the lens',
+      held.aperture
+        ? BY_HAND
+        : closed
+          ? (demands.apertureRuledBy ?? 'light to spare')
+          : 'widest of the lens',
     ),
     line('iso', isoStops(iso), noiseLevel(iso, camera.iso)),
     line('lift', Math.max(0, Math.min(liftStops, dark)), 'allowed lift'),
@@ -256,15 +272,17 @@ function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
  * against the body's highest usable ISO; when short, levers give in the school's order; when there
  * is light over at base ISO, the shutter goes faster, then the lens closes. Demands may contradict
  * each other: what gave is listed in `conflicts`.
- * @returns the plan of the school asked for, and those of the other two
+ * Levers held by hand stay and the others answer.
+ * @returns the plan of the school asked for, and those of the other two with no lever held
  * @throws RangeError for demands, body or lens that make no sense; names the field
  */
 export function solveExposure(request: ExposureRequest): Exposure {
   checkRequest(request);
   const others = SCHOOLS.filter((school) => school !== request.school);
   const smearAt = smearByTime(request.motion);
+  const { held: _held, ...free } = request;
   return {
     ...solveFor(request, smearAt),
-    alternatives: others.map((school) => solveFor({ ...request, school }, smearAt)),
+    alternatives: others.map((school) => solveFor({ ...free, school }, smearAt)),
   };
 }

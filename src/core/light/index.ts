@@ -1,3 +1,5 @@
+export { cloudAt, skyAt, skyNamed, type CloudHour, type SkyOver } from './cloud';
+export { correctedLight, type CorrectedLight, type HeardReading } from './corrected';
 export {
   airMass,
   daylight,

@@ -1,8 +1,11 @@
 import { above } from '../check';
-import { lightOnSubject, type LitScene } from './subject';
+import { correctedLight, type HeardReading } from './corrected';
+import type { LitScene, SubjectLight } from './subject';
 
 export interface LightSeriesRequest {
   readonly scene: LitScene;
+  /** What was measured; the series follows it. */
+  readonly heard?: readonly HeardReading[];
   readonly fromMs: number;
   readonly toMs: number;
   readonly stepS: number;
@@ -12,6 +15,9 @@ export interface LightSeriesRequest {
 export interface LightSeries {
   readonly timeMs: readonly number[];
   readonly ev: readonly number[];
+  /** The dim and the bright end of the light. */
+  readonly low: readonly number[];
+  readonly high: readonly number[];
   readonly sunAltitudeDeg: readonly number[];
   readonly sunlit: readonly boolean[];
   /** Whether lamps give more of the light than the day does. */
@@ -32,11 +38,16 @@ export function seriesTimes({ fromMs, toMs, stepS }: LightSeriesRequest): readon
 }
 
 /** The light of some moments, so that a long series can be computed in pieces. */
-export function lightAtTimes(scene: LitScene, timeMs: readonly number[]): LightSeries {
-  const lights = timeMs.map((time) => lightOnSubject(scene, time));
+export function lightAtTimes(
+  lightAt: (timeMs: number) => SubjectLight,
+  timeMs: readonly number[],
+): LightSeries {
+  const lights = timeMs.map(lightAt);
   return {
     timeMs,
     ev: lights.map((light) => light.ev.expected),
+    low: lights.map((light) => light.ev.low),
+    high: lights.map((light) => light.ev.high),
     sunAltitudeDeg: lights.map((light) => light.sun.altitudeDeg),
     sunlit: lights.map((light) => light.sunlit),
     lampsRule: lights.map((light) => light.lampLux > light.daylightLux),
@@ -45,12 +56,14 @@ export function lightAtTimes(scene: LitScene, timeMs: readonly number[]): LightS
 
 /** Light on the subject's face through a span of time. @throws RangeError as its parts */
 export function lightSeries(request: LightSeriesRequest): LightSeries {
-  return lightAtTimes(request.scene, seriesTimes(request));
+  return lightAtTimes(correctedLight(request.scene, request.heard), seriesTimes(request));
 }
 
 export const EMPTY_SERIES: LightSeries = {
   timeMs: [],
   ev: [],
+  low: [],
+  high: [],
   sunAltitudeDeg: [],
   sunlit: [],
   lampsRule: [],
@@ -61,6 +74,8 @@ export function joinSeries(a: LightSeries, b: LightSeries): LightSeries {
   return {
     timeMs: [...a.timeMs, ...b.timeMs],
     ev: [...a.ev, ...b.ev],
+    low: [...a.low, ...b.low],
+    high: [...a.high, ...b.high],
     sunAltitudeDeg: [...a.sunAltitudeDeg, ...b.sunAltitudeDeg],
     sunlit: [...a.sunlit, ...b.sunlit],
     lampsRule: [...a.lampsRule, ...b.lampsRule],

@@ -2,13 +2,13 @@ import { evFromIlluminance } from '../quantity/ev';
 import { skyViewOfFace, sunBlocked, type Obstacle } from '../site/obstacle';
 import type { Point3 } from '../site/vector';
 import { sunPosition, type Instant, type Place, type SunPosition } from '../sun/position';
+import { cloudAt, skyAt, skyNamed, type SkyOver } from './cloud';
 import { daylight, type Daylight, type Sky } from './daylight';
 import { illuminanceOnFace } from './face';
 
 /** Everything that lights one subject, but the time. */
-export interface LitScene {
+export interface LitScene extends SkyOver {
   readonly place: Place;
-  readonly sky: Sky;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];
   /** The lit point of the subject, at its own height. */
@@ -43,6 +43,9 @@ export interface SubjectLight {
 /** How far overcast light strays either side in stops: EV 11.5 to 13 in practice, no source. */
 const OVERCAST_SPREAD_STOPS = 0.75;
 
+/** Cloud between these shares leaves gaps that the sun comes and goes through. No source. */
+const GAPS = { from: 0.1, to: 0.9 } as const;
+
 /** A roof leaves what the darkest night does, so that a hall without lamps has an EV too. */
 export const MIDNIGHT_DEG = -90;
 
@@ -56,7 +59,8 @@ export const lampsAt = (
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
  * part of the sky the face sees between obstacles, light off the ground, and lamps; under a roof
  * lamps alone. The range is
- * sun in and out under broken cloud, a spread of practice under overcast, none under a clear sky.
+ * sun in and out under broken cloud, a spread of practice under overcast, none under a clear sky;
+ * with cloud hour by hour, what its least and most cover leave, and a cloud before the sun.
  * @throws RangeError as the functions it stands on
  */
 export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
@@ -66,7 +70,7 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const sunAltitudeDeg = indoors ? MIDNIGHT_DEG : sun.altitudeDeg;
   const sunlit = sunAltitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
   const lampLux = lampsAt(scene, Number(time));
-  const luxUnder = (sky: Sky, directVisible: boolean) =>
+  const luxUnder = (sky: Sky | number, directVisible: boolean) =>
     illuminanceOnFace({
       daylight: daylight({ sunAltitudeDeg, sky }),
       sun,
@@ -76,28 +80,35 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
       directVisible,
     });
   const evUnder = (lux: number) => evFromIlluminance(lux + lampLux);
-  const daylightLux = luxUnder(scene.sky, sunlit);
+  const sky = skyAt(scene, Number(time));
+  const daylightLux = luxUnder(sky, sunlit);
   const expected = evUnder(daylightLux);
+  const cloud = scene.cloud?.length ? cloudAt(scene.cloud, Number(time)) : undefined;
+  const range = (lux: readonly number[]): EvRange => {
+    const evs = lux.map(evUnder);
+    return { low: Math.min(expected, ...evs), expected, high: Math.max(expected, ...evs) };
+  };
   return {
     sun,
-    daylight: daylight({ sunAltitudeDeg, sky: scene.sky }),
-    sunlit: sunlit && scene.sky !== 'overcast',
+    daylight: daylight({ sunAltitudeDeg, sky }),
+    sunlit: sunlit && skyNamed(sky) !== 'overcast',
     indoors,
     skyView,
     daylightLux,
     lampLux,
-    ev: {
-      clear: { low: expected, expected, high: expected },
-      partly: {
-        low: Math.min(expected, evUnder(luxUnder('partly', false))),
-        expected,
-        high: Math.max(expected, evUnder(luxUnder('clear', sunlit))),
-      },
-      overcast: {
-        low: evUnder(daylightLux * 2 ** -OVERCAST_SPREAD_STOPS),
-        expected,
-        high: evUnder(daylightLux * 2 ** OVERCAST_SPREAD_STOPS),
-      },
-    }[scene.sky],
+    ev: cloud
+      ? range([
+          luxUnder(cloud.low, sunlit),
+          luxUnder(cloud.high, sunlit),
+          ...(cloud.high > GAPS.from && cloud.low < GAPS.to ? [luxUnder(cloud.high, false)] : []),
+        ])
+      : {
+          clear: range([]),
+          partly: range([luxUnder('partly', false), luxUnder('clear', sunlit)]),
+          overcast: range([
+            daylightLux * 2 ** -OVERCAST_SPREAD_STOPS,
+            daylightLux * 2 ** OVERCAST_SPREAD_STOPS,
+          ]),
+        }[scene.sky],
   };
 }

@@ -1,5 +1,6 @@
 import { above, atLeast, finite, nonEmpty } from '../check';
 import { toDegrees } from '../quantity/angles';
+import { skyAt } from '../light/cloud';
 import { daylight, type Daylight } from '../light/daylight';
 import { MIDNIGHT_DEG } from '../light/subject';
 import { DEFAULT_GRADE } from '../motion/freeze';
@@ -117,7 +118,7 @@ function momentAt(site: ScoredSite, target: Point3, timeMs: number): Moment {
     sunX: toward.x,
     sunY: toward.y,
     sunZ: toward.z,
-    daylight: daylight({ sunAltitudeDeg, sky: site.sky }),
+    daylight: daylight({ sunAltitudeDeg, sky: skyAt(site, timeMs) }),
     lampLux: site.lampsFromMs === undefined || timeMs >= site.lampsFromMs ? site.lampLux : 0,
     sunlit: sunAltitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
   };

@@ -1,6 +1,6 @@
 import type { FaceWanted, LightWanted } from './desirability';
 import type { IsoLandmarks } from '../exposure/request';
-import type { Sky } from '../light/daylight';
+import type { SkyOver } from '../light/cloud';
 import type { GradeDemand } from '../motion/freeze';
 import type { Support } from '../motion/shake';
 import type { MovingPart, MovingSubject } from '../motion/subject';
@@ -54,9 +54,8 @@ export interface ScoredShot {
   readonly weights?: Partial<Readonly<Record<ScorePart, number>>>;
 }
 
-export interface ScoredSite {
+export interface ScoredSite extends SkyOver {
   readonly place: Place;
-  readonly sky: Sky;
   readonly indoors?: boolean;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { fullCircle } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { SUBJECTS } from '@/presets/subjects';
 import { changeItem } from '@/records/edit-site';
+import { subjectOptions } from '@/records/own-subject';
 import type { Mark, Position } from '@/records/shoot';
 import { Field } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
@@ -12,7 +12,7 @@ import { BearingField } from './BearingField';
 
 /** What is at a mark, which way it moves and which way it looks. */
 export function MarkFields({ mark }: { readonly mark: Mark }) {
-  const { update } = useShootPage();
+  const { plan, update } = useShootPage();
   const change = (next: Partial<Mark>) =>
     update((current) => changeItem(current, 'marks', mark.id, (entry) => ({ ...entry, ...next })));
   return (
@@ -38,7 +38,7 @@ export function MarkFields({ mark }: { readonly mark: Mark }) {
       <Picker
         label="Subject"
         value={mark.subjectId}
-        options={SUBJECTS.map(({ id, name }) => ({ value: id, label: name }))}
+        options={subjectOptions(plan.setup)}
         onChange={(subjectId) => change({ subjectId })}
       />
     </View>

@@ -14,7 +14,8 @@ export const SHEET = { widthPx: 1400, heightPx: 1000 } as const;
 const PADDING_PX = 60;
 
 /** The whole plan at the minute looked at, on a sheet of its own by day, as an SVG file. */
-export function planSheet({ shoot, setup, seen, along, atMs, clock }: Plan): string {
+export function planSheet(plan: Plan): string {
+  const { shoot, setup, seen, along, atMs, clock } = plan;
   const { widthPx, heightPx } = SHEET;
   const ground = planGround(setup);
   const scale = scaleOf(
@@ -35,10 +36,10 @@ export function planSheet({ shoot, setup, seen, along, atMs, clock }: Plan): str
         choice={setup.choice}
         light={
           seen.ok
-            ? planLight({ sky: setup.light.sky, features: setup.features }, seen.answer.light)
+            ? planLight({ sky: plan.light.sky, features: setup.features }, seen.answer.light)
             : undefined
         }
-        inSun={sun && marksInSun(setup.marks, setup.features, sun)}
+        inSun={sun && marksInSun(setup, setup.features, sun)}
         sight={seen.ok && along ? planSight(seen.view, along) : undefined}
         scale={scale}
         widthPx={widthPx}

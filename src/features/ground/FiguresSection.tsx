@@ -22,7 +22,7 @@ export function FromHere() {
   const strip = shining ? postShadeInWords(along.fence, sun) : undefined;
   const figures = [
     ...figuresOf(view, answer, along),
-    ...(shining ? sunInFigures(setup.marks, marksInSun(setup.marks, setup.features, sun)) : []),
+    ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun)) : []),
     ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),
   ];
   const own = shining && ownShadowOn(chosenPosition(setup), chosenMark(setup), sun);

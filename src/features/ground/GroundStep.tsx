@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { chosenMark, chosenPosition, type Setup } from '@/features/plan/view';
 import { bearingInWords } from '@/features/plan/words';
-import { SUBJECTS } from '@/presets/subjects';
 import { groundById } from '@/presets/grounds';
 import { throwSwitch } from '@/records/edit-ground';
 import { changeItem } from '@/records/edit-site';
+import { subjectOptions } from '@/records/own-subject';
 import { Button } from '@/ui/Button';
 import type { Mark, Position } from '@/records/shoot';
 import { Choice } from '@/ui/Choice';
@@ -52,7 +52,12 @@ export function GroundStep() {
           {position.why}
         </Text>
       ) : null}
-      <MarkControls marks={marks} mark={chosenMark(setup)} update={update} />
+      <MarkControls
+        marks={marks}
+        mark={chosenMark(setup)}
+        subjects={setup.subjects}
+        update={update}
+      />
       <FromHere />
       <Button
         label="Draw the ground"
@@ -166,10 +171,12 @@ const PositionControls = memo(
 const MarkControls = memo(function MarkControls({
   marks,
   mark,
+  subjects,
   update,
 }: {
   readonly marks: readonly Mark[];
   readonly mark: Mark;
+  readonly subjects: Setup['subjects'];
   readonly update: Update;
 }) {
   const change = (how: (entry: Mark) => Mark, step?: string) =>
@@ -187,7 +194,7 @@ const MarkControls = memo(function MarkControls({
       <Picker
         label="Subject"
         value={mark.subjectId}
-        options={SUBJECTS.map(({ id, name }) => ({ value: id, label: name }))}
+        options={subjectOptions({ subjects })}
         onChange={(subjectId) => change((entry) => ({ ...entry, subjectId }))}
       />
       <Slider

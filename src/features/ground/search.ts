@@ -17,9 +17,10 @@ import {
 } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
 import { sceneOf, type Setup, type View } from '@/features/plan/view';
-import { lensById, subjectById } from '@/presets/find';
+import { lensById } from '@/presets/find';
 import { fieldOfPlay } from '@/presets/grounds';
 import { CONVERTERS, LENSES } from '@/presets/lenses';
+import { subjectOf } from '@/records/own-subject';
 import type { Mark } from '@/records/shoot';
 import type { ShootHours } from '@/records/times';
 
@@ -91,11 +92,12 @@ const kitOf = (
 function siteOf(setup: Setup, view: View): ScoredSite {
   const { ground, features } = setup;
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
-  const { place, sky, indoors = false, obstacles } = sceneOf(view, features);
+  const { place, sky, cloud, indoors = false, obstacles } = sceneOf(view, features);
   const { groundReflectance, lampLux, lampsFromMs } = view.scene;
   return {
     place,
     sky,
+    ...(cloud && { cloud }),
     indoors,
     groundReflectance,
     obstacles,
@@ -109,8 +111,8 @@ function siteOf(setup: Setup, view: View): ScoredSite {
   };
 }
 
-const markOf = (mark: Mark): ScoredMark => {
-  const subject = subjectById(mark.subjectId);
+const markOf = (setup: Pick<Setup, 'subjects'>, mark: Mark): ScoredMark => {
+  const subject = subjectOf(setup, mark.subjectId);
   return {
     x: mark.x,
     y: mark.y,
@@ -159,7 +161,7 @@ export function searchRequestOf(
   return {
     area: { ...area, stepM: Math.max(FINEST_STEP_M, Math.sqrt(square / MOST_CELLS)) },
     cameraHeightM: view.position.cameraHeightM,
-    shots: marks.map((mark) => ({ mark: markOf(mark), shot: shotOf(wish) })),
+    shots: marks.map((mark) => ({ mark: markOf(setup, mark), shot: shotOf(wish) })),
     markNames: marks.map(({ name }) => name),
     timesMs: hours && scope.hours === 'shoot' ? timesOf(hours) : [atMs],
     kits: lenses.map(({ lens }) => kitOf(view, lens, choice.orientation, kit.support)),

@@ -23,11 +23,13 @@ import { bearingInWords, metres } from './words';
 
 /** The minute's light on the plan: each part the same while what it rests on has not changed. */
 function useShownLight({ setup, light }: Look) {
-  const { features, marks, positions, choice } = setup;
-  const { sky } = setup.light;
+  const { features, marks, subjects, positions, choice } = setup;
   const { sun } = light;
-  const shown = useMemo(() => planLight({ sky, features }, light), [light, sky, features]);
-  const inSun = useMemo(() => marksInSun(marks, features, sun), [marks, features, sun]);
+  const shown = useMemo(() => planLight({ sky: light.sky, features }, light), [light, features]);
+  const inSun = useMemo(
+    () => marksInSun({ marks, subjects }, features, sun),
+    [marks, subjects, features, sun],
+  );
   const { x, y } = chosenPosition({ positions, choice });
   const shining = shown.sunStrength > 0;
   const own = useMemo(

@@ -85,7 +85,10 @@ test('the stand shades the south half of the pitch, and the plan draws it', () =
 });
 
 test('under a roof the day makes no difference, only lamps do', () => {
-  const hall = { ...larkmoor, light: { sky: 'clear' as const, indoors: true, lampLux: 300 } };
+  const hall = {
+    ...larkmoor,
+    light: { ...larkmoor.light, indoors: true, lampLux: 300, lampsFromLocal: undefined },
+  };
   const [day, night] = ['18:45', '20:40'].map((clock) => answer(hall, clock));
   expect(day?.light.ev.expected).toBeCloseTo(night?.light.ev.expected ?? NaN, 6);
   // 300 lx on the face is EV 6.91 (E = 2.5·2^EV).

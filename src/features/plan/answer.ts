@@ -1,19 +1,25 @@
 import {
+  apertureFor,
+  correctedLight,
   fieldOfView,
-  lightOnSubject,
+  skyEv,
   solveExposure,
   sunAngleFrom,
+  type CorrectedLight,
+  type EvRange,
   type Exposure,
   type ExposureRequest,
+  type HeldLevers,
   type SubjectLight,
   type SunAngle,
 } from '@/core';
 import type { Shoot } from '@/records/shoot';
+import { heardOf } from './heard';
 import { sceneOf, type View } from './view';
 
 /** What to set at one minute, and the light it stands on. */
 export interface Answer {
-  readonly light: SubjectLight;
+  readonly light: CorrectedLight;
   readonly sunAngle: SunAngle;
   /** Whether the sun stands within 10° of the frame: never look at it through the finder. */
   readonly sunNearFrame: boolean;
@@ -23,16 +29,23 @@ export interface Answer {
 /** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
 const SUN_WARNING_DEG = 10;
 
+/** Levers held, without those that are let go. */
+const leversOf = ({ shutterS, aperture, iso }: Shoot['choice']['held']): HeldLevers => ({
+  ...(shutterS !== undefined && { shutterS }),
+  ...(aperture !== undefined && { aperture }),
+  ...(iso !== undefined && { iso }),
+});
+
 /** What is asked of the exposure at a view, whatever the light. */
 export function exposureDemands(view: View, choice: Shoot['choice']): Omit<ExposureRequest, 'ev'> {
   return {
     demands: {
       shutterS: view.demand.shutterS,
       shutterRuledBy: view.demand.ruledBy,
-      aperture: view.apertureForDepth,
-      apertureRuledBy: `${view.subject.depthM} m of depth`,
+      ...apertureFor(view.wanted, view.apertureForDepth, `${view.subject.depthM} m of depth`),
       liftStops: choice.liftStops,
     },
+    ...(Object.keys(choice.held).length > 0 && { held: leversOf(choice.held) }),
     camera: view.body,
     lens: { widestAperture: view.widestAperture, smallestAperture: view.lens.smallestAperture },
     school: choice.school,
@@ -41,8 +54,24 @@ export function exposureDemands(view: View, choice: Shoot['choice']): Omit<Expos
   };
 }
 
+/** A silhouette keeps at least this much under the sky that it stands before. No source. */
+const DARK_ENOUGH_STOPS = 2;
+
+/**
+ * The light a picture is exposed for: that on the face, or for a silhouette the sky behind it. Under
+ * a roof or by night there is no sky to stand before: the face counts.
+ */
+export function exposedFor({ wanted }: Pick<View, 'wanted'>, light: SubjectLight): EvRange {
+  const { diffuseHorizontalLux } = light.daylight;
+  if (wanted.technique !== 'silhouette' || light.indoors || diffuseHorizontalLux <= 0) {
+    return light.ev;
+  }
+  const expected = Math.max(skyEv(light.daylight), light.ev.expected + DARK_ENOUGH_STOPS);
+  return { low: expected, expected, high: expected };
+}
+
 /** Settings for a view in some light. */
-export function answerIn(view: View, choice: Shoot['choice'], light: SubjectLight): Answer {
+export function answerIn(view: View, choice: Shoot['choice'], light: CorrectedLight): Answer {
   const sunAngle = sunAngleFrom(view.sight.bearingDeg, view.sight.elevationDeg, light.sun);
   const { diagonalDeg } = fieldOfView({ sensor: view.body.sensor, focalMm: view.focalMm });
   return {
@@ -52,16 +81,22 @@ export function answerIn(view: View, choice: Shoot['choice'], light: SubjectLigh
       !light.indoors &&
       light.sun.apparentAltitudeDeg > -0.3 &&
       180 - sunAngle.phaseDeg < diagonalDeg / 2 + SUN_WARNING_DEG,
-    exposure: solveExposure({ ...exposureDemands(view, choice), ev: light.ev }),
+    exposure: solveExposure({ ...exposureDemands(view, choice), ev: exposedFor(view, light) }),
   };
 }
 
 /** Settings for a view of a shoot at a moment. */
 export const answerAt = (
   view: View,
-  { choice, features }: Pick<Shoot, 'choice' | 'features'>,
+  { choice, features, readings, place }: Pick<Shoot, 'choice' | 'features' | 'readings' | 'place'>,
   timeMs: number,
-): Answer => answerIn(view, choice, lightOnSubject(sceneOf(view, features), timeMs));
+): Answer => {
+  const lightAt = correctedLight(
+    sceneOf(view, features),
+    heardOf(view, { features, readings, place }),
+  );
+  return answerIn(view, choice, lightAt(timeMs));
+};
 
 /** The face as a ball in the same light, seen from the camera. */
 export const ballOf = ({ scene }: View, { light }: Answer) => ({

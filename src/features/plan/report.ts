@@ -1,6 +1,6 @@
 import {
+  correctedLight,
   formatShutter,
-  lightOnSubject,
   nearestMark,
   settingsCard,
   type CardLight,
@@ -9,7 +9,8 @@ import {
 } from '@/core';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { clockOf, dayOf, hoursOf } from '@/records/times';
-import { answerAt, exposureDemands, type Answer } from './answer';
+import { answerAt, exposedFor, exposureDemands, type Answer } from './answer';
+import { heardOf } from './heard';
 import { sceneOf, viewOf, type View } from './view';
 import {
   bearingInWords,
@@ -59,15 +60,16 @@ function lineOf(shoot: Shoot, position: Position, mark: Mark, atMs: number): Rep
 export function cardOf(shoot: Shoot): SettingsCard | undefined {
   const result = viewOf(shoot);
   if (!result.ok) return undefined;
-  const scene = sceneOf(result.view, shoot.features);
+  const { view } = result;
+  const lightAt = correctedLight(sceneOf(view, shoot.features), heardOf(view, shoot));
   const { startMs, endMs } = hoursOf(shoot);
   const minutes = Math.floor((endMs - startMs) / MINUTE_MS) + 1;
   const series: CardLight[] = Array.from({ length: minutes }, (_, i) => {
     const timeMs = startMs + i * MINUTE_MS;
-    const { ev, lampLux, daylightLux } = lightOnSubject(scene, timeMs);
-    return { timeMs, ev, lampsRule: lampLux > daylightLux };
+    const light = lightAt(timeMs);
+    return { timeMs, ev: exposedFor(view, light), lampsRule: light.lampLux > light.daylightLux };
   });
-  return settingsCard({ series, request: exposureDemands(result.view, shoot.choice) });
+  return settingsCard({ series, request: exposureDemands(view, shoot.choice) });
 }
 
 /** @param atMs the moment the answers are for; the card covers the whole shoot */

@@ -11,9 +11,9 @@ import {
   type SiteFeature,
   type SubjectLight,
 } from '@/core';
-import type { Mark, Position } from '@/records/shoot';
+import { subjectOf } from '@/records/own-subject';
+import type { Mark, Position, Shoot } from '@/records/shoot';
 import { thingsOf } from './along-sight';
-import { subjectById } from '@/presets/find';
 
 /** Where the sun falls at one minute, beside the shadows of what stands: on marks, off oneself. */
 
@@ -21,7 +21,7 @@ type Sun = Pick<SubjectLight['sun'], 'azimuthDeg' | 'altitudeDeg'>;
 
 /** Ids of the marks whose subject has the sun on its middle. */
 export function marksInSun(
-  marks: readonly Mark[],
+  { marks, subjects }: Pick<Shoot, 'marks' | 'subjects'>,
   features: readonly SiteFeature[],
   sun: Sun,
 ): readonly string[] {
@@ -29,7 +29,7 @@ export function marksInSun(
   const things = thingsOf(features);
   return marks
     .filter(({ x, y, feetM = 0, subjectId }) => {
-      const middleM = feetM + subjectById(subjectId).heightM / 2;
+      const middleM = feetM + subjectOf({ subjects }, subjectId).heightM / 2;
       return !sunBlocked(point3(x, y, middleM), sun, things);
     })
     .map(({ id }) => id);

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
-import { EMPTY_SERIES, type LightSeries, type LitScene } from '@/core';
+import { EMPTY_SERIES, type HeardReading, type LightSeries, type LitScene } from '@/core';
 import { requestLightSeries } from '@/workers/light-series-client';
 
 const STEP_S = 60;
@@ -18,15 +18,22 @@ export function useSettled<T>(value: T): T {
   return settled;
 }
 
+interface AskedLight {
+  readonly scene: LitScene;
+  readonly heard: readonly HeardReading[];
+}
+
 /**
  * Light on the face at one-minute steps, from the worker. While a new series is being computed the
  * last one stays; a series that is no longer wanted is cancelled.
  */
 export function useLightSeries(
-  asked: LitScene | undefined,
+  scene: LitScene | undefined,
+  heard: readonly HeardReading[],
   fromMs: number,
   toMs: number,
 ): { readonly series: LightSeries; readonly trouble: string | undefined } {
+  const asked = useMemo(() => scene && { scene, heard }, [scene, heard]);
   const wanted = useSettled(asked);
   // A scene with all its obstacles is long: it is written out once, not at every drawing.
   const key = useMemo(() => hashKey([wanted, fromMs, toMs]), [wanted, fromMs, toMs]);
@@ -34,7 +41,7 @@ export function useLightSeries(
     queryKey: ['light-series', key],
     queryKeyHashFn: () => key,
     queryFn: ({ signal }) =>
-      requestLightSeries({ scene: wanted as LitScene, fromMs, toMs, stepS: STEP_S }, signal),
+      requestLightSeries({ ...(wanted as AskedLight), fromMs, toMs, stepS: STEP_S }, signal),
     enabled: wanted !== undefined,
     placeholderData: keepPreviousData,
     staleTime: Infinity,

@@ -1,14 +1,18 @@
 import { useMemo } from 'react';
 import {
+  correctedLight,
   evNeededFor,
   lampsAt,
-  lightOnSubject,
   shortfall,
+  skyAt,
+  skyNamed,
   solveExposure,
   sunEvents,
   sunPosition,
+  type HeardReading,
   type LightSeries,
   type LitScene,
+  type Sky,
 } from '@/core';
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
 import type { Shoot } from '@/records/shoot';
@@ -16,9 +20,13 @@ import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/reco
 import { alongSight, type AlongSight } from './along-sight';
 import type { ShownLight } from './drawing';
 import { answerIn, exposureDemands, type Answer } from './answer';
+import { heardOf } from './heard';
 import { useLightSeries } from './use-light-series';
-import { sceneOf, viewOf, type Setup, type View, type ViewResult } from './view';
+import { sceneOf, skyOver, viewOf, type Setup, type View, type ViewResult } from './view';
 import { stopsSentence, type Outlook } from './words';
+
+/** The sun, the lamps, and the sky by name. */
+type SkyAndLight = ShownLight & { readonly sky: Sky };
 
 /** A shoot at the minute being looked at: all that the plan draws of it. */
 export interface Look {
@@ -29,10 +37,12 @@ export interface Look {
   readonly clock: (ms: number) => string;
   readonly viewed: ViewResult;
   readonly scene: LitScene | undefined;
+  /** What was measured, each reading in its own scene. */
+  readonly heard: readonly HeardReading[];
   /** What the line of sight meets; nothing without a view. */
   readonly along: AlongSight | undefined;
   /** Sun and lamps, whatever they fall on. */
-  readonly light: ShownLight;
+  readonly light: SkyAndLight;
 }
 
 /** A shoot with everything computed for the minute being looked at. */
@@ -57,6 +67,7 @@ const EVENT_NAMES = {
   astronomicalDusk: 'night',
 } as const;
 
+const NOTHING_HEARD: readonly HeardReading[] = [];
 const NO_OUTLOOK: Outlook = { waysOut: [] };
 const MAIN_EVENTS = new Set(['rise', 'set', 'culmination']);
 
@@ -90,9 +101,13 @@ export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeri
 /** The parts of a shoot that can be seen: one object until one of them changes. */
 function useSetup(shoot: Shoot): Setup {
   const { marks, positions, kit, choice, features, ground, place, light } = shoot;
+  const { shots, subjects, readings } = shoot;
   return useMemo(
-    () => ({ marks, positions, kit, choice, features, ground, place, light }),
-    [marks, positions, kit, choice, features, ground, place, light],
+    () => ({
+      ...{ marks, positions, kit, choice, features, ground, place, light },
+      ...{ shots, subjects, readings },
+    }),
+    [marks, positions, kit, choice, features, ground, place, light, shots, subjects, readings],
   );
 }
 
@@ -105,40 +120,46 @@ export function useLook(shoot: Shoot): Look {
   const atMs = atMsOf(shoot, hours);
   const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
-  const { marks, positions, kit, choice, ground, features } = setup;
+  const { marks, positions, kit, choice, ground, features, shots, subjects, readings } = setup;
   const viewed = useMemo(
-    () => viewOf({ marks, positions, kit, choice, ground, place, light }),
-    [marks, positions, kit, choice, ground, place, light],
+    () => viewOf({ marks, positions, kit, choice, ground, place, light, shots, subjects }),
+    [marks, positions, kit, choice, ground, place, light, shots, subjects],
   );
   const scene = useMemo(
     () => (viewed.ok ? sceneOf(viewed.view, features) : undefined),
     [viewed, features],
+  );
+  const heard = useMemo(
+    () => (viewed.ok ? heardOf(viewed.view, { readings, features, place }) : NOTHING_HEARD),
+    [viewed, readings, features, place],
   );
   const along = useMemo(
     () => (viewed.ok ? alongSight(viewed.view, features) : undefined),
     [viewed, features],
   );
   const { lampLux, indoors } = light;
+  const over = useMemo(() => skyOver(light), [light]);
   const { lampsFromMs } = hours;
   const shown = useMemo(
-    (): ShownLight => ({
+    (): SkyAndLight => ({
       sun: sunPosition({ time: atMs, ...place }),
       indoors,
       lampLux: lampsAt({ lampLux, ...(lampsFromMs !== undefined && { lampsFromMs }) }, atMs),
+      sky: skyNamed(skyAt(over, atMs)),
     }),
-    [atMs, place, indoors, lampLux, lampsFromMs],
+    [atMs, place, indoors, lampLux, lampsFromMs, over],
   );
   return useMemo(
-    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, along, light: shown }),
-    [shoot, setup, hours, atMs, clock, viewed, scene, along, shown],
+    () => ({ shoot, setup, hours, atMs, clock, viewed, scene, heard, along, light: shown }),
+    [shoot, setup, hours, atMs, clock, viewed, scene, heard, along, shown],
   );
 }
 
 /** What to set for what is looked at, now and for the rest of the shoot. */
 export function usePlan(look: Look): Plan {
-  const { setup, hours, atMs, clock, viewed, scene } = look;
+  const { setup, hours, atMs, clock, viewed, scene, heard } = look;
   const { choice, light, place } = setup;
-  const { series, trouble } = useLightSeries(scene, hours.fromMs, hours.toMs);
+  const { series, trouble } = useLightSeries(scene, heard, hours.fromMs, hours.toMs);
   const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
   const outlook = useMemo(
     () => (viewed.ok ? outlookOf(viewed.view, choice, series) : NO_OUTLOOK),
@@ -154,14 +175,15 @@ export function usePlan(look: Look): Plan {
     }),
     [hours, series, events, outlook, light],
   );
+  const lightAt = useMemo(() => scene && correctedLight(scene, heard), [scene, heard]);
   const seen = useMemo((): Plan['seen'] => {
     if (!viewed.ok) return { ok: false, problem: viewed.problem };
-    if (!scene) return { ok: false, problem: '' };
-    const answer = answerIn(viewed.view, choice, lightOnSubject(scene, atMs));
+    if (!lightAt) return { ok: false, problem: '' };
+    const answer = answerIn(viewed.view, choice, lightAt(atMs));
     const now = { clock, atMs, usableIso: viewed.view.body.iso.usable };
     const sentence = stopsSentence(answer.exposure, outlook, now);
     return { ok: true, view: viewed.view, answer, sentence };
-  }, [viewed, scene, choice, outlook, clock, atMs]);
+  }, [viewed, lightAt, choice, outlook, clock, atMs]);
   return useMemo(
     () => ({ ...look, ribbon, lightTrouble: trouble, seen }),
     [look, ribbon, trouble, seen],

@@ -1,17 +1,22 @@
 import {
+  alongBearing,
   apertureForDepth,
   bearingDeg,
   circleOfConfusionMm,
   cropFactor,
   focalRange,
+  following,
   frameFill,
   freezeShutter,
   GROUND_REFLECTANCE,
   halfCircle,
+  motionFor,
   obstaclesOf,
+  panLadder,
   pixelsOnSubject,
   point3,
   shakeLimit,
+  shutterFor,
   sightLine,
   widestApertureAt,
   withConverter,
@@ -19,20 +24,39 @@ import {
   type Lens,
   type LitScene,
   type Motion,
+  type PictureWanted,
   type Point3,
   type SightLine,
+  type SkyOver,
+  type TechniqueDemand,
 } from '@/core';
 import type { Body } from '@/presets/bodies';
-import { bodyById, lensById, subjectById } from '@/presets/find';
+import { bodyById, lensById } from '@/presets/find';
 import type { SubjectPreset } from '@/presets/subjects';
+import type { Shot } from '@/records/brief';
 import type { Mark, Position, Shoot } from '@/records/shoot';
+import { cloudOf } from '@/records/forecast';
+import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
 
 /** What can be seen depends on: everything of a shoot but its hours and its name. */
 export type Setup = Pick<
   Shoot,
-  'marks' | 'positions' | 'kit' | 'choice' | 'features' | 'ground' | 'place' | 'light'
+  | 'marks'
+  | 'positions'
+  | 'kit'
+  | 'choice'
+  | 'features'
+  | 'ground'
+  | 'place'
+  | 'light'
+  | 'shots'
+  | 'subjects'
+  | 'readings'
 >;
+
+/** What a view rests on: a setup but for what stands on the ground and what was measured. */
+export type Viewed = Omit<Setup, 'features' | 'readings'>;
 
 /** What lights a mark, but for what stands in the way. */
 export type OpenScene = Omit<LitScene, 'obstacles'>;
@@ -61,16 +85,28 @@ export interface View {
   readonly pixels: number;
   /** Angle between the way the subject's face looks and the line to the camera, 0 to 180. */
   readonly faceOffDeg: number;
+  /** The shot being worked on, if any, and what it asks of the dials. */
+  readonly shot?: Shot;
+  readonly wanted: PictureWanted;
+  /** The subject at its full pace, before a camera that stands still. */
+  readonly running: Motion;
+  /** As the picture is taken: followed in a pan, at ease for a portrait. */
   readonly motion: Motion;
   readonly freeze: Freeze;
+  /** What a pan from here would do, rung by rung. */
+  readonly ladder: ReturnType<typeof panLadder>;
   readonly shakeS: number;
-  /** The shorter of freeze and shake, and what asks for it. */
-  readonly demand: { readonly shutterS: number; readonly ruledBy: string };
+  /** The longest time the picture allows, and what asks for it. */
+  readonly demand: TechniqueDemand;
   readonly apertureForDepth: number;
   readonly cocMm: number;
   /** What lights the mark but for what stands in the way: {@link sceneOf} adds that. */
   readonly scene: OpenScene;
 }
+
+/** The sky of a shoot: set by hand, or the forecast's cloud hour by hour. */
+export const skyOver = ({ sky, skyFrom, forecast }: Shoot['light']): SkyOver =>
+  skyFrom === 'forecast' && forecast ? { sky, cloud: cloudOf(forecast) } : { sky };
 
 /** Share of a subject's height at which its light is taken: the face, or a bird's. */
 const LIT_AT_HEIGHT = 0.85;
@@ -91,6 +127,13 @@ function byId<T extends { readonly id: string }>(list: readonly T[], id: string)
 
 export const chosenMark = (shoot: Pick<Shoot, 'marks' | 'choice'>): Mark =>
   byId(shoot.marks, shoot.choice.markId);
+/** The shot being worked on, if there is one. */
+export const chosenShot = ({ shots, choice }: Pick<Shoot, 'shots' | 'choice'>): Shot | undefined =>
+  choice.shotId === undefined ? undefined : shots.find(({ id }) => id === choice.shotId);
+
+/** Without a shot what moves is frozen. */
+const NO_SHOT: PictureWanted = { technique: 'freeze', background: 'any' };
+
 export const chosenPosition = (shoot: Pick<Shoot, 'positions' | 'choice'>): Position =>
   byId(shoot.positions, shoot.choice.positionId);
 
@@ -108,12 +151,25 @@ function nearnessProblem(distanceM: number, lens: Lens): string | undefined {
   return `The position is ${distanceM.toFixed(1)} m from the mark; this lens focuses from ${lens.nearestFocusM} m. Move the position back or take another lens.`;
 }
 
+const LEAST_CLOSEST_M = 0.5;
+
+/** A subject's line past the camera: how near it comes, and how far off that point it is. */
+function passing(speedMs: number, headingDeg: number, camera: Point3, aim: Point3) {
+  const ahead = alongBearing(headingDeg);
+  const from = { x: aim.x - camera.x, y: aim.y - camera.y };
+  return {
+    speedMs,
+    closestM: Math.max(LEAST_CLOSEST_M, Math.abs(from.x * ahead.y - from.y * ahead.x)),
+    offsetM: from.x * ahead.x + from.y * ahead.y,
+  };
+}
+
 /** What the chosen position sees of the chosen mark with the kit chosen. */
-export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
+export function viewOf(shoot: Viewed): ViewResult {
   const mark = chosenMark(shoot);
   const position = chosenPosition(shoot);
   const body = bodyById(shoot.kit.bodyId);
-  const subject = subjectById(mark.subjectId);
+  const subject = subjectOf(shoot, mark.subjectId);
   const { preset, lens, focalMm } = fittedLens(shoot.kit);
   const camera = point3(position.x, position.y, position.cameraHeightM);
   const { feetM = 0 } = mark;
@@ -131,7 +187,9 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
     sensor: body.sensor,
     orientation: shoot.choice.orientation,
   };
-  const motion: Motion = {
+  const shot = chosenShot(shoot);
+  const wanted: PictureWanted = shot ?? NO_SHOT;
+  const running: Motion = {
     subject,
     parts: subject.parts,
     path: {
@@ -141,7 +199,11 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
     },
     camera: { position: camera, aim, focalMm, sensor: body.sensor },
   };
-  const freeze = lazily(() => freezeShutter(motion));
+  const pace = motionFor(running, wanted.technique);
+  const { panSigma } = shoot.choice;
+  const followed = wanted.technique === 'pan' ? following(running, panSigma) : undefined;
+  const motion: Motion = { ...pace, ...(followed && { pan: followed }) };
+  const freeze = lazily(() => freezeShutter(running));
   const shakeS = shakeLimit({
     focalMm,
     crop: cropFactor(body.sensor),
@@ -157,6 +219,16 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
       cocMm,
     }),
   );
+  const ladder = lazily(() =>
+    panLadder({
+      ...passing(subject.speedMs, mark.headingDeg, camera, aim),
+      focalMm,
+      skillSigma: panSigma,
+      cocMm,
+      frameWidthMm: body.sensor.widthMm,
+    }),
+  );
+  const demand = lazily(() => shutterFor(wanted, running, { shakeS, panS: ladder().tryS }));
   const toCameraDeg = bearingDeg(aim, camera);
   const { lampsFromLocal } = shoot.light;
   return {
@@ -176,16 +248,19 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
       fill: frameFill(framing),
       pixels: pixelsOnSubject(framing),
       faceOffDeg: Math.abs(halfCircle(mark.facingDeg - toCameraDeg)),
+      ...(shot && { shot }),
+      wanted,
+      running,
       motion,
       get freeze() {
         return freeze();
       },
       shakeS,
       get demand() {
-        const { shutterS, ruledBy } = freeze();
-        return shakeS < shutterS
-          ? { shutterS: shakeS, ruledBy: 'your own hands' }
-          : { shutterS, ruledBy };
+        return demand();
+      },
+      get ladder() {
+        return ladder();
       },
       get apertureForDepth() {
         return depthAperture();
@@ -193,7 +268,7 @@ export function viewOf(shoot: Omit<Setup, 'features'>): ViewResult {
       cocMm,
       scene: {
         place: shoot.place,
-        sky: shoot.light.sky,
+        ...skyOver(shoot.light),
         indoors: shoot.light.indoors,
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
         target: point3(mark.x, mark.y, feetM + subject.heightM * LIT_AT_HEIGHT),

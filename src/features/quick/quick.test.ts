@@ -104,5 +104,7 @@ test('lamps of a hall put the shoot under a roof', () => {
     sky: 'clear',
     indoors: true,
     lampLux: 300,
+    mainsHz: 50,
+    skyFrom: 'hand',
   });
 });

@@ -14,7 +14,7 @@ import { bodyById, subjectById } from '@/presets/find';
 import { turnGround } from '@/records/edit-ground';
 import { newShoot, type ShootBrief } from '@/records/new-shoot';
 import type { Quick } from '@/records/quick';
-import type { Shoot } from '@/records/shoot';
+import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 
 /** A quick answer: settings from subject, distance, lens and light, without any ground. */
 
@@ -107,6 +107,8 @@ const choiceOf = ({ orientation, school }: Quick): Shoot['choice'] => ({
   orientation,
   school,
   liftStops: 1,
+  held: {},
+  panSigma: FIRST_PAN_SIGMA,
 });
 
 /** What to set, or what stands in the way. */
@@ -115,11 +117,13 @@ export function quickAnswer(quick: Quick): QuickResult {
   const seen = viewOf({
     ...standing(quick),
     choice,
+    shots: [],
+    subjects: [],
     kit: quick.kit,
     ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'grass' },
     // Only for the geometry: the light is told, not computed.
     place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
-    light: { sky: 'clear', indoors: false, lampLux: 0 },
+    light: { sky: 'clear', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
   });
   if (!seen.ok) return seen;
   const { view } = seen;
@@ -135,6 +139,8 @@ function lightOf({ light }: Quick): Shoot['light'] {
     sky: overcast ? 'overcast' : 'clear',
     indoors: lamps && /Hall$/.test(light.lamps),
     lampLux: lamps ? LAMP_LEVELS_LUX[light.lamps] : 0,
+    mainsHz: 50,
+    skyFrom: 'hand',
   };
 }
 
