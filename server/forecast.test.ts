@@ -1,5 +1,6 @@
+import { chance } from '@/demo/chance';
 import { cloudOf, forecastSchema, hourAt, WEATHERS } from '@/records/forecast';
-import { chance, forecastFor } from './forecast';
+import { forecastFor } from './forecast';
 
 const ASKED = { latitudeDeg: 53.12, longitudeDeg: -1.87, date: '2027-04-16' } as const;
 

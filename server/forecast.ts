@@ -1,3 +1,4 @@
+import { chance } from '@/demo/chance';
 import {
   FORECAST_VERSION,
   type Forecast,
@@ -75,14 +76,6 @@ const HOUR_MS = 3_600_000;
 const HOURS_BEFORE = 14;
 const HOURS = 54;
 const WARMEST_UTC_HOUR = 15;
-
-/** 0 to 1 from a text, the same each time (FNV-1a and a final mix). */
-export function chance(seed: string): number {
-  let hash = 0x811c9dc5;
-  for (const letter of seed) hash = Math.imul(hash ^ letter.charCodeAt(0), 0x01000193);
-  hash = Math.imul(hash ^ (hash >>> 15), 0x85ebca6b);
-  return ((hash ^ (hash >>> 13)) >>> 0) / 2 ** 32;
-}
 
 const share = (value: number) => Number(Math.min(1, Math.max(0, value)).toFixed(2));
 const rounded = (value: number) => Number(value.toFixed(1));

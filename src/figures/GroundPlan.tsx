@@ -4,6 +4,7 @@ import { G, Path, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
 import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
+import { Clicks } from './Clicks';
 import { Draft } from './Draft';
 import { ChosenNames, OtherNames } from './Names';
 import {
@@ -26,6 +27,7 @@ import type {
   PlanLight,
   PlanMark,
   PlanPosition,
+  PlanClicks,
   PlanScores,
   PlanSight,
 } from './plan-types';
@@ -132,6 +134,7 @@ export function GroundPlan({
   scores,
   pins,
   probed,
+  clicks,
   draft,
   scale,
   widthPx,
@@ -154,6 +157,8 @@ export function GroundPlan({
   readonly pins?: readonly Point2[] | undefined;
   /** A point that is asked about. */
   readonly probed?: Point2 | undefined;
+  /** Light of places in clicks from the setting. */
+  readonly clicks?: readonly PlanClicks[] | undefined;
   /** What is being drawn, measured or held. */
   readonly draft?: PlanDraft | undefined;
   readonly scale: PlanScale;
@@ -202,6 +207,7 @@ export function GroundPlan({
         ))}
         <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
         <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
+        {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}
         <Legend
           lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}

@@ -64,6 +64,12 @@ export interface PlanScores {
   readonly score: ArrayLike<number>;
 }
 
+/** Light at a point, in clicks from a setting. */
+export interface PlanClicks {
+  readonly at: Point2;
+  readonly text: string;
+}
+
 /** What is being drawn or measured: its points so far, and words beside some of them. */
 export interface PlanDraft {
   readonly points: readonly Point2[];

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { viewOf } from '@/features/plan/view';
 import { DEMO_SHOOTS } from '@/demo';
-import { freezeShutter } from '../motion/freeze';
 import { ev as evOf } from '../quantity/ev';
 import { daylight } from '../light/daylight';
 import { nearestMark } from '../quantity/scales';

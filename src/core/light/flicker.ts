@@ -47,3 +47,29 @@ export function flickerFreeShutters({
   within('longestS times twice mainsHz', count, 0, 10_000);
   return Array.from({ length: count }, (_, i) => (i + 1) / (2 * mainsHz));
 }
+
+/** Where the exposure nearly averages the swing away, a burst says nothing of it. */
+const TELLS_FROM = 0.05;
+
+/**
+ * Swing of the lamps from a test burst: how far its brightest and darkest frames lie apart. The
+ * inverse of {@link flicker}; nothing when the shutter is so near an immune time that it can't tell.
+ * @param spreadStops brightest over darkest frame, in stops, from 0
+ * @throws RangeError for a negative spread, or a frequency or time not above 0
+ */
+export function modulationFromBurst({
+  mainsHz,
+  shutterS,
+  spreadStops,
+}: {
+  readonly mainsHz: number;
+  readonly shutterS: number;
+  readonly spreadStops: number;
+}): number | undefined {
+  above('mainsHz', mainsHz, 0);
+  above('shutterS', shutterS, 0);
+  const ratio = 2 ** atLeast('spreadStops', spreadStops, 0);
+  const kept = Math.abs(sinc(2 * mainsHz * shutterS));
+  if (kept < TELLS_FROM) return undefined;
+  return Math.min(0.99, (ratio - 1) / (ratio + 1) / kept);
+}

@@ -9,7 +9,8 @@ export {
   type Sky,
 } from './daylight';
 export { illuminanceOnFace, openSkyView, type FaceLight } from './face';
-export { flicker, flickerFreeShutters } from './flicker';
+export { lightColour, type LightColour } from './colour';
+export { flicker, flickerFreeShutters, modulationFromBurst } from './flicker';
 export {
   meterError,
   METERED_REFLECTANCE,
@@ -19,6 +20,7 @@ export {
   type WhiteSchool,
 } from './meter';
 export {
+  clicksOff,
   LightModel,
   unevenness,
   type ModelledLight,

@@ -135,6 +135,10 @@ export class LightModel {
   }
 }
 
+/** Third-stop clicks from one light to another: positive where the first is brighter. */
+export const clicksOff = (ev: number, baseEv: number): number =>
+  Math.round((finite('ev', ev) - finite('baseEv', baseEv)) * CLICKS_PER_STOP.third) || 0;
+
 export interface ZoneLight {
   readonly zone: string;
   readonly evAt: (timeMs: number) => number;
@@ -167,7 +171,7 @@ export function unevenness(zones: readonly ZoneLight[], timeMs: number): Unevenn
   const byLight = [...lights].sort((a, b) => a.ev - b.ev);
   const darkest = byLight[0] as (typeof lights)[number];
   const brightest = byLight.at(-1) as (typeof lights)[number];
-  const clicksOver = (ev: number) => Math.round((ev - darkest.ev) * CLICKS_PER_STOP.third);
+  const clicksOver = (ev: number) => clicksOff(ev, darkest.ev);
   return {
     spreadStops: brightest.ev - darkest.ev,
     clicks: clicksOver(brightest.ev),

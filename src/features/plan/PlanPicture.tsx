@@ -1,3 +1,4 @@
+import { usePathname } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { bestPlaces } from '@/features/ground/search';
@@ -6,8 +7,11 @@ import { Cross } from '@/features/draw/Cross';
 import { DrawHandles } from '@/features/draw/DrawHandles';
 import { useDrawTool } from '@/features/draw/use-draw';
 import { useDrawing } from '@/features/draw/use-drawing';
+import { clicksInWords, groundClicks } from '@/features/light/light-plan';
+import { useWalkTool } from '@/features/light/use-walk';
 import { GroundPlan } from '@/figures/GroundPlan';
-import type { Point2 } from '@/core';
+import { ev as evOf, type Point2 } from '@/core';
+import type { PlanClicks } from '@/figures/plan-types';
 import { scaleOf } from '@/figures/plan-scale';
 import { moveItem, type ItemRef } from '@/records/edit-site';
 import { closeExtent, planExtent, planLight, planLines, planSight } from './drawing';
@@ -15,7 +19,7 @@ import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { People } from './PlanHandles';
 import { marksInSun, ownShadow } from './sun-on-ground';
-import { useLooked, useShootEdits } from './ShootContext';
+import { useLooked, useShootEdits, useShootPage } from './ShootContext';
 import type { Look } from './use-plan';
 import { usePlanView, type Framing } from './use-plan-view';
 import { chosenMark, chosenPosition } from './view';
@@ -39,11 +43,26 @@ function useShownLight({ setup, light }: Look) {
   return { light: shown, inSun, ownShadow: own };
 }
 
+/** Every place in clicks from the settings, while the light is looked at and something was measured. */
+function useClicks(): readonly PlanClicks[] | undefined {
+  const { setup, seen, atMs } = useShootPage().plan;
+  const shown = usePathname().endsWith('/light') && setup.readings.length > 0;
+  return useMemo(() => {
+    if (!shown || !seen.ok) return undefined;
+    const { settings } = seen.answer.exposure;
+    return groundClicks(setup, seen.view, atMs, evOf(settings) - settings.liftStops).map(
+      ({ x, y, clicks }) => ({ at: { x, y }, text: clicksInWords(clicks) }),
+    );
+  }, [shown, setup, seen, atMs]);
+}
+
 /** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
 export function PlanPicture({ drawing = false }: { readonly drawing?: boolean }) {
   const looked = useLooked();
   const { update, hold: holdEdits } = useShootEdits();
   const search = useSearchTool();
+  const { walk } = useWalkTool();
+  const clicks = useClicks();
   const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -152,7 +171,8 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               sight={sight}
               scores={search.state?.result}
               pins={pins}
-              probed={pins && search.probed}
+              probed={walk ? walk.points[walk.at] : pins && search.probed}
+              clicks={clicks}
               draft={draw.draft}
               scale={scale}
               widthPx={size.width}

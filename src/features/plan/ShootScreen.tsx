@@ -14,6 +14,7 @@ import { Heading, Text } from '@/ui/Text';
 import { DrawToolbar } from '@/features/draw/DrawStep';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
+import { useWalk, WalkContext } from '@/features/light/use-walk';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
@@ -77,14 +78,21 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const search = useSearch();
   useUndoKeys(edits);
   const draw = useDraw();
+  const walk = useWalk();
   return (
     <EditsContext.Provider value={edits}>
       <LookContext.Provider value={look}>
         <WithPlan look={paced}>
           <SearchContext.Provider value={search}>
             <DrawContext.Provider value={draw}>
-              <PageTitle title={title} />
-              {wide ? <WideLayout id={id} title={title} /> : <PhoneLayout id={id} title={title} />}
+              <WalkContext.Provider value={walk}>
+                <PageTitle title={title} />
+                {wide ? (
+                  <WideLayout id={id} title={title} />
+                ) : (
+                  <PhoneLayout id={id} title={title} />
+                )}
+              </WalkContext.Provider>
             </DrawContext.Provider>
           </SearchContext.Provider>
         </WithPlan>

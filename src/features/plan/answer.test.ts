@@ -3,9 +3,9 @@ import { lightSeries } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
 import { alongSight } from './along-sight';
-import { answerAt, type Answer } from './answer';
+import { answerAt, outlookOf, type Answer } from './answer';
 import { planLight, planSight } from './drawing';
-import { eventsWithin, outlookOf } from './use-plan';
+import { eventsWithin } from './use-plan';
 import { sceneOf, viewOf, type View } from './view';
 import { bearingInWords, faceSeen, lightInWords, shutterReason, stopsSentence } from './words';
 

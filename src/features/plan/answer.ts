@@ -1,7 +1,9 @@
 import {
   apertureFor,
   correctedLight,
+  evNeededFor,
   fieldOfView,
+  shortfall,
   skyEv,
   solveExposure,
   sunAngleFrom,
@@ -10,12 +12,14 @@ import {
   type Exposure,
   type ExposureRequest,
   type HeldLevers,
+  type LightSeries,
   type SubjectLight,
   type SunAngle,
 } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { heardOf } from './heard';
 import { sceneOf, type View } from './view';
+import type { Outlook } from './words';
 
 /** What to set at one minute, and the light it stands on. */
 export interface Answer {
@@ -107,3 +111,13 @@ export const ballOf = ({ scene }: View, { light }: Answer) => ({
   lampLux: light.lampLux,
   toCameraDeg: scene.faceAzimuthDeg,
 });
+
+/** When the light no longer does for the rest of the series, and what would close the gap then. */
+export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeries): Outlook {
+  const demands = exposureDemands(view, choice);
+  const lack = shortfall(series, evNeededFor(demands));
+  if (!lack) return { waysOut: [] };
+  const ev = evNeededFor(demands) - lack.worstStops;
+  const { waysOut } = solveExposure({ ...demands, ev: { low: ev, expected: ev, high: ev } });
+  return { shortfall: lack, waysOut };
+}

@@ -1,16 +1,12 @@
 import { useMemo } from 'react';
 import {
   correctedLight,
-  evNeededFor,
   lampsAt,
-  shortfall,
   skyAt,
   skyNamed,
-  solveExposure,
   sunEvents,
   sunPosition,
   type HeardReading,
-  type LightSeries,
   type LitScene,
   type Sky,
 } from '@/core';
@@ -19,7 +15,7 @@ import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
 import { alongSight, type AlongSight } from './along-sight';
 import type { ShownLight } from './drawing';
-import { answerIn, exposureDemands, type Answer } from './answer';
+import { answerIn, outlookOf, type Answer } from './answer';
 import { heardOf } from './heard';
 import { useLightSeries } from './use-light-series';
 import { sceneOf, skyOver, viewOf, type Setup, type View, type ViewResult } from './view';
@@ -86,16 +82,6 @@ export function eventsWithin(
     }))
     .filter(({ timeMs }) => timeMs >= fromMs && timeMs <= toMs)
     .sort((a, b) => a.timeMs - b.timeMs);
-}
-
-/** When the light no longer does for the rest of the series, and what would close the gap then. */
-export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeries): Outlook {
-  const demands = exposureDemands(view, choice);
-  const lack = shortfall(series, evNeededFor(demands));
-  if (!lack) return { waysOut: [] };
-  const ev = evNeededFor(demands) - lack.worstStops;
-  const { waysOut } = solveExposure({ ...demands, ev: { low: ev, expected: ev, high: ev } });
-  return { shortfall: lack, waysOut };
 }
 
 /** The parts of a shoot that can be seen: one object until one of them changes. */
@@ -180,7 +166,12 @@ export function usePlan(look: Look): Plan {
     if (!viewed.ok) return { ok: false, problem: viewed.problem };
     if (!lightAt) return { ok: false, problem: '' };
     const answer = answerIn(viewed.view, choice, lightAt(atMs));
-    const now = { clock, atMs, usableIso: viewed.view.body.iso.usable };
+    const now = {
+      clock,
+      atMs,
+      usableIso: viewed.view.body.iso.usable,
+      held: Object.keys(choice.held).length > 0,
+    };
     const sentence = stopsSentence(answer.exposure, outlook, now);
     return { ok: true, view: viewed.view, answer, sentence };
   }, [viewed, lightAt, choice, outlook, clock, atMs]);

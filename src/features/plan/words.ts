@@ -52,6 +52,24 @@ export interface Outlook {
   readonly waysOut: readonly WayOut[];
 }
 
+/** What the dials as held make of the frame. */
+function heldSentence({ stopsDark, stopsBright }: ExposurePlan): string {
+  const by = (value: number) => `${stops(value)} with your hand on the dials`;
+  if (stopsDark > 1 / 6) return `Too dark by ${by(stopsDark)}.`;
+  if (stopsBright > 1 / 6) return `Too bright by ${by(stopsBright)}.`;
+  return 'Exposed right with your hand on the dials.';
+}
+
+/** "From 20:08 short by 1.1 stops: ISO 12800 or 1/800 with softer motion." */
+export function outlookInWords(
+  { shortfall, waysOut }: Outlook,
+  clock: (ms: number) => string,
+): string {
+  if (!shortfall) return '';
+  const ways = waysOut.map((way) => wayInWords(way, shortfall.worstStops));
+  return `From ${clock(shortfall.fromMs)} short by ${stops(shortfall.worstStops)}: ${orList(ways)}.`;
+}
+
 /**
  * The stops in one sentence: short now, short later, in hand, or too bright.
  * "From 20:05 short by 0.7 stop: ISO 10000 or 1/640 with softer motion."
@@ -64,9 +82,12 @@ export function stopsSentence(
     readonly atMs: number;
     /** The body's highest usable ISO. */
     readonly usableIso: number;
+    /** Whether levers are held by hand: then the frame itself is spoken of. */
+    readonly held?: boolean;
   },
 ): string {
   const { clock, atMs } = now;
+  if (now.held) return heldSentence(plan);
   const ceiling = nearestMark('iso', now.usableIso).label;
   if (plan.stopsDark > SHORT_STOPS) {
     return `Too dark by ${stops(plan.stopsDark)} with every lever given: more light, a wider lens or a nearer place is needed.`;
@@ -80,8 +101,7 @@ export function stopsSentence(
     return `Short by ${stops(plan.stopsShort)} now${since}: ${orList(ways)}.`;
   }
   if (shortfall && shortfall.fromMs > atMs) {
-    const ways = waysOut.map((way) => wayInWords(way, shortfall.worstStops));
-    return `From ${clock(shortfall.fromMs)} short by ${stops(shortfall.worstStops)}: ${orList(ways)}. Now ${stops(plan.stopsSpare)} in hand.`;
+    return `${outlookInWords({ shortfall, waysOut }, clock)} Now ${stops(plan.stopsSpare)} in hand.`;
   }
   return `${stops(plan.stopsSpare)} in hand before ${ceiling}, the highest you would use.`;
 }

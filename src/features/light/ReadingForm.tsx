@@ -1,0 +1,140 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ev as evOf, type Triad } from '@/core';
+import { simulatedMeter } from '@/demo/simulated-meter';
+import { DialStepper } from '@/features/plan/DialStepper';
+import { stops } from '@/features/plan/words';
+import type { Reading } from '@/records/reading';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Stepper } from '@/ui/Stepper';
+import { Text } from '@/ui/Text';
+
+/** A reading but for where and when. */
+export type Measured =
+  | { readonly by: 'meter'; readonly ev: number; readonly simulated: boolean }
+  | { readonly by: 'frame'; readonly frame: FrameTaken; readonly simulated: false };
+type FrameTaken = Extract<Reading, { by: 'frame' }>['frame'];
+
+const BY = [
+  { value: 'meter', label: 'Light meter' },
+  { value: 'frame', label: 'Test frame' },
+] as const;
+const CLICKS = 3;
+const LOWEST_EV = -6;
+const HIGHEST_EV = 18;
+const MOST_DARK_CLICKS = 9;
+const DIALS = {
+  shutter: [30, 1 / 8000],
+  aperture: [1.4, 22],
+  iso: [50, 102_400],
+} as const;
+
+/** "right", "0.7 stop dark". */
+export function lookedInWords(darkStops: number): string {
+  if (Math.abs(darkStops) < 0.1) return 'right';
+  return `${stops(Math.abs(darkStops))} ${darkStops > 0 ? 'dark' : 'bright'}`;
+}
+
+/**
+ * One measured light, by a meter or by a test frame judged by eye: a few presses of one thumb, from
+ * what the plan expects.
+ */
+export function ReadingForm({
+  expectedEv,
+  taken,
+  at,
+  venue,
+  saveLabel,
+  onSave,
+}: {
+  readonly expectedEv: number;
+  /** Settings a test frame begins at. */
+  readonly taken: Triad;
+  readonly at: { readonly x: number; readonly y: number };
+  readonly venue: string;
+  readonly saveLabel: string;
+  readonly onSave: (measured: Measured) => void;
+}) {
+  const [by, setBy] = useState<'meter' | 'frame'>('meter');
+  const [evClicks, setEvClicks] = useState(Math.round(expectedEv * CLICKS));
+  const [simulated, setSimulated] = useState<number>();
+  const [frame, setFrame] = useState<Triad>(taken);
+  const [dark, setDark] = useState(0);
+  const ev = simulated ?? evClicks / CLICKS;
+  const frameEv = evOf(frame) - dark / CLICKS;
+  const change = (next: Partial<Triad>) => setFrame((now) => ({ ...now, ...next }));
+  return (
+    <View className="gap-3">
+      <Choice label="Measured with" value={by} options={BY} onChange={setBy} />
+      {by === 'meter' ? (
+        <>
+          <Stepper
+            label="EV at ISO 100"
+            value={simulated === undefined ? evClicks : Math.round(simulated * CLICKS)}
+            min={LOWEST_EV * CLICKS}
+            max={HIGHEST_EV * CLICKS}
+            valueText={ev.toFixed(1)}
+            note={`expected ${expectedEv.toFixed(1)}`}
+            onStep={(clicks) => {
+              setEvClicks(Math.round(ev * CLICKS) + clicks);
+              setSimulated(undefined);
+            }}
+          />
+          <Button
+            label="Ask the simulated meter"
+            onPress={() => setSimulated(simulatedMeter({ ev: expectedEv, at, venue }))}
+          />
+          <Text kind="small" ink="quiet">
+            The simulated meter is made up, to try things with. Hold a real one at the face, towards
+            the camera.
+          </Text>
+        </>
+      ) : (
+        <>
+          <DialStepper
+            kind="shutter"
+            value={frame.shutterS}
+            least={DIALS.shutter[0]}
+            most={DIALS.shutter[1]}
+            onChange={(shutterS) => change({ shutterS })}
+          />
+          <DialStepper
+            kind="aperture"
+            value={frame.aperture}
+            least={DIALS.aperture[0]}
+            most={DIALS.aperture[1]}
+            onChange={(aperture) => change({ aperture })}
+          />
+          <DialStepper
+            kind="iso"
+            value={frame.iso}
+            least={DIALS.iso[0]}
+            most={DIALS.iso[1]}
+            onChange={(iso) => change({ iso })}
+          />
+          <Stepper
+            label="It looked"
+            value={dark}
+            min={-MOST_DARK_CLICKS}
+            max={MOST_DARK_CLICKS}
+            valueText={lookedInWords(dark / CLICKS)}
+            note={`so the light is EV ${frameEv.toFixed(1)}`}
+            onStep={(clicks) => setDark((now) => now + clicks)}
+          />
+        </>
+      )}
+      <Button
+        label={saveLabel}
+        kind="primary"
+        onPress={() =>
+          onSave(
+            by === 'meter'
+              ? { by, ev, simulated: simulated !== undefined }
+              : { by, frame: { ...frame, looksDarkStops: dark / CLICKS }, simulated: false },
+          )
+        }
+      />
+    </View>
+  );
+}

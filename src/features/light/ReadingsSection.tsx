@@ -1,0 +1,256 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Trash from 'lucide-react-native/icons/trash';
+import { bearingDeg, correctedLight, ev as evOf, fullCircle, type Point2 } from '@/core';
+import { evSaid } from '@/features/plan/heard';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Plan } from '@/features/plan/use-plan';
+import { engraved, stops } from '@/features/plan/words';
+import { newId } from '@/records/new-shoot';
+import { MOST_READINGS, type Reading } from '@/records/reading';
+import { localMinuteOf } from '@/records/times';
+import { Button, IconButton } from '@/ui/Button';
+import { Sheet } from '@/ui/Sheet';
+import { Heading, Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { useToast } from '@/ui/Toast';
+import { clicksInWords, gridWalk, groundClicks, type WalkPoint } from './light-plan';
+import { lookedInWords, ReadingForm, type Measured } from './ReadingForm';
+import { useWalkTool } from './use-walk';
+
+type Seen = Extract<Plan['seen'], { ok: true }>;
+
+/** What was measured here; the light follows it. */
+export function ReadingsSection() {
+  const { seen } = useShootPage().plan;
+  return seen.ok ? <Readings seen={seen} /> : null;
+}
+
+function useReadings(seen: Seen) {
+  const { plan, update, undo } = useShootPage();
+  const { atMs, setup } = plan;
+  const say = useToast();
+  return {
+    add: (name: string, where: Point2, measured: Measured) => {
+      const reading: Reading = {
+        id: newId(),
+        name,
+        x: where.x,
+        y: where.y,
+        upM: Math.max(0, seen.view.scene.target.z),
+        faceDeg: fullCircle(bearingDeg(where, seen.view.position)),
+        atLocal: localMinuteOf(atMs, setup.place.timeZone),
+        ...measured,
+      };
+      update((current) => ({ ...current, readings: [...current.readings, reading] }));
+      say({ text: `Reading kept: EV ${evSaid(reading).toFixed(1)}` });
+    },
+    remove: ({ id }: Reading) => {
+      update((current) => ({
+        ...current,
+        readings: current.readings.filter((reading) => reading.id !== id),
+      }));
+      say({ text: 'Reading taken away', action: { label: 'Undo', onPress: undo } });
+    },
+  };
+}
+
+/** How the plan and what was measured agree. */
+function agreement({ answer }: Seen): string {
+  const { correction } = answer.light;
+  if (!correction) return 'Nothing measured yet: the light is as computed.';
+  const { offsetStops, sigmaStops } = correction;
+  const off =
+    Math.abs(offsetStops) < 0.05
+      ? 'as computed'
+      : `${stops(Math.abs(offsetStops))} ${offsetStops < 0 ? 'darker' : 'brighter'} than computed`;
+  return `By your readings the light here is ${off}, sure to ±${sigmaStops.toFixed(1)}.`;
+}
+
+function Readings({ seen }: { readonly seen: Seen }) {
+  const { plan } = useShootPage();
+  const { setup, shoot, clock, atMs } = plan;
+  const { readings } = setup;
+  const [open, setOpen] = useState(false);
+  const { add, remove } = useReadings(seen);
+  const { walk, begin } = useWalkTool();
+  const { view, answer } = seen;
+  const full = readings.length >= MOST_READINGS;
+  return (
+    <View role="region" aria-label="Readings" className="gap-3">
+      <Heading level={2} kind="figure">
+        Readings
+      </Heading>
+      <Text aria-live="polite">{agreement(seen)}</Text>
+      {walk ? (
+        <WalkPanel seen={seen} />
+      ) : (
+        <View className="flex-row gap-2">
+          <View className="flex-1">
+            <Button
+              label="Take a reading"
+              kind="primary"
+              disabled={full}
+              onPress={() => setOpen(true)}
+            />
+          </View>
+          <View className="flex-1">
+            <Button
+              label="Walk the ground"
+              disabled={full}
+              onPress={() => begin(gridWalk(setup))}
+            />
+          </View>
+        </View>
+      )}
+      {full ? (
+        <Text kind="small">
+          {`${MOST_READINGS} readings are kept at most: take old ones away to add others.`}
+        </Text>
+      ) : null}
+      <Sheet
+        title={`Reading at ${view.mark.name}, ${clock(atMs)}`}
+        open={open}
+        onClose={() => setOpen(false)}
+      >
+        <ReadingForm
+          expectedEv={answer.light.ev.expected}
+          taken={answer.exposure.settings}
+          at={view.mark}
+          venue={shoot.id}
+          saveLabel="Keep the reading"
+          onSave={(measured) => {
+            add(view.mark.name, view.mark, measured);
+            setOpen(false);
+          }}
+        />
+      </Sheet>
+      <GroundInClicks seen={seen} />
+      <List readings={readings} onRemove={remove} />
+    </View>
+  );
+}
+
+/** One point of the walk after the other. */
+function WalkPanel({ seen }: { readonly seen: Seen }) {
+  const { plan } = useShootPage();
+  const { walk, next, end } = useWalkTool();
+  const { add } = useReadings(seen);
+  const point: WalkPoint | undefined = walk?.points[walk.at];
+  if (!walk || !point || !plan.scene) return null;
+  const { answer, view } = seen;
+  const scene = {
+    ...plan.scene,
+    target: { ...plan.scene.target, x: point.x, y: point.y },
+    faceAzimuthDeg: bearingDeg(point, view.position),
+  };
+  const expectedEv = correctedLight(scene, plan.heard)(plan.atMs).ev.expected;
+  return (
+    <View role="group" aria-label="Walk" className="gap-3 border-2 border-signal p-3">
+      <Text kind="strong">
+        {`Point ${walk.at + 1} of ${walk.points.length}: the cross on the plan`}
+      </Text>
+      <ReadingForm
+        key={walk.at}
+        expectedEv={expectedEv}
+        taken={answer.exposure.settings}
+        at={point}
+        venue={plan.shoot.id}
+        saveLabel="Keep, and on to the next"
+        onSave={(measured) => {
+          add(point.name, point, measured);
+          next();
+        }}
+      />
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Button label="Skip this point" onPress={next} />
+        </View>
+        <View className="flex-1">
+          <Button label="End the walk" onPress={end} />
+        </View>
+      </View>
+    </View>
+  );
+}
+
+/** Every place in clicks from the settings shown. */
+function GroundInClicks({ seen }: { readonly seen: Seen }) {
+  const { setup, atMs } = useShootPage().plan;
+  const { settings } = seen.answer.exposure;
+  const baseEv = baseEvOf(seen.answer.exposure);
+  const places = groundClicks(setup, seen.view, atMs, baseEv);
+  const { shutter, aperture, iso } = engraved(settings);
+  const range = places.map(({ clicks }) => clicks);
+  const spread = Math.max(...range) - Math.min(...range);
+  if (places.length < 2) return null;
+  return (
+    <View className="gap-1">
+      <Heading level={3} kind="strong">
+        {`The ground in clicks from ${shutter}, ${aperture}, ${iso}`}
+      </Heading>
+      <Text kind="small" ink="quiet">
+        {spread === 0
+          ? 'Even: one setting for all of it.'
+          : `${spread} ${spread === 1 ? 'click' : 'clicks'} from its darkest place to its brightest. A plus is brighter: close by as many clicks.`}
+      </Text>
+      <View role="list" aria-label="The ground in clicks" className="flex-row flex-wrap">
+        {places.map(({ id, name, clicks, ev }) => (
+          <View key={id} role="listitem" className="w-1/2 flex-row items-baseline gap-2 py-1 pr-2">
+            <Text kind="figure" className="w-9 text-right">
+              {clicksInWords(clicks)}
+            </Text>
+            <Text kind="small" className="shrink" numberOfLines={2}>
+              {`${name}, EV ${ev.toFixed(1)}`}
+            </Text>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** The light that the settings shown are right for. */
+const baseEvOf = ({ settings }: Seen['answer']['exposure']): number =>
+  evOf(settings) - settings.liftStops;
+
+const saidInWords = (reading: Reading): string => {
+  if (reading.by === 'meter') return reading.simulated ? 'simulated meter' : 'meter';
+  const { shutter, aperture, iso } = engraved({ ...reading.frame, liftStops: 0 });
+  return `${shutter} ${aperture} ${iso} looked ${lookedInWords(reading.frame.looksDarkStops)}`;
+};
+
+function List({
+  readings,
+  onRemove,
+}: {
+  readonly readings: readonly Reading[];
+  readonly onRemove: (reading: Reading) => void;
+}) {
+  const inks = useInks();
+  if (readings.length === 0) return null;
+  return (
+    <View role="list" aria-label="Readings kept">
+      {[...readings].reverse().map((reading) => (
+        <View
+          key={reading.id}
+          role="listitem"
+          className="flex-row items-center justify-between gap-2 border-b border-line"
+        >
+          <View className="min-w-0 flex-1">
+            <Text kind="strong">{`EV ${evSaid(reading).toFixed(1)} · ${reading.name}`}</Text>
+            <Text kind="small" ink="quiet">
+              {`${reading.atLocal.slice(11)}, ${saidInWords(reading)}`}
+            </Text>
+          </View>
+          <IconButton
+            label={`Take away the reading at ${reading.name}, ${reading.atLocal.slice(11)}`}
+            onPress={() => onRemove(reading)}
+          >
+            <Trash color={inks.ink} size={20} />
+          </IconButton>
+        </View>
+      ))}
+    </View>
+  );
+}

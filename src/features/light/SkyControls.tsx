@@ -1,0 +1,231 @@
+import { memo, useState } from 'react';
+import { View } from 'react-native';
+import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
+import type { ShootPage } from '@/features/plan/ShootContext';
+import { LAMPS, lampLabel } from '@/presets/lamps';
+import { hourAt, WEATHERS, type Forecast, type Weather } from '@/records/forecast';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf, msOf, type ShootHours } from '@/records/times';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Picker } from '@/ui/Picker';
+import { Slider } from '@/ui/Slider';
+import { Heading, Text } from '@/ui/Text';
+import { fetchForecast } from './forecast-client';
+
+const SKIES: readonly { readonly value: Sky; readonly label: string }[] = [
+  { value: 'clear', label: 'Clear' },
+  { value: 'partly', label: 'Partly' },
+  { value: 'overcast', label: 'Overcast' },
+];
+
+const ROOFS = [
+  { value: 'sky', label: 'Open sky' },
+  { value: 'roof', label: 'A roof' },
+] as const;
+
+const FROM = [
+  { value: 'hand', label: 'Set by hand' },
+  { value: 'forecast', label: 'By the forecast' },
+] as const;
+
+const WEATHER_NAMES: Readonly<Record<Weather, string>> = {
+  settled: 'Settled',
+  changeable: 'Changeable',
+  overcast: 'Overcast',
+  rain: 'Rain',
+  mist: 'Mist',
+  snow: 'Snow',
+};
+
+const LAMP_OPTIONS = LAMPS.map((lamp) => ({ value: lamp.id, label: lampLabel(lamp) }));
+
+type Light = Shoot['light'];
+
+const MINUTE_MS = 60_000;
+
+interface SkyProps {
+  readonly shoot: Pick<Shoot, 'light' | 'place' | 'startLocal'>;
+  readonly hours: ShootHours;
+  readonly clock: (ms: number) => string;
+  readonly atMs: number;
+  readonly update: ShootPage['update'];
+}
+
+/** What shines: the sky, by hand or by forecast, and the lamps. */
+export const SkyControls = memo(function SkyControls(props: SkyProps) {
+  const { shoot, hours, clock, update } = props;
+  const { light } = shoot;
+  const { timeZone } = shoot.place;
+  const changeLight = (change: (light: Light) => Partial<Light>, step?: string) =>
+    update(
+      (current) => ({
+        ...current,
+        light: { ...current.light, ...change(current.light) },
+      }),
+      step,
+    );
+  const lampLevel = LAMPS.find(({ id }) => LAMP_LEVELS_LUX[id] === light.lampLux);
+  const own = { value: 'own', label: `As measured, ${light.lampLux} lx` };
+  return (
+    <View className="gap-3">
+      <Heading level={2} kind="figure">
+        The light
+      </Heading>
+      <Choice
+        label="Over the ground"
+        value={light.indoors ? 'roof' : 'sky'}
+        options={ROOFS}
+        onChange={(over) => changeLight(() => ({ indoors: over === 'roof' }))}
+      />
+      {light.indoors ? null : (
+        <>
+          {light.forecast ? (
+            <Choice
+              label="Sky from"
+              value={light.skyFrom}
+              options={FROM}
+              onChange={(skyFrom) => changeLight(() => ({ skyFrom }))}
+            />
+          ) : null}
+          {light.skyFrom === 'hand' ? (
+            <Choice
+              label="Sky"
+              value={light.sky}
+              options={SKIES}
+              onChange={(sky) => changeLight(() => ({ sky }))}
+            />
+          ) : null}
+          <ForecastControls {...props} />
+        </>
+      )}
+      <Picker
+        label="Lamps"
+        value={lampLevel?.id ?? 'own'}
+        options={lampLevel ? LAMP_OPTIONS : [...LAMP_OPTIONS, own]}
+        onChange={(level) => {
+          if (level !== 'own') {
+            const lampLux = LAMP_LEVELS_LUX[level as LampLevel];
+            changeLight(() => ({ lampLux }));
+          }
+        }}
+      />
+      {light.lampLux > 0 ? (
+        <>
+          <Slider
+            label="Lamps on the subject"
+            value={light.lampLux}
+            min={5}
+            max={2000}
+            step={5}
+            bigStep={100}
+            valueText={`${light.lampLux} lx`}
+            onChange={(next) =>
+              changeLight(({ lampLux }) => ({ lampLux: next(lampLux) }), 'lamp level')
+            }
+          />
+          <Slider
+            label="Lamps on from"
+            value={hours.lampsFromMs ?? hours.startMs}
+            min={hours.fromMs}
+            max={hours.toMs}
+            step={5 * MINUTE_MS}
+            bigStep={30 * MINUTE_MS}
+            valueText={clock(hours.lampsFromMs ?? hours.startMs)}
+            onChange={(next) =>
+              changeLight(({ lampsFromLocal }) => {
+                const from = lampsFromLocal ? msOf(lampsFromLocal, timeZone) : hours.startMs;
+                return { lampsFromLocal: localMinuteOf(next(from), timeZone) };
+              }, 'lamps from')
+            }
+          />
+        </>
+      ) : null}
+    </View>
+  );
+});
+
+const WEATHER_OPTIONS = WEATHERS.map((weather) => ({
+  value: weather,
+  label: WEATHER_NAMES[weather],
+}));
+
+const percent = (share: number) => Math.round(share * 100);
+
+/** The hour's weather in one line. */
+export function weatherInWords(forecast: Forecast, atMs: number): string {
+  const hour = hourAt(forecast, atMs);
+  if (!hour) return 'The forecast has no such hour: the sky set by hand counts.';
+  const { cloudLow, cloud, cloudHigh, temperatureC, windMs, humidityPct, rainMmH } = hour;
+  return [
+    `cloud ${percent(cloud)} % (${percent(cloudLow)} to ${percent(cloudHigh)})`,
+    `${temperatureC.toFixed(0)} °C`,
+    `wind ${windMs.toFixed(0)} m/s`,
+    `humidity ${humidityPct} %`,
+    rainMmH > 0 ? `rain ${rainMmH} mm/h` : 'dry',
+    `seeing ${hour.visibilityKm} km`,
+  ].join(', ');
+}
+
+/** Asks for a forecast, and shows the one that is kept. */
+function ForecastControls({ shoot, clock, atMs, update }: SkyProps) {
+  const { forecast } = shoot.light;
+  const { latitudeDeg, longitudeDeg } = shoot.place;
+  const date = shoot.startLocal.slice(0, 10);
+  const [weather, setWeather] = useState<Weather>(forecast?.weather ?? 'changeable');
+  const [state, setState] = useState<{ readonly busy: boolean; readonly trouble?: string }>({
+    busy: false,
+  });
+  const ask = () => {
+    setState({ busy: true });
+    fetchForecast({ latitudeDeg, longitudeDeg, date, weather }).then(
+      (came) => {
+        update((current) => ({
+          ...current,
+          light: { ...current.light, forecast: came, skyFrom: 'forecast' },
+        }));
+        setState({ busy: false });
+      },
+      (error: Error) => setState({ busy: false, trouble: error.message }),
+    );
+  };
+  const stale = forecast && forecast.date !== date;
+  return (
+    <View role="group" aria-label="Forecast" className="gap-2 border-l-2 border-line pl-3">
+      {forecast ? (
+        <>
+          <Text kind="small">
+            <Text kind="label">{`${clock(atMs)}, simulated: `}</Text>
+            {weatherInWords(forecast, atMs)}
+          </Text>
+          {stale ? (
+            <Text kind="small" role="alert">
+              {`This forecast is for ${forecast.date}; the shoot is on ${date}. Ask again.`}
+            </Text>
+          ) : null}
+        </>
+      ) : null}
+      <Picker
+        label="Simulated weather"
+        value={weather}
+        options={WEATHER_OPTIONS}
+        onChange={setWeather}
+      />
+      <Button
+        label={forecast ? 'Ask for it again' : 'Get a simulated forecast'}
+        disabled={state.busy}
+        onPress={ask}
+      />
+      <Text kind="small" ink="quiet" aria-live="polite">
+        {state.busy
+          ? 'Asking'
+          : 'Made up by this app from place, day and the weather named. It is kept with the shoot and needs no network once here.'}
+      </Text>
+      {state.trouble ? (
+        <Text kind="small" role="alert">
+          {state.trouble}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

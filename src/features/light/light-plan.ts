@@ -1,0 +1,223 @@
+import {
+  bearingDeg,
+  clicksOff,
+  evNeededFor,
+  LightModel,
+  point3,
+  turned,
+  type HeardReading,
+  type LightSeries,
+  type LitScene,
+} from '@/core';
+import { exposureDemands, outlookOf } from '@/features/plan/answer';
+import { heardOf } from '@/features/plan/heard';
+import { sceneOf, viewOf, type Setup, type View } from '@/features/plan/view';
+import { outlookInWords, stops } from '@/features/plan/words';
+import { fieldOfPlay } from '@/presets/grounds';
+import type { Shot } from '@/records/brief';
+
+/** The light of a whole ground through the hours: lines of a chart, what turns, what ends when. */
+
+/** One place's light, as it is asked of the worker. */
+export interface LightLine {
+  readonly id: string;
+  readonly name: string;
+  readonly chosen: boolean;
+  readonly view: View;
+  readonly scene: LitScene;
+  readonly heard: readonly HeardReading[];
+}
+
+/** More lines than this can't be told apart. */
+const MOST_LINES = 6;
+
+const looking = (setup: Setup, choice: Partial<Setup['choice']>): Setup => ({
+  ...setup,
+  choice: { ...setup.choice, ...choice },
+});
+
+function lineOf(setup: Setup, id: string, name: string, chosen: boolean): readonly LightLine[] {
+  const seen = viewOf(setup);
+  if (!seen.ok) return [];
+  const { view } = seen;
+  const scene = sceneOf(view, setup.features);
+  return [{ id, name, chosen, view, scene, heard: heardOf(view, setup) }];
+}
+
+const firstChosen = <T extends { readonly id: string }>(entries: readonly T[], id: string) =>
+  [...entries].sort((a, b) => Number(b.id === id) - Number(a.id === id)).slice(0, MOST_LINES);
+
+/** The light on every mark as seen from where one stands: the chosen one first. */
+export const linesOfMarks = (setup: Setup): readonly LightLine[] =>
+  firstChosen(setup.marks, setup.choice.markId).flatMap(({ id, name }) =>
+    lineOf(looking(setup, { markId: id }), id, name, id === setup.choice.markId),
+  );
+
+/** The light on the chosen mark as seen from every position. */
+export const linesOfPositions = (setup: Setup): readonly LightLine[] =>
+  firstChosen(setup.positions, setup.choice.positionId).flatMap(({ id, name }) =>
+    lineOf(looking(setup, { positionId: id }), id, name, id === setup.choice.positionId),
+  );
+
+export interface Turning {
+  readonly timeMs: number;
+  readonly what: string;
+}
+
+/** When sun and shade come to the face, and when lamps come to give most of the light. */
+export function turningsOf({ timeMs, sunlit, lampsRule }: LightSeries): readonly Turning[] {
+  const found: Turning[] = [];
+  timeMs.slice(1).forEach((at, i) => {
+    if (sunlit[i + 1] !== sunlit[i]) {
+      found.push({ timeMs: at, what: sunlit[i] ? 'shade reaches the face' : 'sun on the face' });
+    }
+    if (lampsRule[i + 1] !== lampsRule[i]) {
+      found.push({
+        timeMs: at,
+        what: lampsRule[i] ? 'daylight gives more than the lamps' : 'lamps give most of the light',
+      });
+    }
+  });
+  return found;
+}
+
+export interface ShotLight {
+  readonly shot: Shot;
+  /** From when it can't be had at the highest ISO one would use; never when absent. */
+  readonly endsMs?: number;
+  readonly words: string;
+}
+
+/** When each promised shot comes to lack light, and which lever would save it. */
+export function shotsThrough(
+  setup: Setup,
+  seriesOf: (markId: string) => LightSeries | undefined,
+  clock: (ms: number) => string,
+): readonly ShotLight[] {
+  return setup.shots.flatMap((shot): ShotLight[] => {
+    const series = seriesOf(shot.markId);
+    if (!series?.ev.length) return [];
+    const { markId, orientation } = shot;
+    const asked = looking(setup, { markId, orientation, shotId: shot.id, held: {} });
+    const seen = viewOf(asked);
+    if (!seen.ok) return [{ shot, words: seen.problem }];
+    if (shot.technique === 'silhouette') {
+      return [{ shot, words: 'Exposed for the sky behind: it lasts as long as that does.' }];
+    }
+    const outlook = outlookOf(seen.view, asked.choice, series);
+    if (outlook.shortfall) {
+      return [{ shot, endsMs: outlook.shortfall.fromMs, words: outlookInWords(outlook, clock) }];
+    }
+    const least = Math.min(...series.ev) - evNeededFor(exposureDemands(seen.view, asked.choice));
+    return [
+      { shot, words: `Holds to the end, ${stops(Math.max(0, least))} in hand at the least.` },
+    ];
+  });
+}
+
+/** A place's light against the settings: third-stop clicks, positive where it is brighter. */
+export interface ZoneClicks {
+  readonly id: string;
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly ev: number;
+  /** How sure that is, in stops. */
+  readonly sigmaStops: number;
+  readonly clicks: number;
+}
+
+/** A reading nearer to a mark than this is that mark's. */
+const SAME_PLACE_M = 2;
+
+/**
+ * The ground in clicks from a base setting at a moment: every mark, and every point that was measured
+ * apart from them, as the computed light corrected by all readings says.
+ */
+export function groundClicks(
+  { marks, readings, ...setup }: Pick<Setup, 'marks' | 'readings' | 'features' | 'place'>,
+  view: View,
+  atMs: number,
+  baseEv: number,
+): readonly ZoneClicks[] {
+  const heard = heardOf(view, { readings, ...setup });
+  const scene = sceneOf(view, setup.features);
+  const onMark = (x: number, y: number) =>
+    marks.some((mark) => Math.hypot(mark.x - x, mark.y - y) < SAME_PLACE_M);
+  const upM = scene.target.z;
+  const places = [
+    ...marks.map(({ id, name, x, y }) => ({
+      id,
+      name,
+      scene: {
+        ...scene,
+        target: point3(x, y, upM),
+        faceAzimuthDeg: bearingDeg({ x, y }, view.position),
+      },
+    })),
+    ...readings.flatMap(({ id, name, x, y }, i) => {
+      const there = heard[i]?.scene;
+      return there && !onMark(x, y) ? [{ id, name, scene: there }] : [];
+    }),
+  ];
+  const heardIds = heard.map((_, i) => `heard ${i}`);
+  const model = new LightModel({
+    zones: [
+      ...places,
+      ...heard.map((reading, i) => ({ id: heardIds[i] ?? '', scene: reading.scene })),
+    ],
+    readings: heard.map((reading, i) => ({ ...reading, zone: heardIds[i] ?? '' })),
+  });
+  return places.map(({ id, name, scene: { target } }) => {
+    const { ev, sigmaStops } = model.at(id, atMs);
+    return {
+      id,
+      name,
+      x: target.x,
+      y: target.y,
+      ev: ev.expected,
+      sigmaStops,
+      clicks: clicksOff(ev.expected, baseEv),
+    };
+  });
+}
+
+/** "+2", "0", "−1". */
+export const clicksInWords = (clicks: number): string =>
+  clicks === 0 ? '0' : `${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`;
+
+/** A walk over the ground takes this many points along and across. */
+const WALK = { along: 3, across: 3 } as const;
+/** Where no field is drawn, the walk goes round the marks with this much to spare. */
+const SPARE_M = 10;
+
+export interface WalkPoint {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Points to measure before the game: a grid over the field, or round the marks, to and fro. */
+export function gridWalk({ ground, marks }: Pick<Setup, 'ground' | 'marks'>): readonly WalkPoint[] {
+  const field = fieldOfPlay(ground.template, ground.bearingDeg);
+  const spare = field ? 0 : SPARE_M;
+  const upright = (field ?? marks).map((point) => turned(point, -ground.bearingDeg));
+  const span = (values: readonly number[]) => {
+    const from = Math.min(...values) - spare;
+    return { from, wide: Math.max(...values) + spare - from };
+  };
+  const [across, along] = [span(upright.map(({ x }) => x)), span(upright.map(({ y }) => y))];
+  return Array.from({ length: WALK.along }, (_, row) =>
+    Array.from({ length: WALK.across }, (__, i) => {
+      const column = row % 2 ? WALK.across - 1 - i : i;
+      const { x, y } = turned(
+        {
+          x: across.from + ((column + 0.5) / WALK.across) * across.wide,
+          y: along.from + ((row + 0.5) / WALK.along) * along.wide,
+        },
+        ground.bearingDeg,
+      );
+      return { name: `Walk ${row * WALK.across + i + 1}`, x, y };
+    }),
+  ).flat();
+}

@@ -1,0 +1,45 @@
+import { markAt, nearestMark, type Dial, type ScaleKind } from '@/core';
+import { Stepper } from '@/ui/Stepper';
+
+const LABELS: Readonly<Record<ScaleKind, string>> = {
+  shutter: 'Shutter',
+  aperture: 'Aperture',
+  iso: 'ISO',
+};
+
+/** A dial of the camera: turned in its clicks, between its ends, spoken as it is marked. */
+export function DialStepper({
+  kind,
+  value,
+  least,
+  most,
+  dial = 'third',
+  note,
+  onChange,
+}: {
+  readonly kind: ScaleKind;
+  /** Seconds, aperture number or ISO. */
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  readonly dial?: Dial | undefined;
+  readonly note?: string | undefined;
+  readonly onChange: (value: number) => void;
+}) {
+  // A longer time is the smaller turn of the dial: more is faster.
+  const sign = kind === 'shutter' ? -1 : 1;
+  const click = (of: number) => sign * nearestMark(kind, of, 'nearest', dial).click;
+  const now = click(value);
+  const ends = [click(least), click(most)];
+  return (
+    <Stepper
+      label={LABELS[kind]}
+      value={now}
+      min={Math.min(...ends)}
+      max={Math.max(...ends)}
+      valueText={markAt(kind, sign * now, dial).label}
+      note={note}
+      onStep={(clicks) => onChange(markAt(kind, sign * (now + clicks), dial).value)}
+    />
+  );
+}

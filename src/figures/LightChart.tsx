@@ -1,0 +1,249 @@
+import { memo } from 'react';
+import { G, Line, Path, Rect, Svg } from 'react-native-svg';
+import { scaleLinear } from 'd3-scale';
+import type { LightSeries } from '@/core';
+import { useInks } from '@/ui/theme';
+import { HaloText } from './HaloText';
+import type { RibbonEvent } from './TimeRibbon';
+
+/** Light of one place through the hours. */
+export interface ChartLine {
+  readonly name: string;
+  readonly chosen: boolean;
+  readonly series: LightSeries;
+}
+
+/** What a chart of light shows. */
+export interface LightChartProps {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly lines: readonly ChartLine[];
+  /** Light under which the shot can't be had. */
+  readonly needed?: { readonly ev: number; readonly text: string } | undefined;
+  readonly events: readonly RibbonEvent[];
+  readonly lampsRuleMs?: number | undefined;
+  readonly atMs: number;
+  readonly clock: (ms: number) => string;
+  readonly widthPx: number;
+  readonly label: string;
+}
+
+const EV_PX = 190;
+const SUN_PX = 52;
+const HOURS_PX = 20;
+const GAP_PX = 8;
+const AXIS_PX = 30;
+/** Line patterns that tell unchosen lines apart without colour. */
+const DASHES = ['', '7 3', '2 3', '9 3 2 3', '4 2', '1 4'] as const;
+const HIGHEST_SUN_DEG = 65;
+const LOWEST_SUN_DEG = -18;
+const HOUR_MS = 3_600_000;
+
+const pathOf = (points: readonly (readonly [number, number])[]): string =>
+  points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
+
+/** EV that the chart runs between: whole pairs of stops round everything drawn. */
+export function evSpan(values: readonly number[]): readonly [number, number] {
+  const low = Math.floor(Math.min(...values) / 2) * 2;
+  const high = Math.ceil(Math.max(...values) / 2) * 2;
+  return [low, Math.max(high, low + 4)];
+}
+
+/** Whole hours within a span, sparse enough for a narrow chart. */
+export function hoursWithin(fromMs: number, toMs: number): readonly number[] {
+  const step = HOUR_MS * Math.max(1, Math.ceil((toMs - fromMs) / HOUR_MS / 6));
+  const first = Math.ceil(fromMs / HOUR_MS) * HOUR_MS;
+  return Array.from(
+    { length: Math.max(0, Math.floor((toMs - first) / step) + 1) },
+    (_, i) => first + i * step,
+  );
+}
+
+/**
+ * EV on the face through the shoot: the chosen place as a heavy line in its band of doubt, others
+ * thin; under it the sun's height and where it reaches the face. Words say what it shows.
+ */
+export const LightChart = memo(function LightChart(chart: LightChartProps) {
+  const { fromMs, toMs, startMs, endMs, lines, needed, events, atMs, clock, widthPx } = chart;
+  const inks = useInks();
+  const main = lines.find(({ chosen }) => chosen);
+  const values = lines.flatMap(({ series, chosen }) =>
+    chosen ? [...series.low, ...series.high] : series.ev,
+  );
+  const [low, high] = evSpan(needed ? [...values, needed.ev] : values.length ? values : [0, 8]);
+  const x = scaleLinear()
+    .domain([fromMs, toMs])
+    .range([AXIS_PX, widthPx - 4]);
+  const y = scaleLinear()
+    .domain([low, high])
+    .range([EV_PX - 4, 14]);
+  const sunTop = EV_PX + GAP_PX;
+  const sunY = scaleLinear()
+    .domain([LOWEST_SUN_DEG, HIGHEST_SUN_DEG])
+    .range([sunTop + SUN_PX, sunTop])
+    .clamp(true);
+  const bottom = sunTop + SUN_PX;
+  const curve = ({ timeMs }: LightSeries, of: readonly number[]) =>
+    pathOf(timeMs.map((at, i) => [x(at), y(of[i] ?? low)] as const));
+  const grid = Array.from({ length: (high - low) / 2 + 1 }, (_, i) => low + 2 * i);
+  const horizon = sunY(0);
+  return (
+    <Svg width={widthPx} height={bottom + HOURS_PX} role="img" aria-label={chart.label}>
+      <Rect
+        x={x(startMs)}
+        y={4}
+        width={Math.max(0, x(endMs) - x(startMs))}
+        height={bottom - 4}
+        fill={inks.sheet}
+      />
+      {grid.map((ev) => (
+        <G key={ev}>
+          <Line x1={AXIS_PX} x2={widthPx - 4} y1={y(ev)} y2={y(ev)} stroke={inks.line} />
+          <HaloText x={13} y={y(ev) + 4} text={String(ev)} inks={inks} withinPx={widthPx} />
+        </G>
+      ))}
+      {events.map((event) => (
+        <Line
+          key={event.name}
+          x1={x(event.timeMs)}
+          x2={x(event.timeMs)}
+          y1={14}
+          y2={bottom}
+          stroke={inks.quiet}
+          strokeDasharray="2 3"
+        />
+      ))}
+      {main ? <Band series={main.series} x={x} y={y} inks={inks} /> : null}
+      {lines
+        .filter(({ chosen }) => !chosen)
+        .map(({ name, series }, i) => (
+          <Path
+            key={name}
+            d={curve(series, series.ev)}
+            fill="none"
+            stroke={inks.quiet}
+            strokeWidth={1.4}
+            strokeDasharray={DASHES[(i + 1) % DASHES.length] ?? ''}
+          />
+        ))}
+      {main ? (
+        <Path
+          d={curve(main.series, main.series.ev)}
+          fill="none"
+          stroke={inks.ink}
+          strokeWidth={3}
+        />
+      ) : null}
+      {needed ? (
+        <>
+          <Line
+            x1={AXIS_PX}
+            x2={widthPx - 4}
+            y1={y(needed.ev)}
+            y2={y(needed.ev)}
+            stroke={inks.signal}
+            strokeWidth={2}
+            strokeDasharray="8 4"
+          />
+          <HaloText
+            x={AXIS_PX + 6}
+            y={y(needed.ev) + (y(needed.ev) > EV_PX - 24 ? -6 : 15)}
+            text={needed.text}
+            inks={inks}
+            anchor="start"
+            withinPx={widthPx}
+          />
+        </>
+      ) : null}
+      {chart.lampsRuleMs !== undefined ? (
+        <G>
+          <Path
+            d={`M${x(chart.lampsRuleMs)} ${EV_PX - 18}l6 6l-6 6l-6 -6Z`}
+            fill={inks.paper}
+            stroke={inks.ink}
+            strokeWidth={1.5}
+          />
+        </G>
+      ) : null}
+      <Line x1={AXIS_PX} x2={widthPx - 4} y1={horizon} y2={horizon} stroke={inks.ink} />
+      {main ? (
+        <>
+          <Path
+            d={pathOf(
+              main.series.timeMs.map(
+                (at, i) => [x(at), sunY(main.series.sunAltitudeDeg[i] ?? 0)] as const,
+              ),
+            )}
+            fill="none"
+            stroke={inks.ink}
+            strokeWidth={1.5}
+          />
+          <Path d={litPath(main.series, x, horizon)} stroke={inks.ink} strokeWidth={6} />
+        </>
+      ) : null}
+      <HaloText
+        x={AXIS_PX + 6}
+        y={sunTop + 12}
+        text="sun"
+        inks={inks}
+        anchor="start"
+        withinPx={widthPx}
+      />
+      {hoursWithin(fromMs, toMs).map((hour) => (
+        <G key={hour}>
+          <Line x1={x(hour)} x2={x(hour)} y1={bottom - 4} y2={bottom + 2} stroke={inks.ink} />
+          <HaloText x={x(hour)} y={bottom + 16} text={clock(hour)} inks={inks} withinPx={widthPx} />
+        </G>
+      ))}
+      <Line x1={x(atMs)} x2={x(atMs)} y1={4} y2={bottom} stroke={inks.signal} strokeWidth={2} />
+    </Svg>
+  );
+});
+
+type Scale = (value: number) => number;
+
+function Band({
+  series: { timeMs, low, high },
+  x,
+  y,
+  inks,
+}: {
+  readonly series: LightSeries;
+  readonly x: Scale;
+  readonly y: Scale;
+  readonly inks: ReturnType<typeof useInks>;
+}) {
+  const there = timeMs.map((at, i) => [x(at), y(high[i] ?? 0)] as const);
+  const back = timeMs.map((at, i) => [x(at), y(low[i] ?? 0)] as const).reverse();
+  return <Path d={`${pathOf([...there, ...back])}Z`} fill={inks.shade} fillOpacity={0.3} />;
+}
+
+/** The hours in which the sun reaches the face, along the horizon. */
+function litPath({ timeMs, sunlit }: LightSeries, x: Scale, y: number): string {
+  return timeMs
+    .slice(1)
+    .map((at, i) =>
+      sunlit[i] ? `M${x(timeMs[i] ?? at).toFixed(1)} ${y}L${x(at).toFixed(1)} ${y}` : '',
+    )
+    .join('');
+}
+
+/** How a line is drawn in the chart, for the list of what is what. */
+export const LineKey = memo(function LineKey({ at }: { readonly at: number }) {
+  const inks = useInks();
+  return (
+    <Svg width={34} height={12} aria-hidden>
+      <Line
+        x1={1}
+        x2={33}
+        y1={6}
+        y2={6}
+        stroke={at < 0 ? inks.ink : inks.quiet}
+        strokeWidth={at < 0 ? 3 : 1.4}
+        strokeDasharray={at < 0 ? '' : (DASHES[(at + 1) % DASHES.length] ?? '')}
+      />
+    </Svg>
+  );
+});
