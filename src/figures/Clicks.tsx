@@ -30,7 +30,14 @@ export const Clicks = memo(function Clicks({
           stroke={inks.ink}
           strokeWidth={1.2}
         />
-        <HaloText x={x + BESIDE_PX + WIDTH_PX / 2} y={y + 5} text={text} inks={inks} strong withinPx={widthPx} />
+        <HaloText
+          x={x + BESIDE_PX + WIDTH_PX / 2}
+          y={y + 5}
+          text={text}
+          inks={inks}
+          strong
+          withinPx={widthPx}
+        />
       </G>
     );
   });

@@ -5,6 +5,7 @@ import type { Point2 } from '@/core';
 import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
 import { Clicks } from './Clicks';
+import { FocusZone, Swing } from './Instruments';
 import { Draft } from './Draft';
 import { ChosenNames, OtherNames } from './Names';
 import {
@@ -29,6 +30,7 @@ import type {
   PlanPosition,
   PlanClicks,
   PlanScores,
+  PlanSwing,
   PlanSight,
 } from './plan-types';
 
@@ -135,6 +137,8 @@ export function GroundPlan({
   pins,
   probed,
   clicks,
+  zone,
+  swing,
   draft,
   scale,
   widthPx,
@@ -159,6 +163,10 @@ export function GroundPlan({
   readonly probed?: Point2 | undefined;
   /** Light of places in clicks from the setting. */
   readonly clicks?: readonly PlanClicks[] | undefined;
+  /** The depth of field across the line of sight. */
+  readonly zone?: readonly Point2[] | undefined;
+  /** The swing of a pan. */
+  readonly swing?: PlanSwing | undefined;
   /** What is being drawn, measured or held. */
   readonly draft?: PlanDraft | undefined;
   readonly scale: PlanScale;
@@ -185,6 +193,8 @@ export function GroundPlan({
       </Layer>
       <Layer {...size}>
         {ownShadow ? <OwnShadow shadow={ownShadow} canvas={canvas} /> : null}
+        {swing ? <Swing swing={swing} canvas={canvas} /> : null}
+        {zone ? <FocusZone zone={zone} canvas={canvas} /> : null}
         {sight ? <Sight sight={sight} canvas={canvas} /> : null}
         {marks.map((mark) => (
           <MarkSign
@@ -210,7 +220,11 @@ export function GroundPlan({
         {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}
         <Legend
-          lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
+          lines={[
+            ...(sight ? [sight.label] : []),
+            ...(light ? [light.label] : []),
+            ...(swing ? [swing.text] : []),
+          ]}
           canvas={canvas}
         />
         <NorthAndScale canvas={canvas} />

@@ -70,6 +70,14 @@ export interface PlanClicks {
   readonly text: string;
 }
 
+/** The arc that a pan sweeps: where it begins and how far it turns, clockwise positive. */
+export interface PlanSwing {
+  readonly at: Point2;
+  readonly fromDeg: number;
+  readonly turnDeg: number;
+  readonly text: string;
+}
+
 /** What is being drawn or measured: its points so far, and words beside some of them. */
 export interface PlanDraft {
   readonly points: readonly Point2[];

@@ -3,7 +3,8 @@
 /** Seen where the app's own fonts are not. */
 const FONT_FAMILY = '"Perch Body", "Source Sans 3", "Helvetica Neue", Arial, sans-serif';
 
-const escaped = (text: string) =>
+/** A text as it may stand in markup. */
+export const escaped = (text: string) =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 /**

@@ -5,6 +5,8 @@ import type { CautionTag } from './cautions';
 export interface SubjectPreset {
   readonly id: string;
   readonly name: string;
+  /** The preset that one's own subject was made of. */
+  readonly basedOn?: string;
   readonly heightM: number;
   /** Depth along the line of sight that should be sharp. */
   readonly depthM: number;

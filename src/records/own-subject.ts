@@ -11,6 +11,7 @@ export function presetOf(own: OwnSubject): SubjectPreset {
     ...base,
     id: own.id,
     name: own.name,
+    basedOn: own.basedOn,
     heightM: own.heightM,
     depthM: own.depthM,
     speedMs: own.speedMs,

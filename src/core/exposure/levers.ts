@@ -9,6 +9,9 @@ import {
   type School,
 } from './request';
 
+/** Half a click: nearer than this nothing more is spent. */
+const RIGHT_WITHIN_STOPS = 1 / 6;
+
 interface Step {
   readonly lever: 'iso' | 'lift' | 'shutter';
   readonly upTo?: keyof IsoLandmarks;
@@ -67,22 +70,33 @@ export function give(request: ExposureRequest, shutterS: number, needStops: numb
   return { ...given, missing: Math.max(0, missing), last };
 }
 
-/** Spends light that is over at base ISO: a faster shutter first, then a smaller aperture. */
+/**
+ * Spends light that is over at base ISO: a faster shutter first, then a smaller aperture; the other
+ * way round where the time is wanted for its blur.
+ */
 export function spend(
   request: ExposureRequest,
   start: { readonly shutterS: number; readonly aperture: number },
 ): { readonly shutterS: number; readonly aperture: number } {
-  const { camera, lens, ev } = request;
+  const { camera, lens, ev, demands } = request;
   const chosen = { ...start };
   const over = () => ev.expected - evOf({ ...chosen, iso: camera.iso.base });
-  if (over() <= 0) return chosen;
   const fastest = nearestMark('shutter', fastestAllowedS(camera), 'up').value;
-  chosen.shutterS = Math.max(fastest, nearestMark('shutter', chosen.shutterS * 2 ** -over()).value);
-  if (over() <= 1 / 6) return chosen;
-  chosen.aperture = nearestMark(
-    'aperture',
-    Math.min(lens.smallestAperture, chosen.aperture * 2 ** (over() / 2)),
-  ).value;
+  const faster = () => {
+    chosen.shutterS = Math.max(
+      fastest,
+      nearestMark('shutter', chosen.shutterS * 2 ** -over()).value,
+    );
+  };
+  const closer = () => {
+    chosen.aperture = nearestMark(
+      'aperture',
+      Math.min(lens.smallestAperture, chosen.aperture * 2 ** (over() / 2)),
+    ).value;
+  };
+  const [first, then] = demands.keepShutter ? [closer, faster] : [faster, closer];
+  if (over() > 0) first();
+  if (over() > RIGHT_WITHIN_STOPS) then();
   return chosen;
 }
 

@@ -27,6 +27,8 @@ export interface Demands {
   /** Longest time that holds the motion, and what asks for it. */
   readonly shutterS: number;
   readonly shutterRuledBy: string;
+  /** Whether that time is wanted for its blur: light to spare then closes the lens first. */
+  readonly keepShutter?: boolean;
   /** Smallest aperture number that gives the depth wanted, and what asks for it. */
   readonly aperture?: number;
   readonly apertureRuledBy?: string;

@@ -9,6 +9,7 @@ export {
 export { apexWindow, burst, rollingShutterSkew, wingTipSpeed } from './moment';
 export { framesForNineInTen, pan, panArc, type Pan, type PanArc, type PanRequest } from './pan';
 export type { Camera } from './projection';
+export { burstOverCycles, passingStreak, timeInFocus, turnDuring } from './rhythm';
 export { shakeLimit, SUPPORT_STOPS, type Support } from './shake';
 export {
   DELIVERED_LONG_SIDE_PX,

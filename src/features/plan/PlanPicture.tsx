@@ -8,6 +8,7 @@ import { DrawHandles } from '@/features/draw/DrawHandles';
 import { useDrawTool } from '@/features/draw/use-draw';
 import { useDrawing } from '@/features/draw/use-drawing';
 import { clicksInWords, groundClicks } from '@/features/light/light-plan';
+import { focusZone, panSwing } from '@/features/settings/instruments';
 import { useWalkTool } from '@/features/light/use-walk';
 import { GroundPlan } from '@/figures/GroundPlan';
 import { ev as evOf, type Point2 } from '@/core';
@@ -56,6 +57,20 @@ function useClicks(): readonly PlanClicks[] | undefined {
   }, [shown, setup, seen, atMs]);
 }
 
+/** How deep the focus is and how far a pan swings, while the settings are looked at. */
+function useInstruments() {
+  const { seen } = useShootPage().plan;
+  const shown = usePathname().endsWith('/settings');
+  return useMemo(() => {
+    if (!shown || !seen.ok) return {};
+    const { view, answer } = seen;
+    return {
+      zone: focusZone(view, answer.exposure.settings),
+      swing: view.wanted.technique === 'pan' ? panSwing(view) : undefined,
+    };
+  }, [shown, seen]);
+}
+
 /** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
 export function PlanPicture({ drawing = false }: { readonly drawing?: boolean }) {
   const looked = useLooked();
@@ -63,6 +78,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
   const search = useSearchTool();
   const { walk } = useWalkTool();
   const clicks = useClicks();
+  const instruments = useInstruments();
   const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -173,6 +189,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               pins={pins}
               probed={walk ? walk.points[walk.at] : pins && search.probed}
               clicks={clicks}
+              {...instruments}
               draft={draw.draft}
               scale={scale}
               widthPx={size.width}

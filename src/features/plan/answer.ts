@@ -15,6 +15,7 @@ import {
   type LightSeries,
   type SubjectLight,
   type SunAngle,
+  type Technique,
 } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { heardOf } from './heard';
@@ -40,12 +41,16 @@ const leversOf = ({ shutterS, aperture, iso }: Shoot['choice']['held']): HeldLev
   ...(iso !== undefined && { iso }),
 });
 
+/** Techniques whose time is chosen for its blur. */
+const BLURRED: ReadonlySet<Technique> = new Set(['pan', 'streak']);
+
 /** What is asked of the exposure at a view, whatever the light. */
 export function exposureDemands(view: View, choice: Shoot['choice']): Omit<ExposureRequest, 'ev'> {
   return {
     demands: {
       shutterS: view.demand.shutterS,
       shutterRuledBy: view.demand.ruledBy,
+      ...(BLURRED.has(view.wanted.technique) && { keepShutter: true }),
       ...apertureFor(view.wanted, view.apertureForDepth, `${view.subject.depthM} m of depth`),
       liftStops: choice.liftStops,
     },

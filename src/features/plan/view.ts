@@ -88,6 +88,8 @@ export interface View {
   /** The shot being worked on, if any, and what it asks of the dials. */
   readonly shot?: Shot;
   readonly wanted: PictureWanted;
+  readonly passing: Passing;
+  readonly orientation: 'level' | 'upright';
   /** The subject at its full pace, before a camera that stands still. */
   readonly running: Motion;
   /** As the picture is taken: followed in a pan, at ease for a portrait. */
@@ -153,12 +155,17 @@ function nearnessProblem(distanceM: number, lens: Lens): string | undefined {
 
 const LEAST_CLOSEST_M = 0.5;
 
+/** Where a subject's line passes the camera closest, and how far past that point the subject is. */
+export interface Passing {
+  readonly closestM: number;
+  readonly offsetM: number;
+}
+
 /** A subject's line past the camera: how near it comes, and how far off that point it is. */
-function passing(speedMs: number, headingDeg: number, camera: Point3, aim: Point3) {
+function passing(headingDeg: number, camera: Point3, aim: Point3): Passing {
   const ahead = alongBearing(headingDeg);
   const from = { x: aim.x - camera.x, y: aim.y - camera.y };
   return {
-    speedMs,
     closestM: Math.max(LEAST_CLOSEST_M, Math.abs(from.x * ahead.y - from.y * ahead.x)),
     offsetM: from.x * ahead.x + from.y * ahead.y,
   };
@@ -219,9 +226,11 @@ export function viewOf(shoot: Viewed): ViewResult {
       cocMm,
     }),
   );
+  const along = passing(mark.headingDeg, camera, aim);
   const ladder = lazily(() =>
     panLadder({
-      ...passing(subject.speedMs, mark.headingDeg, camera, aim),
+      ...along,
+      speedMs: subject.speedMs,
       focalMm,
       skillSigma: panSigma,
       cocMm,
@@ -251,6 +260,8 @@ export function viewOf(shoot: Viewed): ViewResult {
       ...(shot && { shot }),
       wanted,
       running,
+      passing: along,
+      orientation: shoot.choice.orientation,
       motion,
       get freeze() {
         return freeze();

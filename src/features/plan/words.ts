@@ -129,7 +129,10 @@ export function shutterReason(view: View, { exposure }: Pick<Answer, 'exposure'>
   }
   if (!ruling) {
     const next = most ? `; the ${most.part} moves ${px(most)}` : '';
-    return `Your own hands rule: steady to ${formatShutter(view.shakeS)}${next}.`;
+    const { ruledBy } = view.demand;
+    return ruledBy === 'your own hands'
+      ? `Your own hands rule: steady to ${formatShutter(view.shakeS)}${next}.`
+      : `${ruledBy[0]?.toUpperCase()}${ruledBy.slice(1)}: ${shutter}${next}.`;
   }
   const name = `${ruling.part[0]?.toUpperCase()}${ruling.part.slice(1)}`;
   const first = `${name} rules: ${px(ruling)} at ${shutter}`;

@@ -1,0 +1,130 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Plan } from '@/features/plan/use-plan';
+import { useSettled } from '@/features/plan/use-light-series';
+import { CARD_SIZES, cardSvg, type CardSheet, type CardSize } from '@/formats/card-image';
+import { pngOf } from '@/formats/plan-image';
+import { fileStem } from '@/formats/shoot-json';
+import { dayOf } from '@/records/times';
+import { Button } from '@/ui/Button';
+import { Exposure } from '@/ui/Exposure';
+import { downloadBlob, printPicture } from '@/ui/files';
+import { Heading, Text } from '@/ui/Text';
+import { useToast } from '@/ui/Toast';
+import { cardLine, cardNotes, cardOfSeries } from './card';
+import { memorySlots } from './slots';
+
+type Seen = Extract<Plan['seen'], { ok: true }>;
+
+/** Settings through the shoot, to print, to carry on a lock screen, and to store in the body. */
+export function CardTab({ seen }: { readonly seen: Seen }) {
+  const { plan } = useShootPage();
+  const { shoot, setup, hours, clock, ribbon } = plan;
+  const say = useToast();
+  const { view } = seen;
+  const { choice } = setup;
+  const { series } = ribbon;
+  const asked = useMemo(() => ({ view, choice, series }), [view, choice, series]);
+  const settled = useSettled(asked);
+  const card = useMemo(
+    () => cardOfSeries(settled.view, settled.choice, settled.series, hours),
+    [settled, hours],
+  );
+  if (view.wanted.technique === 'silhouette') {
+    return (
+      <Text>A silhouette is exposed for the sky behind it: read the dials at its minute.</Text>
+    );
+  }
+  if (!card) return <Text aria-live="polite">Computing the light of the shoot</Text>;
+  const lines = card.rows.map((row) => cardLine(row, clock));
+  const notes = cardNotes(card, clock);
+  const sheet: CardSheet = {
+    title: shoot.title,
+    under: [
+      `${dayOf(shoot.startLocal)}, ${shoot.startLocal.slice(11)} to ${shoot.endLocal.slice(11)}`,
+      `${view.mark.name} from ${view.position.name}`,
+      `${view.shot ? `${view.shot.name}. ` : ''}${view.lensName}, ${Math.round(view.focalMm)} mm`,
+    ],
+    lines,
+    notes,
+  };
+  const savePicture = (size: CardSize) =>
+    pngOf(cardSvg(sheet, size), CARD_SIZES[size], 1).then(
+      (blob) => downloadBlob(`${fileStem(shoot.title)}-card.png`, blob),
+      (error: Error) => say({ text: `No picture: ${error.message}` }),
+    );
+  return (
+    <View className="gap-4">
+      <Heading level={2} kind="figure">
+        Settings card
+      </Heading>
+      <Text kind="small" ink="quiet">
+        {`${view.mark.name} from ${view.position.name}. A row each time a dial must turn by a click and stays so.`}
+      </Text>
+      <View role="list" aria-label="Settings card">
+        {lines.map((line) => (
+          <View key={line.time} role="listitem" className="gap-1 border-t border-ink py-2">
+            <View className="flex-row items-end gap-3">
+              <Text kind="strong" className="w-[52px]">
+                {line.time}
+              </Text>
+              <View className="min-w-0 flex-1">
+                <Exposure
+                  shutter={line.shutter}
+                  aperture={line.aperture}
+                  iso={line.iso}
+                  largestPx={26}
+                />
+              </View>
+            </View>
+            <Text kind="small" ink="quiet">
+              {`${line.turn}: ${line.why}`}
+            </Text>
+          </View>
+        ))}
+      </View>
+      {notes.map((note) => (
+        <Text key={note} kind="strong">
+          {note}
+        </Text>
+      ))}
+      <View className="gap-2">
+        <Button
+          label="Save for the lock screen"
+          kind="primary"
+          onPress={() => void savePicture('lockScreen')}
+        />
+        <Button
+          label="Print the card"
+          onPress={() => printPicture(cardSvg(sheet, 'paper'), `Settings card of ${shoot.title}`)}
+        />
+      </View>
+      <Slots seen={seen} />
+    </View>
+  );
+}
+
+function Slots({ seen }: { readonly seen: Seen }) {
+  const { clock, atMs, setup } = useShootPage().plan;
+  const slots = memorySlots(seen.view, setup.choice, seen.answer.light);
+  return (
+    <View className="gap-2">
+      <Heading level={2} kind="figure">
+        Memory slots
+      </Heading>
+      <Text kind="small" ink="quiet">
+        {`To store in the body, for the light at ${clock(atMs)}.`}
+      </Text>
+      <View role="list" aria-label="Memory slots" className="gap-3">
+        {slots.map(({ name, exposure, rest }) => (
+          <View key={name} role="listitem" className="border-b border-line pb-2">
+            <Text kind="label">{name}</Text>
+            <Exposure {...exposure} largestPx={26} />
+            <Text kind="small" ink="quiet">{`${rest.join('; ')}.`}</Text>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,212 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  backdropVerdict,
+  BACKDROP_DETAIL_M,
+  type ExposurePlan,
+  type IsoLandmarks,
+  type School,
+} from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Plan } from '@/features/plan/use-plan';
+import { engraved, gradeInWords, smallLength, stops } from '@/features/plan/words';
+import { DepthDrawn } from '@/figures/DepthDrawn';
+import { NoiseScale } from '@/figures/NoiseScale';
+import { Choice } from '@/ui/Choice';
+import { Exposure } from '@/ui/Exposure';
+import { Slider } from '@/ui/Slider';
+import { Heading, Text } from '@/ui/Text';
+import { useIsWide } from '@/ui/use-is-wide';
+import { Levers, ShutterRules } from './Levers';
+import { MotionAndBudget } from './MotionAndBudget';
+
+type Seen = Extract<Plan['seen'], { ok: true }>;
+
+const SCHOOLS: readonly { readonly value: School; readonly label: string; readonly why: string }[] =
+  [
+    {
+      value: 'motion',
+      label: 'Motion first',
+      why: 'The shutter holds; ISO rises as far as the body goes.',
+    },
+    {
+      value: 'balanced',
+      label: 'Balanced',
+      why: 'ISO rises as far as you would use, then the frame is lifted afterwards.',
+    },
+    {
+      value: 'quality',
+      label: 'Quality first',
+      why: 'ISO stays clean; the shutter gives up to one stop first.',
+    },
+  ];
+
+/** The dials as live instruments, and what the other schools would set. */
+export function DialsTab({ seen }: { readonly seen: Seen }) {
+  const { plan } = useShootPage();
+  const wide = useIsWide();
+  const [widthPx, setWidthPx] = useState(300);
+  const { view, answer } = seen;
+  const { exposure } = answer;
+  return (
+    <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+      <Levers view={view} exposure={exposure} />
+      <View className="gap-1">
+        <Heading level={2} kind="figure">
+          The shutter’s scale
+        </Heading>
+        <ShutterRules view={view} shutterS={exposure.settings.shutterS} widthPx={widthPx} />
+        <Text kind="tiny" ink="quiet">
+          Over the line what your subject asks, to be crisp in body and slightly soft at most in its
+          limbs; under it rules of thumb.
+        </Text>
+      </View>
+      {wide ? null : <MotionAndBudget />}
+      <Depth seen={seen} widthPx={widthPx} />
+      <View className="gap-1">
+        <Heading level={2} kind="figure">
+          Grain
+        </Heading>
+        <NoiseScale
+          iso={exposure.settings.iso}
+          landmarks={view.body.iso}
+          widthPx={widthPx}
+          label={noiseInWords(exposure, view.body.iso)}
+        />
+        <Text kind="small">{noiseInWords(exposure, view.body.iso)}</Text>
+      </View>
+      <Schools choice={plan.setup.choice} />
+      <Others exposure={exposure} />
+    </View>
+  );
+}
+
+const LEVELS = {
+  base: 'as clean as it gets',
+  good: 'clean',
+  usable: 'grain to see, yours to use',
+  last: 'more grain than you would choose',
+  beyond: 'beyond this body',
+} as const;
+
+function noiseInWords({ settings, noise }: ExposurePlan, { usable }: IsoLandmarks): string {
+  return `${engraved(settings).iso}: ${LEVELS[noise.level]}, ${stops(noise.stopsAboveBase)} above base; you use up to ISO ${usable}.`;
+}
+
+/** Depth on the subject, and what becomes of the background. */
+function Depth({ seen, widthPx }: { readonly seen: Seen; readonly widthPx: number }) {
+  const { along } = useShootPage().plan;
+  const { view, answer } = seen;
+  const { depth, settings } = answer.exposure;
+  if (!depth) return null;
+  const { distanceM } = view.sight;
+  const backM = along?.back?.distanceM;
+  const verdict =
+    along?.back && backM !== undefined && backM > distanceM
+      ? {
+          ...backdropVerdict({
+            focalMm: view.focalMm,
+            aperture: settings.aperture,
+            subjectM: distanceM,
+            backgroundM: backM,
+            detailM: BACKDROP_DETAIL_M[along.back.obstacle.detail],
+          }),
+          name: along.back.obstacle.name,
+        }
+      : undefined;
+  const whole = smallLength(depth.farM - depth.nearM);
+  const looks = verdict
+    ? { washed: 'washed out', soft: 'soft', readable: 'can be read' }[verdict.look]
+    : '';
+  const words = `${whole} sharp, ${smallLength(view.subject.depthM)} of it needed`;
+  const behind = verdict ? `${verdict.name}: ${looks}` : '';
+  return (
+    <View className="gap-1">
+      <Heading level={2} kind="figure">
+        Depth and background
+      </Heading>
+      <DepthDrawn
+        nearM={distanceM - depth.nearM}
+        farM={depth.farM - distanceM}
+        subjectM={view.subject.depthM}
+        words={words}
+        backdrop={verdict && { discMm: verdict.discMm, detailMm: verdict.detailMm, words: behind }}
+        widthPx={widthPx}
+        label={`Depth of field: ${words}. ${behind}`}
+      />
+      <Text kind="tiny" ink="quiet">
+        {verdict
+          ? 'The tinted disc is a point of the background as the lens blurs it; the square, one of its details.'
+          : 'Nothing solid is known behind the subject: the background is sky or far off, and blurs as far as it can.'}
+      </Text>
+    </View>
+  );
+}
+
+function Schools({ choice }: { readonly choice: Plan['setup']['choice'] }) {
+  const { update } = useShootPage();
+  return (
+    <View className="gap-3">
+      <View className="gap-1">
+        <Choice
+          label="When there is not light enough"
+          value={choice.school}
+          options={SCHOOLS}
+          onChange={(school) =>
+            update((current) => ({ ...current, choice: { ...current.choice, school } }))
+          }
+        />
+        <Text kind="small" ink="quiet">
+          {SCHOOLS.find(({ value }) => value === choice.school)?.why}
+        </Text>
+      </View>
+      <Slider
+        label="Lift afterwards, at most"
+        value={choice.liftStops}
+        min={0}
+        max={2}
+        step={0.5}
+        bigStep={1}
+        valueText={stops(choice.liftStops)}
+        onChange={(next) =>
+          update(
+            (current) => ({
+              ...current,
+              choice: { ...current.choice, liftStops: next(current.choice.liftStops) },
+            }),
+            'lift',
+          )
+        }
+      />
+    </View>
+  );
+}
+
+/** The schools side by side. */
+function Others({ exposure }: { readonly exposure: Seen['answer']['exposure'] }) {
+  return (
+    <View className="gap-3">
+      <Heading level={2} kind="figure">
+        Other schools would set
+      </Heading>
+      {exposure.alternatives.map((other) => (
+        <View key={other.school} className="border-b border-line pb-2">
+          <Text kind="label">{SCHOOLS.find(({ value }) => value === other.school)?.label}</Text>
+          <Exposure {...engraved(other.settings)} largestPx={24} />
+          <Text kind="small" ink="quiet">
+            {otherInWords(other)}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function otherInWords({ smear = [], settings, noise }: ExposurePlan): string {
+  const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
+  const motion = most
+    ? `${most.part} moves ${most.deliveredPx.toFixed(1)} px, ${gradeInWords(most.grade)}`
+    : '';
+  const lift = settings.liftStops > 0.05 ? `, lifted ${stops(settings.liftStops)}` : '';
+  return `${motion}; ${stops(noise.stopsAboveBase)} above base ISO${lift}.`;
+}

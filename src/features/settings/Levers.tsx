@@ -1,0 +1,123 @@
+import { View } from 'react-native';
+import { formatShutter, type ExposurePlan, type ScaleKind } from '@/core';
+import { DialStepper } from '@/features/plan/DialStepper';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { View as Seen } from '@/features/plan/view';
+import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
+import type { Shoot } from '@/records/shoot';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+
+type Held = Shoot['choice']['held'];
+type Lever = keyof Held;
+
+const KINDS: Readonly<Record<Lever, ScaleKind>> = {
+  shutterS: 'shutter',
+  aperture: 'aperture',
+  iso: 'iso',
+};
+const NAMES: Readonly<Record<Lever, string>> = {
+  shutterS: 'the shutter',
+  aperture: 'the aperture',
+  iso: 'ISO',
+};
+const SLOWEST_S = 30;
+
+/** Rules of thumb that people set running sport by. Common practice, no source. */
+const RULES: readonly ScaleMark[] = [
+  { text: '1/1000 rule', shutterS: 1 / 1000, computed: false },
+  { text: '1/500 school', shutterS: 1 / 500, computed: false },
+  { text: '1/1600 track', shutterS: 1 / 1600, computed: false },
+];
+
+/** What each part of the subject needs, the hands, and the rules. */
+export function scaleMarks(view: Seen): readonly ScaleMark[] {
+  return [
+    ...view.freeze.parts.map(({ part, shutterS }) => ({ text: part, shutterS, computed: true })),
+    { text: 'hands', shutterS: view.shakeS, computed: true },
+    ...RULES,
+  ];
+}
+
+/** The three dials: push one and the others answer. */
+export function Levers({
+  view,
+  exposure,
+}: {
+  readonly view: Seen;
+  readonly exposure: ExposurePlan;
+}) {
+  const { plan, update } = useShootPage();
+  const { held } = plan.setup.choice;
+  const { settings } = exposure;
+  const hold = (lever: Lever, value: number) =>
+    update(
+      (current) => ({
+        ...current,
+        choice: { ...current.choice, held: { ...current.choice.held, [lever]: value } },
+      }),
+      `hold ${lever}`,
+    );
+  const ends: Readonly<Record<Lever, readonly [number, number]>> = {
+    shutterS: [SLOWEST_S, view.body.fastestShutterS],
+    aperture: [view.widestAperture, view.lens.smallestAperture],
+    iso: [view.body.iso.base, view.body.iso.last],
+  };
+  const free: Readonly<Record<Lever, string>> = {
+    shutterS: `answers; ${view.demand.ruledBy} asks ${formatShutter(view.demand.shutterS)}`,
+    aperture: `answers; ${exposure.budget.find(({ lever }) => lever === 'aperture')?.ruledBy ?? ''}`,
+    iso: 'answers with what is left',
+  };
+  const holding = (Object.keys(KINDS) as Lever[]).filter((lever) => held[lever] !== undefined);
+  return (
+    <View role="group" aria-label="Dials" className="gap-3">
+      {(Object.keys(KINDS) as Lever[]).map((lever) => (
+        <DialStepper
+          key={lever}
+          kind={KINDS[lever]}
+          value={settings[lever]}
+          least={ends[lever][0]}
+          most={ends[lever][1]}
+          note={held[lever] === undefined ? free[lever] : 'held by you'}
+          onChange={(value) => hold(lever, value)}
+        />
+      ))}
+      {holding.length > 0 ? (
+        <Button
+          label={`Let go of ${holding.map((lever) => NAMES[lever]).join(' and ')}`}
+          onPress={() =>
+            update((current) => ({ ...current, choice: { ...current.choice, held: {} } }))
+          }
+        />
+      ) : (
+        <Text kind="small" ink="quiet">
+          Turn a dial and it stays; the others answer.
+        </Text>
+      )}
+    </View>
+  );
+}
+
+/** The shutter's scale, with words for those who can't see it. */
+export function ShutterRules({
+  view,
+  shutterS,
+  widthPx,
+}: {
+  readonly view: Seen;
+  readonly shutterS: number;
+  readonly widthPx: number;
+}) {
+  const marks = scaleMarks(view);
+  const computed = marks.filter((mark) => mark.computed);
+  return (
+    <ShutterScale
+      shutterS={shutterS}
+      marks={marks}
+      widthPx={widthPx}
+      label={`Shutter at ${formatShutter(shutterS)}. ${computed
+        .map(({ text, shutterS: asked }) => `${text} needs ${formatShutter(asked)}`)
+        .join(', ')}. Rules of thumb: ${RULES.map(({ text }) => text).join(', ')}.`}
+    />
+  );
+}

@@ -1,0 +1,99 @@
+import { View } from 'react-native';
+import {
+  ev as evOf,
+  exposureMode,
+  nearestMark,
+  formatShutter,
+  type AutoIso,
+  type ModeAdvice,
+} from '@/core';
+import { clicksInWords, groundClicks } from '@/features/light/light-plan';
+import { fooledStops } from '@/features/light/MeterSection';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Plan } from '@/features/plan/use-plan';
+import { stops } from '@/features/plan/words';
+import { METER_SCENES } from '@/presets/meter-scenes';
+import { Heading, Text } from '@/ui/Text';
+
+type Seen = Extract<Plan['seen'], { ok: true }>;
+
+const MODES: Readonly<Record<ModeAdvice['mode'], string>> = {
+  manual: 'Manual',
+  manualForSun: 'Manual, for the sun',
+  autoIso: 'Manual with automatic ISO',
+};
+
+/** Frames of a ground's own colour and with dark stands behind: what a meter meets at a game. */
+const MET = METER_SCENES.filter(({ id }) => id === 'turf' || id === 'darkCrowd');
+
+/** Which mode, why, and what goes with it. */
+export function ModeSection({ seen }: { readonly seen: Seen }) {
+  const { setup, atMs } = useShootPage().plan;
+  const { view, answer } = seen;
+  const { settings, autoIso } = answer.exposure;
+  const { ev } = answer.light;
+  const places = groundClicks(setup, view, atMs, evOf(settings) - settings.liftStops);
+  const evs = places.map((place) => place.ev);
+  const advice = exposureMode({
+    unevennessStops: Math.max(...evs) - Math.min(...evs),
+    variabilityStops: ev.high - ev.low,
+    meterErrors: MET.map((scene) => fooledStops(scene, scene.share)),
+  });
+  return (
+    <View role="region" aria-label="Mode" className="gap-2">
+      <Heading level={2} kind="figure">
+        {MODES[advice.mode]}
+      </Heading>
+      <Text>{`${advice.why[0]?.toUpperCase()}${advice.why.slice(1)}.`}</Text>
+      {advice.mode === 'autoIso' ? (
+        <AutoIsoLimits autoIso={autoIso} shutterS={settings.shutterS} />
+      ) : (
+        <View role="list" aria-label="Clicks for each place">
+          {places.map(({ id, name, clicks }) => (
+            <View key={id} role="listitem" className="flex-row gap-3 border-b border-line py-1">
+              <Text kind="strong" className="w-10 text-right">
+                {clicksInWords(clicks)}
+              </Text>
+              <Text className="shrink">{name}</Text>
+            </View>
+          ))}
+        </View>
+      )}
+      <Text kind="small" ink="quiet">
+        {advice.mode === 'autoIso'
+          ? 'Others let the camera choose the shutter at a set aperture, and watch ISO by eye: then a dark frame is a blurred one.'
+          : 'Others leave ISO automatic with limits: fewer clicks, frames that differ a little.'}
+      </Text>
+      <Text kind="small">
+        Before the first frame: compensation at 0. Left on from before, it spoils what follows.
+      </Text>
+    </View>
+  );
+}
+
+function AutoIsoLimits({
+  autoIso,
+  shutterS,
+}: {
+  readonly autoIso: AutoIso;
+  readonly shutterS: number;
+}) {
+  const { lowestIso, highestIso, tooBrightStops, tooDarkStops, shutterForFloorS } = autoIso;
+  const iso = (value: number) => nearestMark('iso', value).label;
+  return (
+    <View className="gap-1">
+      <Text kind="strong">{`${iso(lowestIso)} to ${iso(highestIso)} in this light`}</Text>
+      {tooBrightStops > 1 / 6 ? (
+        <Text>
+          {`At its brightest it runs into the floor and ${stops(tooBrightStops)} over: set ${formatShutter(shutterForFloorS)} in place of ${formatShutter(shutterS)}.`}
+        </Text>
+      ) : null}
+      {tooDarkStops > 1 / 6 ? (
+        <Text>{`At its dimmest it is ${stops(tooDarkStops)} under at the highest you use.`}</Text>
+      ) : null}
+      {tooBrightStops <= 1 / 6 && tooDarkStops <= 1 / 6 ? (
+        <Text>Neither end runs into a limit.</Text>
+      ) : null}
+    </View>
+  );
+}

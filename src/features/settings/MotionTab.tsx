@@ -1,0 +1,133 @@
+import { Pressable, View } from 'react-native';
+import { formatShutter, type PanOn } from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Plan } from '@/features/plan/use-plan';
+import { Slider } from '@/ui/Slider';
+import { Heading, Text } from '@/ui/Text';
+import { focusPlan, motionSaid, swingOf } from './motion-words';
+import { SaidList } from './Said';
+
+type Seen = Extract<Plan['seen'], { ok: true }>;
+
+/** A pan rung by rung, and everything else that moves. */
+export function MotionTab({ seen }: { readonly seen: Seen }) {
+  const { view, answer } = seen;
+  return (
+    <View className="gap-5">
+      <Ladder seen={seen} />
+      <View className="gap-1">
+        <Heading level={2} kind="figure">
+          What moves besides
+        </Heading>
+        <SaidList label="What moves" said={motionSaid(view, answer.exposure.settings)} />
+      </View>
+    </View>
+  );
+}
+
+/** Where to focus and when to press. */
+export function FocusTab({ seen }: { readonly seen: Seen }) {
+  const { view, answer } = seen;
+  return (
+    <View className="gap-1">
+      <Heading level={2} kind="figure">
+        Focus and the moment
+      </Heading>
+      <SaidList label="Focus" said={focusPlan(view, answer.exposure.settings).said} />
+    </View>
+  );
+}
+
+const percent = (share: number) =>
+  `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`;
+const framesSaid = (frames: number) => (frames === Infinity ? 'no number' : String(frames));
+
+function rungInWords({ streakShare, sharpChance, framesFor90 }: PanOn): string {
+  return `background drawn out over ${percent(streakShare)} of the frame; ${percent(sharpChance)} sharp, ${framesSaid(framesFor90)} for nine in ten`;
+}
+
+/** How evenly someone pans, in words. */
+function skillInWords(sigma: number): string {
+  if (sigma <= 0.05) return 'years of it';
+  return sigma <= 0.1 ? 'practised' : 'beginning';
+}
+
+function Ladder({ seen }: { readonly seen: Seen }) {
+  const { plan, update } = useShootPage();
+  const { view } = seen;
+  const { rungs, tryS } = view.ladder;
+  const { panSigma } = plan.setup.choice;
+  const { shot } = view;
+  const arc = swingOf(view);
+  const panning = view.wanted.technique === 'pan';
+  if (view.subject.speedMs < 0.5) {
+    return <Text>It hardly moves: there is nothing to pan with.</Text>;
+  }
+  const take = (shutterS: number) =>
+    update((current) => ({
+      ...current,
+      shots: current.shots.map((entry) => (entry.id === shot?.id ? { ...entry, shutterS } : entry)),
+    }));
+  return (
+    <View role="region" aria-label="Pan" className="gap-3">
+      <Heading level={2} kind="figure">
+        Pan
+      </Heading>
+      <Text>
+        {`At its closest the camera turns ${rungs[0]?.rateDegS.toFixed(0) ?? 0}° a second. From here the whole swing is ${arc.totalDeg.toFixed(0)}°, from a second before the moment to the follow-through: it is on the plan. Keep it clear of people.`}
+      </Text>
+      <Slider
+        label="How evenly you swing"
+        value={Math.round(panSigma * 100)}
+        min={1}
+        max={30}
+        step={1}
+        bigStep={5}
+        valueText={`off by ${Math.round(panSigma * 100)} %, ${skillInWords(panSigma)}`}
+        onChange={(next) =>
+          update(
+            (current) => ({
+              ...current,
+              choice: {
+                ...current.choice,
+                panSigma: next(Math.round(current.choice.panSigma * 100)) / 100,
+              },
+            }),
+            'pan skill',
+          )
+        }
+      />
+      <View role={panning ? 'radiogroup' : 'list'} aria-label="Pan ladder">
+        {rungs.map((rung) => {
+          const chosen = panning && rung.shutterS === (shot?.shutterS ?? tryS);
+          const words = `${rungInWords(rung)}${rung.shutterS === tryS ? '. One to try' : ''}`;
+          return (
+            <Pressable
+              key={rung.shutterS}
+              role={panning ? 'radio' : 'listitem'}
+              {...(panning && {
+                'aria-checked': chosen,
+                'aria-label': `${formatShutter(rung.shutterS)}: ${words}`,
+              })}
+              disabled={!panning}
+              onPress={() => take(rung.shutterS)}
+              className={`min-h-touch flex-row items-center gap-3 border-b border-line py-2 ${chosen ? 'border-l-4 border-l-signal pl-2' : ''}`}
+            >
+              <Text kind="figure" className="w-[68px]">
+                {formatShutter(rung.shutterS)}
+              </Text>
+              <Text kind="small" className="shrink grow basis-0">
+                {words}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+      <Text kind="small" ink="quiet">
+        {panning
+          ? 'Press a rung to take it. One smooth swing: pick it up early, press in the middle, follow through, feet wide.'
+          : 'To set the dials for a pan, take up a shot whose technique is Pan.'}
+      </Text>
+    </View>
+  );
+}

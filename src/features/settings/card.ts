@@ -1,0 +1,81 @@
+import {
+  settingsCard,
+  type CardLight,
+  type CardRow,
+  type LightSeries,
+  type SettingsCard,
+  type Turn,
+} from '@/core';
+import { exposureDemands } from '@/features/plan/answer';
+import type { View } from '@/features/plan/view';
+import { engraved, stops } from '@/features/plan/words';
+import type { Shoot } from '@/records/shoot';
+import type { ShootHours } from '@/records/times';
+
+/** The settings card of a view, from the light that the ribbon already has. */
+export function cardOfSeries(
+  view: View,
+  choice: Shoot['choice'],
+  series: LightSeries,
+  { startMs, endMs }: Pick<ShootHours, 'startMs' | 'endMs'>,
+): SettingsCard | undefined {
+  const within: readonly CardLight[] = series.timeMs.flatMap((timeMs, i) => {
+    const expected = series.ev[i];
+    if (expected === undefined || timeMs < startMs || timeMs > endMs) return [];
+    const [low, high] = [series.low[i] ?? expected, series.high[i] ?? expected];
+    return [{ timeMs, ev: { low, expected, high }, lampsRule: series.lampsRule[i] ?? false }];
+  });
+  if (within.length === 0) return undefined;
+  return settingsCard({ series: within, request: exposureDemands(view, choice) });
+}
+
+const DIALS = { shutter: 'shutter', aperture: 'aperture', iso: 'ISO', lift: 'lift' } as const;
+/** What a larger value of each dial is called when one turns it there. */
+const TOWARDS = {
+  shutter: ['faster', 'slower'],
+  aperture: ['open', 'close'],
+  iso: ['down', 'up'],
+  lift: ['less', 'more'],
+} as const;
+
+/** "ISO up 2 clicks". */
+export function turnInWords({ dial, clicks }: Turn): string {
+  const way = TOWARDS[dial][clicks > 0 ? 1 : 0];
+  const count = Math.abs(clicks);
+  return `${DIALS[dial]} ${way} ${count} ${count === 1 ? 'click' : 'clicks'}`;
+}
+
+/** One line of a card as it is written. */
+export interface CardLine {
+  readonly time: string;
+  readonly shutter: string;
+  readonly aperture: string;
+  readonly iso: string;
+  /** What to turn, and why. */
+  readonly turn: string;
+  readonly why: string;
+}
+
+export function cardLine(row: CardRow, clock: (ms: number) => string): CardLine {
+  const lift = row.settings.liftStops > 0.05 ? `; lift ${stops(row.settings.liftStops)} after` : '';
+  return {
+    time: clock(row.fromMs),
+    ...engraved(row.settings),
+    turn: row.turns.map(turnInWords).join(', ') || 'as you begin',
+    why: `${row.why}${lift}`,
+  };
+}
+
+/** When lamps come to rule and when it gets short or dark, in sentences. */
+export function cardNotes(
+  { lampsTakeOverMs, short, tooDark }: SettingsCard,
+  clock: (ms: number) => string,
+): readonly string[] {
+  const span = (word: string, spans: SettingsCard['short']) =>
+    spans.map(({ fromMs, toMs }) => `${word} from ${clock(fromMs)} to ${clock(toMs)}.`);
+  return [
+    ...(lampsTakeOverMs === undefined ? [] : [`Lamps take over at ${clock(lampsTakeOverMs)}.`]),
+    ...span('Short of light', short),
+    ...span('Too dark for any setting', tooDark),
+  ];
+}

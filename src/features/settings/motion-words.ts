@@ -1,0 +1,220 @@
+import {
+  apexWindow,
+  burst,
+  burstOverCycles,
+  depthOfField,
+  formatShutter,
+  halfCircle,
+  imageSize,
+  motionSmear,
+  panArc,
+  passingStreak,
+  rollingShutterSkew,
+  tiltTolerance,
+  timeInFocus,
+  turnDuring,
+  type PanArc,
+  type Settings,
+} from '@/core';
+import type { View } from '@/features/plan/view';
+import { metres, smallLength } from '@/features/plan/words';
+import { FALLING, HANGS, RHYTHMS } from '@/presets/rhythms';
+
+/** What motion does at the settings chosen, and how to meet it; every number from the core. */
+
+export interface Said {
+  readonly name: string;
+  readonly value: string;
+  readonly why: string;
+}
+
+/** Rise and fall slower than this is not seen at the top of a jump. Common practice, no source. */
+const HANGING_MS = 0.5;
+/** From seeing to pressing, and from pressing to opening. Common practice, no source. */
+const REACTION_S = 0.25;
+const RELEASE_S = 0.05;
+/** A pan picks up this long before the moment and follows this long through. No source. */
+const PICK_UP_S = 1;
+const FOLLOW_S = 0.6;
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+const seconds = (s: number) => (s < 1 ? `${s.toFixed(2)} s` : `${s.toFixed(1)} s`);
+
+/** The arc a pan sweeps from here, and where along its way the subject then is. */
+export function swingOf(view: View): PanArc & { readonly fromM: number; readonly toM: number } {
+  const { closestM, offsetM } = view.passing;
+  const { speedMs } = view.subject;
+  const fromM = offsetM - Math.max(0.5, speedMs * PICK_UP_S);
+  const toM = offsetM + Math.max(0.5, speedMs * FOLLOW_S);
+  return { ...panArc({ closestM, fromM, toM }), fromM, toM };
+}
+
+/** Image speed of the subject's body in mm a second, as the shutter reads down. */
+function imageSpeedMmS(view: View): number {
+  const atMs = 1 / 1000;
+  const [body] = motionSmear({ ...view.running, shutterS: atMs });
+  return (body?.onSensorMm ?? 0) / atMs;
+}
+
+function cyclesSaid(view: View, { shutterS }: Settings): readonly Said[] {
+  const rhythm = RHYTHMS[view.subject.basedOn ?? view.subject.id];
+  if (!rhythm) return [];
+  const fps = view.body.framesPerS;
+  const { frames, missedByCycles } = burstOverCycles({ perS: rhythm.perS, fps });
+  const { gapM } = burst({ fps, windowS: 0, speedMs: view.subject.speedMs });
+  const turn = turnDuring({ perS: rhythm.perS, shutterS });
+  return [
+    {
+      name: `Phase of the ${rhythm.what}`,
+      value: `${frames} frames`,
+      why: `one whole ${rhythm.what} at ${fps} frames a second, ${rhythm.perS} a second: any phase within ${percent(missedByCycles)} of one; between frames it goes ${smallLength(gapM)}`,
+    },
+    {
+      name: `The ${rhythm.what} in the frame`,
+      value: `${turn < 10 ? turn.toFixed(1) : Math.round(turn)}°`,
+      why: `of its 360° while the shutter is open at ${formatShutter(shutterS)}`,
+    },
+  ];
+}
+
+function apexSaid(view: View): readonly Said[] {
+  if (!HANGS.has(view.subject.basedOn ?? view.subject.id)) return [];
+  const windowS = apexWindow({ toleranceMs: HANGING_MS });
+  const { chance } = burst({ fps: view.body.framesPerS, windowS, speedMs: 0 });
+  return [
+    {
+      name: 'Top of the jump',
+      value: seconds(windowS),
+      why: `in which it hangs, slower than ${HANGING_MS} m/s; an untimed burst has a frame in it ${percent(chance)} of the time`,
+    },
+  ];
+}
+
+/** What moves at the settings chosen: phases, streaks, lean, hands. */
+export function motionSaid(view: View, settings: Settings): readonly Said[] {
+  const { shutterS } = settings;
+  const { sensor, silentReadoutS, stabilisationStops } = view.body;
+  const frameHeightMm = view.orientation === 'upright' ? sensor.widthMm : sensor.heightMm;
+  const { skewMm, leanDeg } = rollingShutterSkew({
+    imageSpeedMmS: imageSpeedMmS(view),
+    readoutS: silentReadoutS,
+    frameHeightMm,
+    heightShare: Math.min(1, view.fill),
+  });
+  const subjectMm = imageSize({
+    sizeM: view.subject.heightM,
+    distanceM: view.sight.distanceM,
+    focalMm: view.focalMm,
+  });
+  const streaks = FALLING.map(({ name, speedMs }) => {
+    const { shareOfFrame } = passingStreak({
+      speedMs,
+      distanceM: view.sight.distanceM,
+      focalMm: view.focalMm,
+      shutterS,
+      frameHeightMm,
+    });
+    return `${name} ${shareOfFrame >= 0.1 ? Math.round(shareOfFrame * 100) : (shareOfFrame * 100).toFixed(1)} %`;
+  });
+  return [
+    ...cyclesSaid(view, settings),
+    ...apexSaid(view),
+    {
+      name: 'Streaks',
+      value: streaks.join(', '),
+      why: `of the frame’s height at ${formatShutter(shutterS)}; about 1/30 draws them long`,
+    },
+    {
+      name: 'Silent shutter',
+      value: leanDeg < 0.5 ? 'no lean to see' : `leans ${leanDeg.toFixed(1)}°`,
+      why: `it reads down the frame in ${formatShutter(silentReadoutS)}: the subject shifts ${percent(Math.min(9.99, skewMm / subjectMm))} of its height`,
+    },
+    {
+      name: 'Your hands',
+      value: `steady to ${formatShutter(view.shakeS)}`,
+      why: 'one over the focal length, with what stabiliser and support give; careful people halve it',
+    },
+    {
+      name: 'Stabiliser',
+      value: stabiliserHint(view, shutterS, stabilisationStops),
+      why: 'it steadies the camera, never the subject',
+    },
+  ];
+}
+
+function stabiliserHint({ wanted, shakeS }: View, shutterS: number, stabilised: number): string {
+  if (stabilised === 0) return 'none on this body';
+  if (wanted.technique === 'pan') return 'panning mode: up and down only';
+  return shutterS * 4 < shakeS ? 'off, or normal: not needed' : 'normal mode';
+}
+
+export interface FocusPlan {
+  readonly said: readonly Said[];
+  /** Distances between which all is sharp enough, for the plan. */
+  readonly nearM: number;
+  readonly farM: number;
+}
+
+/** Angle between the subject's way and the line to the camera. */
+function awayDegOf({ mark, sight }: View): number {
+  return Math.abs(halfCircle(mark.headingDeg - (sight.bearingDeg + 180)));
+}
+
+/** A subject slower than this comes to a known place: focus can wait for it there. */
+const SLOW_MS = 1.5;
+
+/** How to focus for a view: where, how deep, how long, how early to press. */
+export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
+  const { focalMm, cocMm, subject } = view;
+  const { distanceM } = view.sight;
+  const { nearM, farM } = depthOfField({ focalMm, cocMm, aperture, distanceM });
+  const depthM = farM - nearM;
+  const awayDeg = awayDegOf(view);
+  const { speedMs } = view.motion.subject;
+  const inFocusS = depthM === Infinity ? Infinity : timeInFocus({ depthM, speedMs, awayDeg });
+  const leadS = REACTION_S + RELEASE_S;
+  const waits = speedMs <= SLOW_MS || subject.climbDeg !== undefined;
+  const fps = view.body.framesPerS;
+  const frames = inFocusS === Infinity ? undefined : Math.floor(inFocusS * fps);
+  return {
+    nearM,
+    farM,
+    said: [
+      {
+        name: 'Focus',
+        value: waits ? 'pre-focus on the mark, and wait' : 'continuous, one point on the body',
+        why: waits
+          ? 'it comes to a known place; lock there before it does'
+          : 'it moves through the frame; start tracking before the moment. Others pre-focus on the mark and lock',
+      },
+      {
+        name: 'Sharp from',
+        value: `${metres(nearM)} to ${farM === Infinity ? 'far off' : metres(farM)}`,
+        why: `${smallLength(depthM)} of depth, drawn on the plan across the line of sight`,
+      },
+      {
+        name: 'In it for',
+        value: inFocusS === Infinity ? 'as long as it is there' : seconds(inFocusS),
+        why:
+          frames === undefined
+            ? 'it crosses at one distance'
+            : `${frames} ${frames === 1 ? 'frame' : 'frames'} at ${fps} a second, if the focus stands still`,
+      },
+      {
+        name: 'Press early by',
+        value: smallLength(speedMs * leadS),
+        why: `${leadS.toFixed(2)} s from seeing to opening, at ${speedMs.toFixed(1)} m/s; pre-capture, where the body has it, gives them back`,
+      },
+      {
+        name: 'Flat things parallel',
+        value: `within ${tiltSaid(depthM, subject.heightM)}`,
+        why: 'how far wings as long as the subject may turn from the sensor’s plane and stay sharp',
+      },
+    ],
+  };
+}
+
+function tiltSaid(depthM: number, subjectLengthM: number): string {
+  if (depthM === Infinity) return '90°';
+  return `${tiltTolerance({ depthM, subjectLengthM }).toFixed(0)}°`;
+}

@@ -1,0 +1,70 @@
+import {
+  formatShutter,
+  nearestMark,
+  shutterFor,
+  solveExposure,
+  type PictureWanted,
+  type SubjectLight,
+} from '@/core';
+import { exposureDemands } from '@/features/plan/answer';
+import type { View } from '@/features/plan/view';
+import { engraved } from '@/features/plan/words';
+import type { Shoot } from '@/records/shoot';
+
+/** What to store in a body's memory slots, in words that any body has. */
+export interface Slot {
+  readonly name: string;
+  readonly exposure: { readonly shutter: string; readonly aperture: string; readonly iso: string };
+  readonly rest: readonly string[];
+}
+
+const ACTION: PictureWanted = { technique: 'freeze', background: 'any' };
+const STILL: PictureWanted = { technique: 'portrait', background: 'any' };
+
+/** Action, still and pan, for this view in this light. */
+export function memorySlots(
+  view: View,
+  choice: Shoot['choice'],
+  light: SubjectLight,
+): readonly Slot[] {
+  const { held: _held, ...request } = exposureDemands(view, choice);
+  const panS = view.ladder.tryS;
+  const ceiling = nearestMark('iso', view.body.iso.usable).label;
+  const set = (wanted: PictureWanted) => {
+    const { shutterS, ruledBy } = shutterFor(wanted, view.running, { shakeS: view.shakeS, panS });
+    const { settings } = solveExposure({
+      ...request,
+      ev: light.ev,
+      demands: { ...request.demands, shutterS, shutterRuledBy: ruledBy },
+    });
+    return engraved(settings);
+  };
+  const burst = `${view.body.framesPerS} frames a second`;
+  return [
+    {
+      name: 'Action',
+      exposure: set(ACTION),
+      rest: [
+        `automatic ISO up to ${ceiling}`,
+        'continuous focus',
+        burst,
+        'stabiliser normal or off',
+      ],
+    },
+    {
+      name: 'Still',
+      exposure: set(STILL),
+      rest: ['single frames', 'focus locked once', `hands steady to ${formatShutter(view.shakeS)}`],
+    },
+    {
+      name: 'Pan',
+      exposure: set({ technique: 'pan', background: 'any' }),
+      rest: [
+        'continuous focus',
+        burst,
+        'stabiliser up and down only',
+        'press in the middle of the swing',
+      ],
+    },
+  ];
+}

@@ -1,0 +1,72 @@
+import { memo } from 'react';
+import { G, Path } from 'react-native-svg';
+import type { Point2 } from '@/core';
+import type { Canvas, PlanSwing } from './plan-types';
+
+/** The depth of field on the ground: what lies in it is sharp. */
+export const FocusZone = memo(function FocusZone({
+  zone,
+  canvas: { scale, inks },
+}: {
+  readonly zone: readonly Point2[];
+  readonly canvas: Canvas;
+}) {
+  const d = zone
+    .map((point, i) => {
+      const { x, y } = scale.toPx(point);
+      return `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`;
+    })
+    .join('');
+  return <Path d={`${d}Z`} fill={inks.signal} fillOpacity={0.22} stroke={inks.signal} />;
+});
+
+const RADIUS_PX = 54;
+const STEP_DEG = 4;
+
+/** The swing of a pan round the photographer, from where it is picked up to the follow-through. */
+export const Swing = memo(function Swing({
+  swing: { at, fromDeg, turnDeg },
+  canvas: { scale, inks },
+}: {
+  readonly swing: PlanSwing;
+  readonly canvas: Canvas;
+}) {
+  const middle = scale.toPx(at);
+  // Bearings turn with the sheet: a point a metre off gives the way on it.
+  const towards = (bearing: number, radius: number) => {
+    const rad = (bearing * Math.PI) / 180;
+    const off = scale.toPx({ x: at.x + Math.sin(rad), y: at.y + Math.cos(rad) });
+    const length = Math.hypot(off.x - middle.x, off.y - middle.y) || 1;
+    return {
+      x: middle.x + ((off.x - middle.x) / length) * radius,
+      y: middle.y + ((off.y - middle.y) / length) * radius,
+    };
+  };
+  const steps = Math.max(2, Math.ceil(Math.abs(turnDeg) / STEP_DEG));
+  const arc = Array.from({ length: steps + 1 }, (_, i) =>
+    towards(fromDeg + (turnDeg * i) / steps, RADIUS_PX),
+  );
+  const tip = fromDeg + turnDeg;
+  const back = tip - Math.sign(turnDeg) * 9;
+  const head = [
+    towards(back, RADIUS_PX - 7),
+    towards(tip, RADIUS_PX),
+    towards(back, RADIUS_PX + 7),
+  ];
+  const path = (points: readonly Point2[]) =>
+    points.map(({ x, y }, i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
+  return (
+    <G>
+      <Path
+        d={`${path([middle, ...arc])}Z`}
+        fill={inks.ink}
+        fillOpacity={0.06}
+        stroke={inks.ink}
+        strokeWidth={0.75}
+        strokeDasharray="3 3"
+      />
+      <Path d={path(arc)} fill="none" stroke={inks.ink} strokeWidth={2.5} />
+      <Path d={path(head)} fill="none" stroke={inks.ink} strokeWidth={2.5} />
+    </G>
+  );
+});

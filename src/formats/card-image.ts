@@ -1,0 +1,106 @@
+import { escaped } from './plan-image';
+
+/** The settings card as a picture: for a phone's lock screen, and for paper. */
+
+export interface CardSheet {
+  readonly title: string;
+  readonly under: readonly string[];
+  readonly lines: readonly {
+    readonly time: string;
+    readonly shutter: string;
+    readonly aperture: string;
+    readonly iso: string;
+    readonly turn: string;
+    readonly why: string;
+  }[];
+  readonly notes: readonly string[];
+}
+
+/** Sizes of a card: a tall phone's screen with its clock left free above, and a page of paper. */
+export const CARD_SIZES = {
+  lockScreen: { widthPx: 1080, heightPx: 2340, topPx: 760 },
+  paper: { widthPx: 1240, heightPx: 1754, topPx: 110 },
+} as const;
+export type CardSize = keyof typeof CARD_SIZES;
+
+const INK = '#1b1a16';
+const QUIET = '#575143';
+const PAPER = '#f4eedf';
+const FONT = '"Perch Figures", Georgia, serif';
+const MARGIN = 70;
+const FOOT = 90;
+const MEAN_LETTER = 0.52;
+
+/** A text cut to a width, with an ellipsis where it was longer. */
+function fitted(text: string, sizePx: number, widthPx: number): string {
+  const most = Math.floor(widthPx / (sizePx * MEAN_LETTER));
+  return text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1)).trimEnd()}…`;
+}
+
+function write(
+  x: number,
+  y: number,
+  text: string,
+  {
+    size,
+    weight = 400,
+    ink = INK,
+    anchor = 'start',
+  }: {
+    readonly size: number;
+    readonly weight?: number;
+    readonly ink?: string;
+    readonly anchor?: 'start' | 'end';
+  },
+): string {
+  return `<text x="${x}" y="${y.toFixed(0)}" font-size="${size}" font-weight="${weight}" fill="${ink}" text-anchor="${anchor}" font-family='${FONT}'>${escaped(text)}</text>`;
+}
+
+/**
+ * A card as an SVG file that stands alone. Rows shrink until all fit; what still does not is counted,
+ * never dropped in silence.
+ */
+export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSize): string {
+  const { widthPx, heightPx, topPx } = CARD_SIZES[size];
+  const wide = widthPx - 2 * MARGIN;
+  const head = topPx + 60 + under.length * 40;
+  const room = heightPx - FOOT - head - notes.length * 44;
+  const rowPx = Math.max(88, Math.min(190, room / Math.max(1, lines.length)));
+  const shown = lines.slice(0, Math.max(1, Math.floor(room / rowPx)));
+  const big = Math.min(64, rowPx * 0.42);
+  const small = Math.min(30, rowPx * 0.2);
+  const rows = shown.flatMap((line, i) => {
+    const y = head + 30 + i * rowPx;
+    const base = y + big;
+    return [
+      `<path d="M${MARGIN} ${y}H${widthPx - MARGIN}" stroke="${INK}" stroke-width="2"/>`,
+      write(MARGIN, base, line.time, { size: big, weight: 600 }),
+      write(MARGIN + wide * 0.46, base, line.shutter, { size: big, weight: 600, anchor: 'end' }),
+      write(MARGIN + wide * 0.67, base, line.aperture, { size: big, weight: 600, anchor: 'end' }),
+      write(widthPx - MARGIN, base, line.iso, { size: big, weight: 600, anchor: 'end' }),
+      write(MARGIN, base + small * 1.35, fitted(`${line.turn}: ${line.why}`, small, wide), {
+        size: small,
+        ink: QUIET,
+      }),
+    ];
+  });
+  const left = lines.length - shown.length;
+  const foot = head + 30 + shown.length * rowPx + 50;
+  const ends = [...(left > 0 ? [`and ${left} more rows in the app`] : []), ...notes];
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}" viewBox="0 0 ${widthPx} ${heightPx}" role="img">`,
+    `<title>${escaped(title)}</title>`,
+    `<rect width="${widthPx}" height="${heightPx}" fill="${PAPER}"/>`,
+    write(MARGIN, topPx, fitted(title, 52, wide), { size: 52, weight: 600 }),
+    ...under.map((text, i) =>
+      write(MARGIN, topPx + 46 + i * 40, fitted(text, 30, wide), { size: 30, ink: QUIET }),
+    ),
+    ...rows,
+    ...ends.map((text, i) =>
+      write(MARGIN, foot + i * 44, fitted(text, 32, wide), { size: 32, weight: 600 }),
+    ),
+    '</svg>',
+    '',
+  ].join('\n');
+}
