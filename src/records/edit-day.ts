@@ -14,11 +14,13 @@ export function onDay(shoot: Shoot, date: string): Shoot {
       .plus({ days: Math.round(days) })
       .toFormat(MINUTE);
   const { lampsFromLocal } = shoot.light;
+  const { deadlineLocal } = shoot.brief;
   return {
     ...shoot,
     startLocal: moved(shoot.startLocal),
     endLocal: moved(shoot.endLocal),
     atLocal: moved(shoot.atLocal),
+    brief: { ...shoot.brief, ...(deadlineLocal && { deadlineLocal: moved(deadlineLocal) }) },
     light: {
       ...shoot.light,
       ...(lampsFromLocal && { lampsFromLocal: moved(lampsFromLocal) }),

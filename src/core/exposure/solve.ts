@@ -197,6 +197,7 @@ function budgetOf(
   const { ev, demands, camera, lens, held = {} } = request;
   const { shutterS, aperture, iso, liftStops } = settings;
   const closed = aperture > nearestMark('aperture', lens.widestAperture).value;
+  const spent = aperture > demanded(request).aperture * 1.001;
   const dark = evOf(settings) - ev.expected;
   let known: ReturnType<typeof pricesOf> | undefined;
   const line = (lever: Lever, stops: number, ruledBy: string): BudgetLine => ({
@@ -216,7 +217,7 @@ function budgetOf(
       held.aperture
         ? BY_HAND
         : closed
-          ? (demands.apertureRuledBy ?? 'light to spare')
+          ? ((spent ? undefined : demands.apertureRuledBy) ?? 'light to spare')
           : 'widest of the lens',
     ),
     line('iso', isoStops(iso), noiseLevel(iso, camera.iso)),

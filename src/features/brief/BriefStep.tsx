@@ -10,6 +10,10 @@ import { useToast } from '@/ui/Toast';
 import { briefOf, formOf, type BriefForm } from './brief-form';
 import { BriefFields } from './BriefFields';
 import { Cautions } from './Cautions';
+import { Leave } from './Leave';
+import { People } from './People';
+import { Promised } from './Promised';
+import { Subjects } from './Subjects';
 
 /** A shoot with its brief changed: the ground turns with its bearing, the minute stays inside. */
 export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
@@ -40,7 +44,12 @@ export function BriefStep() {
   const router = useRouter();
   const { duplicate, remove, exportFile } = useShootTasks();
   return (
-    <View className="gap-4">
+    <View className="gap-6">
+      <Promised />
+      <People />
+      <Leave />
+      <Cautions shoot={shoot} />
+      <Subjects />
       <Heading level={2} kind="figure">
         What, where and when
       </Heading>
@@ -53,7 +62,6 @@ export function BriefStep() {
           say({ text: 'Brief saved' });
         }}
       />
-      <Cautions shoot={shoot} />
       <View className="gap-2 border-t border-line pt-4">
         <Button label="Export as a file" onPress={() => exportFile(shoot)} />
         <Button

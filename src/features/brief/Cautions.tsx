@@ -1,26 +1,33 @@
+import { useState } from 'react';
 import { View } from 'react-native';
-import { cautionsFor } from '@/presets/cautions';
-import { subjectById } from '@/presets/find';
-import { groundById } from '@/presets/grounds';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Caution } from '@/presets/cautions';
 import type { Shoot } from '@/records/shoot';
+import { IconButton } from '@/ui/Button';
 import { CautionSign } from '@/ui/CautionSign';
+import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { cautionsOf } from './caution-tags';
 
-/** What to take care of on a shoot's ground and with its subjects; nothing where nothing is known. */
+/** What to take care of on a shoot; nothing where nothing is known. */
 export function Cautions({ shoot }: { readonly shoot: Shoot }) {
-  const inks = useInks();
-  const subjects = shoot.marks.map(({ subjectId }) => subjectById(subjectId));
-  const cautions = cautionsFor([
-    ...groundById(shoot.ground.template).cautions,
-    ...subjects.flatMap((subject) => subject.cautions ?? []),
-  ]);
+  const cautions = cautionsOf(shoot);
   if (cautions.length === 0) return null;
   return (
     <View className="gap-2 border-t border-line pt-4">
       <Heading level={2} kind="figure">
         Take care
       </Heading>
+      <CautionList cautions={cautions} />
+    </View>
+  );
+}
+
+function CautionList({ cautions }: { readonly cautions: readonly Caution[] }) {
+  const inks = useInks();
+  return (
+    <>
       <View role="list" aria-label="Cautions" className="gap-2">
         {cautions.map(({ id, text, source }) => (
           <View key={id} role="listitem" className="flex-row items-start gap-3">
@@ -35,6 +42,25 @@ export function Cautions({ shoot }: { readonly shoot: Shoot }) {
       <Text kind="small" ink="quiet">
         Reminders only: local rules, officials, land managers and qualified guides come first.
       </Text>
-    </View>
+    </>
+  );
+}
+
+/** The cautions from any step, behind their sign. */
+export function CautionsButton() {
+  const { shoot } = useShootPage().plan;
+  const [open, setOpen] = useState(false);
+  const inks = useInks();
+  const cautions = cautionsOf(shoot);
+  if (cautions.length === 0) return null;
+  return (
+    <>
+      <IconButton label={`Take care: ${cautions.length}`} onPress={() => setOpen(true)}>
+        <CautionSign color={inks.ink} />
+      </IconButton>
+      <Sheet title="Take care" open={open} onClose={() => setOpen(false)}>
+        <CautionList cautions={cautions} />
+      </Sheet>
+    </>
   );
 }

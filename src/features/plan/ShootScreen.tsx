@@ -11,6 +11,7 @@ import { atMsOf, localMinuteOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
+import { CautionsButton } from '@/features/brief/Cautions';
 import { DrawToolbar } from '@/features/draw/DrawStep';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
@@ -146,6 +147,7 @@ const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
           {title}
         </Heading>
         {drawing ? null : <UndoButtons />}
+        {drawing ? null : <CautionsButton />}
         <SchemeButton />
       </View>
       {trouble ? (

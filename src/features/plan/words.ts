@@ -124,15 +124,20 @@ export function shutterReason(view: View, { exposure }: Pick<Answer, 'exposure'>
   const ruling = smear.find(({ part }) => part === view.demand.ruledBy);
   const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
   const px = ({ deliveredPx }: PartSmear) => `${deliveredPx.toFixed(1)} px`;
+  if (view.wanted.technique === 'pan' && smear[0]) {
+    const [rung] = view.ladder.rungs;
+    const share = rung ? (rung.streakShare * settings.shutterS) / rung.shutterS : 0;
+    return `Panned at ${shutter}: the ${smear[0].part} moves ${px(smear[0])} in a swing as even as yours, the background ${(share * 100).toFixed(1)} % of the frame.`;
+  }
+  if (view.wanted.technique === 'streak' && most) {
+    return `Streaks at ${shutter}: the ${most.part} moves ${px(most)}.`;
+  }
   if (most && most.deliveredPx > ALL_STREAK_SHARE * DELIVERED_LONG_SIDE_PX) {
     return `At ${shutter} all that moves is a streak.`;
   }
   if (!ruling) {
     const next = most ? `; the ${most.part} moves ${px(most)}` : '';
-    const { ruledBy } = view.demand;
-    return ruledBy === 'your own hands'
-      ? `Your own hands rule: steady to ${formatShutter(view.shakeS)}${next}.`
-      : `${ruledBy[0]?.toUpperCase()}${ruledBy.slice(1)}: ${shutter}${next}.`;
+    return `Your own hands rule: steady to ${formatShutter(view.shakeS)}${next}.`;
   }
   const name = `${ruling.part[0]?.toUpperCase()}${ruling.part.slice(1)}`;
   const first = `${name} rules: ${px(ruling)} at ${shutter}`;

@@ -1,0 +1,17 @@
+import { useCallback } from 'react';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { withoutEntry, type EntryList } from '@/records/edit-brief';
+import { useToast } from '@/ui/Toast';
+
+/** Takes away a shot, a person or a subject, with a way back. */
+export function useRemoveEntry() {
+  const { update, undo } = useShootPage();
+  const say = useToast();
+  return useCallback(
+    (list: EntryList, { id, name }: { readonly id: string; readonly name: string }) => {
+      update((current) => withoutEntry(current, list, id));
+      say({ text: `Took away “${name}”`, action: { label: 'Undo', onPress: undo } });
+    },
+    [update, undo, say],
+  );
+}
