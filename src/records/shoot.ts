@@ -124,6 +124,8 @@ export const kitSchema = z.strictObject({
   focalMm: z.number().gt(0).max(2000),
   converter: z.literal([...CONVERTERS]),
   support: z.enum(['hand', 'monopod', 'beanBag', 'tripod']),
+  /** How finely the body's dials turn; thirds when absent. */
+  dial: z.enum(['third', 'half']).optional(),
 });
 
 const LISTS_OF_ITEMS = [

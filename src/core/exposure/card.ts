@@ -1,7 +1,7 @@
 import { above, atLeast, nonEmpty } from '../check';
 import type { EvRange } from '../light/subject';
 import { ev as evOf } from '../quantity/ev';
-import { clicksBetween, nearestMark, type ScaleKind } from '../quantity/scales';
+import { clicksBetween, nearestMark, type Dial, type ScaleKind } from '../quantity/scales';
 import type { Span } from '../sun/horizon';
 import { checkRequest, type ExposureRequest } from './request';
 import { solveExposure, type ExposurePlan, type Settings } from './solve';
@@ -13,7 +13,7 @@ export interface CardLight {
   readonly lampsRule?: boolean;
 }
 
-/** One dial turned, in third-stop clicks towards larger values (slower, smaller opening, higher). */
+/** One dial turned, in clicks of that dial towards larger values (slower, smaller opening, higher). */
 export interface Turn {
   readonly dial: ScaleKind | 'lift';
   readonly clicks: number;
@@ -49,7 +49,7 @@ const HOLD_MS = 180_000;
 const missBy = (settings: Settings, expected: number): number =>
   expected - (evOf(settings) - settings.liftStops);
 
-function turnsBetween(from: Settings, to: Settings): readonly Turn[] {
+function turnsBetween(from: Settings, to: Settings, fine: Dial = 'third'): readonly Turn[] {
   const dials: readonly (readonly [ScaleKind, number, number])[] = [
     ['shutter', from.shutterS, to.shutterS],
     ['aperture', from.aperture, to.aperture],
@@ -58,7 +58,10 @@ function turnsBetween(from: Settings, to: Settings): readonly Turn[] {
   const turned: Turn[] = dials
     .map(([dial, a, b]) => ({
       dial,
-      clicks: clicksBetween(nearestMark(dial, a), nearestMark(dial, b)),
+      clicks: clicksBetween(
+        nearestMark(dial, a, 'nearest', fine),
+        nearestMark(dial, b, 'nearest', fine),
+      ),
     }))
     .filter(({ clicks }) => clicks !== 0);
   const liftClicks = Math.round((to.liftStops - from.liftStops) * 3);
@@ -133,7 +136,7 @@ export function settingsCard({
       fromMs: timeMs,
       toMs: lastMs,
       settings: plan.settings,
-      turns: before ? turnsBetween(before.settings, plan.settings) : [],
+      turns: before ? turnsBetween(before.settings, plan.settings, request.camera.dial) : [],
       stopsShort: plan.stopsShort,
       stopsDark: plan.stopsDark,
       noise: plan.noise,
@@ -145,7 +148,11 @@ export function settingsCard({
   for (let i = 1; i < series.length; i += 1) {
     const { settings } = rows.at(-1) as CardRow;
     // When nothing can be done the settings stay the same, and no row is worth its line.
-    if (turnsBetween(settings, planAt(i).settings).length > 0 && lasts(i, settings)) begin(i);
+    if (
+      turnsBetween(settings, planAt(i).settings, request.camera.dial).length > 0 &&
+      lasts(i, settings)
+    )
+      begin(i);
   }
   const takesOver = lightAt(0).lampsRule ? undefined : series.find(({ lampsRule }) => lampsRule);
   return {

@@ -1,7 +1,7 @@
 import { LONGEST_SHUTTER_S } from '../motion/freeze';
 import { ev as evOf, type Triad } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
-import { fastestAllowedS, type ExposureRequest, type HeldLevers } from './request';
+import { fastestAllowedS, onDial, type ExposureRequest, type HeldLevers } from './request';
 
 type Free = 'iso' | 'shutterS' | 'aperture';
 
@@ -28,20 +28,21 @@ export function settleHeld(
   const { ev, camera, lens } = request;
   const widest = nearestMark('aperture', lens.widestAperture).value;
   const dials = {
-    shutterS: nearestMark('shutter', held.shutterS ?? start.shutterS).value,
-    aperture: nearestMark('aperture', Math.max(widest, held.aperture ?? start.aperture)).value,
-    iso: nearestMark('iso', held.iso ?? camera.iso.base).value,
+    shutterS: onDial(camera, 'shutter', held.shutterS ?? start.shutterS),
+    aperture: Math.max(widest, onDial(camera, 'aperture', held.aperture ?? start.aperture)),
+    iso: onDial(camera, 'iso', held.iso ?? camera.iso.base),
   };
   /** How far the frame is over; below 0 under. */
   const over = () => ev.expected - evOf(dials);
   const answer: Readonly<Record<Free, () => number>> = {
     iso: () =>
-      nearestMark('iso', clamp(dials.iso * 2 ** -over(), camera.iso.base, camera.iso.last)).value,
+      onDial(camera, 'iso', clamp(dials.iso * 2 ** -over(), camera.iso.base, camera.iso.last)),
     shutterS: () =>
-      nearestMark(
+      onDial(
+        camera,
         'shutter',
         clamp(dials.shutterS * 2 ** -over(), fastestAllowedS(camera), LONGEST_SHUTTER_S),
-      ).value,
+      ),
     aperture: () =>
       nearestMark(
         'aperture',

@@ -3,6 +3,7 @@ import { ev as evOf } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
 import {
   fastestAllowedS,
+  onDial,
   type ExposureRequest,
   type IsoLandmarks,
   type Lever,
@@ -83,16 +84,14 @@ export function spend(
   const over = () => ev.expected - evOf({ ...chosen, iso: camera.iso.base });
   const fastest = nearestMark('shutter', fastestAllowedS(camera), 'up').value;
   const faster = () => {
-    chosen.shutterS = Math.max(
-      fastest,
-      nearestMark('shutter', chosen.shutterS * 2 ** -over()).value,
-    );
+    chosen.shutterS = Math.max(fastest, onDial(camera, 'shutter', chosen.shutterS * 2 ** -over()));
   };
   const closer = () => {
-    chosen.aperture = nearestMark(
+    chosen.aperture = onDial(
+      camera,
       'aperture',
       Math.min(lens.smallestAperture, chosen.aperture * 2 ** (over() / 2)),
-    ).value;
+    );
   };
   const [first, then] = demands.keepShutter ? [closer, faster] : [faster, closer];
   if (over() > 0) first();

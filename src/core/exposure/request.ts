@@ -2,7 +2,7 @@ import { above, atLeast, finite, oneOf } from '../check';
 import type { EvRange } from '../light/subject';
 import { LONGEST_SHUTTER_S } from '../motion/freeze';
 import type { Motion } from '../motion/smear';
-import { nearestMark } from '../quantity/scales';
+import { nearestMark, type Dial, type Rounding, type ScaleKind } from '../quantity/scales';
 
 /** What gives first when there is not light enough. */
 export type School = 'motion' | 'balanced' | 'quality';
@@ -55,6 +55,8 @@ export interface ExposureRequest {
     readonly iso: IsoLandmarks;
     readonly fastestShutterS: number;
     readonly shutterLimit?: ShutterLimit;
+    /** How finely its dials turn: thirds unless said. */
+    readonly dial?: Dial;
   };
   readonly lens: { readonly widestAperture: number; readonly smallestAperture: number };
   readonly school: School;
@@ -121,6 +123,14 @@ export function checkRequest({
   Object.entries(held).forEach(([lever, value]) => above(`held.${lever}`, value, 0));
 }
 
+/** A value on the nearest mark of the body's own dial. */
+export const onDial = (
+  { dial = 'third' }: ExposureRequest['camera'],
+  kind: ScaleKind,
+  value: number,
+  rounding: Rounding = 'nearest',
+): number => nearestMark(kind, value, rounding, dial).value;
+
 /** The fastest time that body and limits allow together. */
 export const fastestAllowedS = ({ fastestShutterS, shutterLimit }: ExposureRequest['camera']) =>
   Math.max(fastestShutterS, shutterLimit?.fastestS ?? 0);
@@ -131,7 +141,7 @@ export interface Demanded {
   readonly conflicts: readonly Conflict[];
 }
 
-function demandedAperture({ demands, lens }: Omit<ExposureRequest, 'ev'>) {
+function demandedAperture({ demands, lens, camera }: Omit<ExposureRequest, 'ev'>) {
   const widest = nearestMark('aperture', lens.widestAperture).value;
   const smallest = nearestMark('aperture', lens.smallestAperture).value;
   const forDepth = Math.max(widest, demands.aperture ?? widest);
@@ -162,8 +172,8 @@ function demandedAperture({ demands, lens }: Omit<ExposureRequest, 'ev'>) {
     });
   }
   const rounding = demands.prefer === 'blur' && blurWanted !== undefined ? 'down' : 'up';
-  const onDial = nearestMark('aperture', Math.min(aperture, smallest), rounding).value;
-  return { aperture: Math.max(widest, onDial), conflicts };
+  const set = onDial(camera, 'aperture', Math.min(aperture, smallest), rounding);
+  return { aperture: Math.max(widest, set), conflicts };
 }
 
 /** Shutter and aperture on the dials that meet the demands, light or no light. */
@@ -171,15 +181,16 @@ export function demanded(request: Omit<ExposureRequest, 'ev'>): Demanded {
   const { demands, camera } = request;
   const fastestS = fastestAllowedS(camera);
   const { aperture, conflicts } = demandedAperture(request);
-  const shutterS = nearestMark(
+  const shutterS = onDial(
+    camera,
     'shutter',
     Math.min(Math.max(demands.shutterS, fastestS), LONGEST_SHUTTER_S),
     'down',
-  ).value;
+  );
   const tooSlow = demands.shutterS < fastestS * 0.999;
   return {
     // A limit that is no mark of the dial is kept from the slow side.
-    shutterS: shutterS < fastestS * 0.999 ? nearestMark('shutter', fastestS, 'up').value : shutterS,
+    shutterS: shutterS < fastestS * 0.999 ? onDial(camera, 'shutter', fastestS, 'up') : shutterS,
     aperture,
     conflicts: tooSlow
       ? [

@@ -11,6 +11,7 @@ import {
   checkRequest,
   demanded,
   fastestAllowedS,
+  onDial,
   SCHOOLS,
   type Conflict,
   type Demanded,
@@ -163,16 +164,16 @@ function settle(request: ExposureRequest): Settled {
   const isoFor = (shutterS: number) =>
     100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - exposedEv);
   const onIsoDial = (iso: number) =>
-    nearestMark('iso', Math.min(camera.iso.last, Math.max(camera.iso.base, iso))).value;
+    onDial(camera, 'iso', Math.min(camera.iso.last, Math.max(camera.iso.base, iso)));
 
   const slowed = spent.shutterS * 2 ** given.shutter;
   if (given.last === 'shutter') {
     const iso = onIsoDial(100 * 2 ** given.isoStops);
-    const shutterS = nearestMark('shutter', slowed * (isoFor(slowed) / iso)).value;
+    const shutterS = onDial(camera, 'shutter', slowed * (isoFor(slowed) / iso));
     const settings: Settings = { shutterS, aperture, iso, liftStops: given.lift };
     return { start, settings, stopsDark: given.missing, stopsBright: 0 };
   }
-  const shutterS = nearestMark('shutter', slowed).value;
+  const shutterS = onDial(camera, 'shutter', slowed);
   const isoWanted = isoFor(shutterS);
   const settings: Settings = {
     shutterS,

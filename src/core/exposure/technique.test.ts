@@ -3,7 +3,7 @@ import { viewOf } from '@/features/plan/view';
 import { DEMO_SHOOTS } from '@/demo';
 import { ev as evOf } from '../quantity/ev';
 import { daylight } from '../light/daylight';
-import { nearestMark } from '../quantity/scales';
+import { engravedMark, nearestMark } from '../quantity/scales';
 import { apertureFor, motionFor, panLadder, shutterFor, skyEv, TECHNIQUES } from './technique';
 import { solveExposure } from './solve';
 import type { ExposureRequest } from './request';
@@ -144,4 +144,27 @@ describe('levers held by hand', () => {
     expect(plan.works).toBe(false);
     expect(plan.alternatives.every(({ works }) => works)).toBe(true);
   });
+});
+
+test('on half-stop dials every setting stands on a half, and is engraved as one', () => {
+  fc.assert(
+    fc.property(between(3, 15), (light) => {
+      const { settings } = solveExposure({
+        ...request,
+        ev: { low: light, expected: light, high: light },
+        camera: { ...request.camera, dial: 'half' },
+      });
+      for (const [kind, value] of [
+        ['shutter', settings.shutterS],
+        ['iso', settings.iso],
+      ] as const) {
+        expect(nearestMark(kind, value, 'nearest', 'half').value).toBeCloseTo(value, 9);
+        expect(engravedMark(kind, value).label).toBe(
+          nearestMark(kind, value, 'nearest', 'half').label,
+        );
+      }
+    }),
+  );
+  expect(engravedMark('shutter', 2 ** -9.5).label).toBe('1/750');
+  expect(engravedMark('shutter', 2 ** (-29 / 3)).label).toBe('1/800');
 });

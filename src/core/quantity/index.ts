@@ -2,6 +2,7 @@ export { ev, evFromIlluminance, illuminanceFromEv, type Triad } from './ev';
 export {
   CLICKS_PER_STOP,
   clicksBetween,
+  engravedMark,
   formatShutter,
   markAt,
   nearestMark,

@@ -175,7 +175,22 @@ export function parseShutter(text: string): number {
   );
 }
 
-/** The engraved time nearest to `shutterS`: "1/1600", "2 s". */
-export function formatShutter(shutterS: number, dial: Dial = 'third'): string {
-  return nearestMark('shutter', above('shutterS', shutterS, 0), 'nearest', dial).label;
+/**
+ * The mark that a value is engraved as: of the dial it stands on, thirds before halves; the nearest
+ * third where it stands on none.
+ * @throws RangeError if the value is not above 0
+ */
+export function engravedMark(kind: ScaleKind, value: number): Mark {
+  const third = nearestMark(kind, value);
+  const half = nearestMark(kind, value, 'nearest', 'half');
+  const onHalf = Math.abs(Math.log2(value / half.value)) < 1e-3;
+  return onHalf && Math.abs(Math.log2(value / third.value)) >= 1e-3 ? half : third;
+}
+
+/** The engraved time nearest to `shutterS`: "1/1600", "2 s"; on the dial it stands on unless one is named. */
+export function formatShutter(shutterS: number, dial?: Dial): string {
+  above('shutterS', shutterS, 0);
+  return dial
+    ? nearestMark('shutter', shutterS, 'nearest', dial).label
+    : engravedMark('shutter', shutterS).label;
 }

@@ -18,6 +18,11 @@ const SUPPORTS: readonly { readonly value: Support; readonly label: string }[] =
   { value: 'tripod', label: 'Tripod' },
 ];
 
+const DIALS = [
+  { value: 'third', label: 'Thirds' },
+  { value: 'half', label: 'Halves' },
+] as const;
+
 /** The kit with another lens on: at its longest, its converter off if it takes none. */
 export function withLens(kit: Shoot['kit'], lensId: string): Shoot['kit'] {
   const lens = lensById(lensId);
@@ -94,6 +99,12 @@ export const KitControls = memo(function KitControls({
       <Text kind="small" ink="quiet">
         Fitted: {Math.round(focalMm)} mm, focusing from {lens.nearestFocusM} m
       </Text>
+      <Choice
+        label="Dials turn by"
+        value={kit.dial ?? 'third'}
+        options={DIALS}
+        onChange={(dial) => change({ dial })}
+      />
       <Choice
         label="Support"
         value={kit.support}

@@ -55,7 +55,7 @@ export function exposureDemands(view: View, choice: Shoot['choice']): Omit<Expos
       liftStops: choice.liftStops,
     },
     ...(Object.keys(choice.held).length > 0 && { held: leversOf(choice.held) }),
-    camera: view.body,
+    camera: view.dial === 'half' ? { ...view.body, dial: 'half' } : view.body,
     lens: { widestAperture: view.widestAperture, smallestAperture: view.lens.smallestAperture },
     school: choice.school,
     motion: view.motion,

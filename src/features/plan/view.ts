@@ -90,6 +90,8 @@ export interface View {
   readonly wanted: PictureWanted;
   readonly passing: Passing;
   readonly orientation: 'level' | 'upright';
+  /** How finely the body's dials turn. */
+  readonly dial: 'third' | 'half';
   /** The subject at its full pace, before a camera that stands still. */
   readonly running: Motion;
   /** As the picture is taken: followed in a pan, at ease for a portrait. */
@@ -262,6 +264,7 @@ export function viewOf(shoot: Viewed): ViewResult {
       running,
       passing: along,
       orientation: shoot.choice.orientation,
+      dial: shoot.kit.dial ?? 'third',
       motion,
       get freeze() {
         return freeze();

@@ -1,5 +1,6 @@
 import {
   DELIVERED_LONG_SIDE_PX,
+  engravedMark,
   formatShutter,
   nearestMark,
   type ExposurePlan,
@@ -20,9 +21,9 @@ export const stops = (value: number): string =>
 
 /** Settings as the dials are marked. */
 export const engraved = ({ shutterS, aperture, iso }: Settings) => ({
-  shutter: nearestMark('shutter', shutterS).label,
-  aperture: nearestMark('aperture', aperture).label,
-  iso: nearestMark('iso', iso).label,
+  shutter: engravedMark('shutter', shutterS).label,
+  aperture: engravedMark('aperture', aperture).label,
+  iso: engravedMark('iso', iso).label,
 });
 
 const SHORT_STOPS = 0.05;

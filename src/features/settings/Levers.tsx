@@ -78,6 +78,7 @@ export function Levers({
           value={settings[lever]}
           least={ends[lever][0]}
           most={ends[lever][1]}
+          dial={view.dial}
           note={held[lever] === undefined ? free[lever] : 'held by you'}
           onChange={(value) => hold(lever, value)}
         />
