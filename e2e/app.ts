@@ -45,7 +45,7 @@ export async function readAnswer(page: Page): Promise<Reading> {
     aperture: figure(label, /f\/([\d.]+)/),
     iso: figure(label, /ISO (\d+)/),
     ev: figure(text, /\nEV (-?[\d.]+)/),
-    fillPct: figure(text, /(\d+) %/),
+    fillPct: figure(text, /Frame fill\s+(\d+) %/),
     distanceM: figure(text, /Distance\s+([\d.]+) m/),
   };
 }

@@ -59,7 +59,8 @@ export function ReadingForm({
   const [by, setBy] = useState<'meter' | 'frame'>('meter');
   const [evClicks, setEvClicks] = useState(Math.round(expectedEv * CLICKS));
   const [simulated, setSimulated] = useState<number>();
-  const [frame, setFrame] = useState<Triad>(taken);
+  const { shutterS, aperture, iso } = taken;
+  const [frame, setFrame] = useState<Triad>({ shutterS, aperture, iso });
   const [dark, setDark] = useState(0);
   const ev = simulated ?? evClicks / CLICKS;
   const frameEv = evOf(frame) - dark / CLICKS;
@@ -97,21 +98,21 @@ export function ReadingForm({
             value={frame.shutterS}
             least={DIALS.shutter[0]}
             most={DIALS.shutter[1]}
-            onChange={(shutterS) => change({ shutterS })}
+            onChange={(time) => change({ shutterS: time })}
           />
           <DialStepper
             kind="aperture"
             value={frame.aperture}
             least={DIALS.aperture[0]}
             most={DIALS.aperture[1]}
-            onChange={(aperture) => change({ aperture })}
+            onChange={(number) => change({ aperture: number })}
           />
           <DialStepper
             kind="iso"
             value={frame.iso}
             least={DIALS.iso[0]}
             most={DIALS.iso[1]}
-            onChange={(iso) => change({ iso })}
+            onChange={(sensitivity) => change({ iso: sensitivity })}
           />
           <Stepper
             label="It looked"

@@ -1,0 +1,116 @@
+import type { Page } from '@playwright/test';
+import { expect, headline, readAnswer, settle, test } from './app';
+
+const BRIEF = '/shoot/demo-larkmoor/brief';
+const shot = (page: Page, name: string) =>
+  page.getByRole('list', { name: 'Shots' }).getByRole('button', { name: new RegExp(`^${name}`) });
+
+test('a shot taken up sets mark, framing and shutter, and stays so after a reload', async ({
+  page,
+}) => {
+  await page.goto(BRIEF);
+  await expect(headline(page)).toBeVisible();
+  const before = await readAnswer(page);
+  await shot(page, 'Counter-attack, panned').click();
+  await expect(page.getByText(/^Panned at 1\/\d+: the body moves [\d.]+ px/)).toBeVisible();
+  const panned = await readAnswer(page);
+  expect(panned.shutterPerSecond).toBeLessThan(before.shutterPerSecond / 4);
+  // The shot asks for 45 % of the frame's height, and the lens goes there.
+  expect(panned.fillPct).toBeGreaterThan(42);
+  expect(panned.fillPct).toBeLessThan(48);
+  await settle(page);
+  await page.reload();
+  await expect(shot(page, 'Counter-attack, panned')).toHaveAttribute('aria-pressed', 'true');
+  expect(await readAnswer(page)).toEqual(panned);
+  await shot(page, 'Faces between the plays').click();
+  await expect(shot(page, 'Counter-attack, panned')).toHaveAttribute('aria-pressed', 'false');
+  const faces = await readAnswer(page);
+  expect(faces.shutterPerSecond).toBeGreaterThan(panned.shutterPerSecond);
+});
+
+test(
+  'a shot is added, must have a name, is taken away and brought back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto(BRIEF);
+    await page.getByRole('button', { name: 'Add a shot' }).click();
+    const sheet = page.getByRole('dialog', { name: 'A new shot' });
+    await sheet.getByRole('button', { name: 'Add it and take it up' }).click();
+    await expect(sheet.getByText(/Change this: give it a name/)).toBeVisible();
+    await sheet.getByLabel('Name of the shot').fill('Captain, portrait');
+    await sheet.getByRole('button', { name: /^Technique / }).click();
+    await page.getByRole('radio', { name: /^Portrait/ }).click();
+    await sheet.getByRole('radio', { name: 'Must' }).click();
+    await sheet.getByRole('spinbutton', { name: 'How many good ones are owed' }).press('ArrowUp');
+    await sheet.getByRole('button', { name: 'Add it and take it up' }).click();
+    await expect(shot(page, 'Captain, portrait, Must · 2 owed · Portrait')).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await page.getByRole('button', { name: 'Change the shot Captain, portrait' }).click();
+    await page.getByRole('button', { name: 'Take the shot away' }).click();
+    await expect(shot(page, 'Captain, portrait')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+    await expect(shot(page, 'Captain, portrait')).toHaveCount(1);
+  },
+);
+
+test('a subject is timed, kept, and every figure follows', { tag: '@once' }, async ({ page }) => {
+  await page.goto(BRIEF);
+  await expect(headline(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Measure a subject' }).click();
+  const sheet = page.getByRole('dialog', { name: 'A subject of your own' });
+  await sheet.getByRole('button', { name: /^Moves like / }).click();
+  await page.getByRole('radio', { name: 'Field player, running' }).click();
+  await sheet.getByRole('button', { name: 'It enters now' }).click();
+  await page.waitForTimeout(400);
+  await sheet.getByRole('button', { name: 'It leaves now' }).click();
+  await expect(sheet.getByText(/^Crossed 10 m in 0\.[3-9]\d s: /)).toBeVisible();
+  // Written down instead: 10 m in 1.4 s is 7.1 m/s.
+  await sheet.getByLabel('It took, s').fill('1.4');
+  await sheet.getByLabel('It took, s').press('Enter');
+  await sheet.getByRole('button', { name: 'Use 7.1 m/s' }).click();
+  await expect(sheet.getByLabel('Pace, m/s')).toHaveValue('7.14');
+  await sheet.getByLabel('Name of the subject').fill('Under-12 winger');
+  await sheet.getByLabel('A habit to remember').fill('comes down the left');
+  await sheet.getByRole('button', { name: 'Add the habit' }).click();
+  await sheet.getByRole('button', { name: 'Keep it, and put it at the mark' }).click();
+  await expect(page.getByRole('region', { name: 'Answer' })).toContainText('Under-12 winger');
+  await expect(page.getByRole('list', { name: 'Own subjects' })).toContainText(
+    'Field player, running: 1.75 m, 7.1 m/s. comes down the left',
+  );
+  await settle(page);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Answer' })).toContainText('Under-12 winger');
+});
+
+test(
+  'who, with whose leave, and cautions that follow what is forbidden',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-tern-water/brief');
+    const leave = page.getByRole('region', { name: 'For whom, and with whose leave' });
+    await expect(leave).toContainText('by 20:00 on Saturday 19 June 2027');
+    await leave.getByRole('button', { name: 'Change this' }).click();
+    await page.getByLabel('Deadline, time').fill('25:00');
+    await page.getByRole('checkbox', { name: 'Children without consent' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText(/^Change this: the deadline/)).toBeVisible();
+    await page.getByLabel('Deadline, time').fill('21:30');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(leave).toContainText('Forbidden: drones, children without consent');
+    await page.getByRole('link', { name: 'Settings' }).click();
+    await page.getByRole('button', { name: /^Take care: \d+$/ }).click();
+    await expect(page.getByRole('dialog', { name: 'Take care' })).toContainText(
+      'Pictures of children need consent',
+    );
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Brief' }).click();
+    await page.getByRole('button', { name: 'Change Junior single, lane 4' }).click();
+    await page.getByRole('spinbutton', { name: 'Lane' }).press('ArrowUp');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByRole('list', { name: 'People and animals' })).toContainText(
+      'No. 214, lane 5',
+    );
+  },
+);

@@ -1,0 +1,159 @@
+import type { Page } from '@playwright/test';
+import { expect, headline, readAnswer, settle, test } from './app';
+
+const LIGHT = '/shoot/demo-larkmoor/light';
+const readings = (page: Page) => page.getByRole('region', { name: 'Readings' });
+
+async function open(page: Page): Promise<void> {
+  await page.goto(LIGHT);
+  await expect(headline(page)).toBeVisible();
+}
+
+test('a test frame that looked dark corrects the light, the dials and the card', async ({
+  page,
+}) => {
+  await open(page);
+  const before = await readAnswer(page);
+  await readings(page).getByRole('button', { name: 'Take a reading' }).click();
+  const sheet = page.getByRole('dialog', { name: /^Reading at Attack in the circle/ });
+  await sheet.getByRole('radio', { name: 'Test frame' }).click();
+  const looked = sheet.getByRole('spinbutton', { name: 'It looked' });
+  for (let i = 0; i < 4; i += 1) await looked.press('ArrowUp');
+  await expect(looked).toHaveAttribute('aria-valuetext', '1.3 stops dark');
+  await sheet.getByRole('button', { name: 'Keep the reading' }).click();
+  await expect(readings(page)).toContainText(
+    /the light here is 0\.[4-9]\d? stop darker|1\.\d stops? darker/,
+  );
+  await expect(readings(page)).toContainText(/sure to ±0\.\d/);
+  const after = await readAnswer(page);
+  expect(after.ev).toBeLessThan(before.ev - 0.3);
+  expect(after.iso).toBeGreaterThan(before.iso);
+  await expect(readings(page).getByRole('list', { name: 'Readings kept' })).toContainText(
+    /18:50, 1\/1600 f\/2.8 ISO 125 looked 1.3 stops dark/,
+  );
+  await settle(page);
+  await page.reload();
+  await expect(readings(page).getByRole('list', { name: 'Readings kept' })).toBeVisible();
+  expect((await readAnswer(page)).ev).toBe(after.ev);
+  await page.getByRole('button', { name: /^Take away the reading at / }).click();
+  await expect(readings(page)).toContainText('Nothing measured yet');
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(readings(page).getByRole('list', { name: 'Readings kept' })).toBeVisible();
+});
+
+test('readings move the settings card', { tag: '@once' }, async ({ page }) => {
+  const rows = page.getByRole('list', { name: 'Settings card' }).getByRole('listitem');
+  const firstRow = async () => {
+    await page.getByRole('link', { name: 'Settings' }).click();
+    await page.getByRole('radio', { name: 'Card', exact: true }).click();
+    await expect(rows.first()).toContainText('18:30');
+    return rows.first().getByRole('img').getAttribute('aria-label');
+  };
+  await open(page);
+  const before = await firstRow();
+  await page.getByRole('link', { name: 'Light' }).click();
+  await readings(page).getByRole('button', { name: 'Take a reading' }).click();
+  const ev = page.getByRole('dialog').getByRole('spinbutton', { name: 'EV at ISO 100' });
+  for (let i = 0; i < 6; i += 1) await ev.press('ArrowDown');
+  await page.getByRole('button', { name: 'Keep the reading' }).click();
+  await expect.poll(firstRow).not.toBe(before);
+});
+
+test(
+  'a walk over the ground with the simulated meter, in clicks',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    await readings(page).getByRole('button', { name: 'Walk the ground' }).click();
+    const walk = page.getByRole('group', { name: 'Walk' });
+    for (const point of [1, 2]) {
+      await expect(walk).toContainText(`Point ${point} of 9`);
+      await walk.getByRole('button', { name: 'Ask the simulated meter' }).click();
+      await walk.getByRole('button', { name: 'Keep, and on to the next' }).click();
+    }
+    await walk.getByRole('button', { name: 'Skip this point' }).click();
+    await expect(walk).toContainText('Point 4 of 9');
+    await walk.getByRole('button', { name: 'End the walk' }).click();
+    const clicks = page.getByRole('list', { name: 'The ground in clicks' });
+    await expect(
+      clicks.getByRole('listitem').filter({ hasText: /^[+−]?\d+\s*Walk \d/ }),
+    ).toHaveCount(2);
+    await expect(page.getByRole('list', { name: 'Readings kept' })).toContainText(
+      'simulated meter',
+    );
+  },
+);
+
+test(
+  'the hours as a chart in words, and when each shot ends',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    const chart = page.getByRole('img', {
+      name: /^Light on Attack in the circle: EV 1\d\.\d at 18:00/,
+    });
+    await expect(chart).toHaveAttribute(
+      'aria-label',
+      /shade reaches the face at 20:0\d; lamps give most of the light at 20:\d\d; EV \d\.\d at 21:15$/,
+    );
+    const shots = page.getByRole('list', { name: 'When each shot ends' });
+    await expect(shots).toContainText(
+      /Strike at a penalty cornerFrom \d\d:\d\d short by [\d.]+ stops?: /,
+    );
+    await expect(shots).toContainText('Exposed for the sky behind');
+    await page.getByRole('radio', { name: 'This mark, from everywhere' }).click();
+    await expect(page.getByRole('list', { name: 'Lines of the chart' })).toContainText(
+      'Rail in front of the stand',
+    );
+  },
+);
+
+test(
+  'a forecast is asked for, kept without a network, and its failure said',
+  { tag: '@once' },
+  async ({ page, context }) => {
+    await open(page);
+    const clear = await readAnswer(page);
+    const forecast = page.getByRole('group', { name: 'Forecast' });
+    await forecast.getByRole('button', { name: /^Simulated weather / }).click();
+    await page.getByRole('radio', { name: 'Overcast' }).last().click();
+    await forecast.getByRole('button', { name: 'Get a simulated forecast' }).click();
+    await expect(forecast).toContainText(/18:50, simulated: cloud \d+ % \(\d+ to \d+\)/);
+    const overcast = await readAnswer(page);
+    expect(overcast.ev).toBeLessThan(clear.ev - 1);
+    await settle(page);
+    await page.reload();
+    await expect(forecast).toContainText('simulated: cloud');
+    expect((await readAnswer(page)).ev).toBe(overcast.ev);
+    await context.route('**/api/forecast*', (route) =>
+      route.fulfill({ json: { version: 1, hours: 'none' } }),
+    );
+    await forecast.getByRole('button', { name: 'Ask for it again' }).click();
+    await expect(forecast.getByRole('alert')).toContainText('makes no sense');
+    expect((await readAnswer(page)).ev).toBe(overcast.ev);
+    await page.getByRole('radio', { name: 'Set by hand' }).click();
+    expect((await readAnswer(page)).ev).toBe(clear.ev);
+  },
+);
+
+test('lamps that flicker and scenes that fool a meter', { tag: '@once' }, async ({ page }) => {
+  await open(page);
+  await page.getByRole('button', { name: 'Lamps that flicker' }).click();
+  const flicker = page.getByRole('dialog', { name: 'Lamps that flicker' });
+  // 50 Hz, a swing of 0.4 at 1/1600: all of it, log2(1.4/0.6) = 1.2 stops.
+  await expect(flicker).toContainText('1.2 stops from frame to frame');
+  await expect(flicker).toContainText('Untouched by it: 1/100, 1/50');
+  await flicker.getByRole('spinbutton', { name: /^Test burst/ }).press('ArrowUp');
+  await expect(flicker.getByRole('button', { name: /^Take 3 % from this burst/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Scenes that fool a meter' }).click();
+  const meter = page.getByRole('dialog', { name: 'Scenes that fool a meter' });
+  // Ice 0.7 over 70 % and 0.2 over the rest: log2(0.55/0.157) = 1.8 stops.
+  await expect(meter).toContainText('A meter goes 1.8 stops dark');
+  await expect(meter.getByRole('list', { name: 'Two schools' })).toContainText(
+    'Keep it white: +1⅔',
+  );
+  await expect(meter.getByRole('list', { name: 'Two schools' })).toContainText(
+    'Hold its texture: −⅔',
+  );
+});

@@ -1,0 +1,147 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { expect, headline, readAnswer, settle, test, timeSlider } from './app';
+
+const SETTINGS = '/shoot/demo-larkmoor/settings';
+const dial = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true });
+const tab = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
+
+async function open(page: Page, at = SETTINGS): Promise<void> {
+  await page.goto(at);
+  await expect(headline(page)).toBeVisible();
+}
+
+/** Turns a dial by keys until it says what is wanted. */
+async function turn(page: Page, name: string, key: 'ArrowUp' | 'ArrowDown', to: string) {
+  for (let i = 0; i < 40; i += 1) {
+    const said = (await dial(page, name).getAttribute('aria-valuetext')) ?? '';
+    if (said === to) return;
+    await dial(page, name).press(key);
+    await expect(dial(page, name)).not.toHaveAttribute('aria-valuetext', said);
+  }
+  throw new Error(`${name} never said ${to}`);
+}
+
+test('practice: weak floodlights at 1/1000 and f/2.8 ask for ISO 8000 to 10 000', async ({
+  page,
+}) => {
+  await open(page);
+  await timeSlider(page).focus();
+  await page.keyboard.press('End');
+  await turn(page, 'Shutter', 'ArrowDown', '1/1000');
+  await turn(page, 'Aperture', 'ArrowDown', 'f/2.8');
+  await expect(page.getByText('Exposed right with your hand on the dials.')).toBeVisible();
+  const { iso, aperture } = await readAnswer(page);
+  expect(aperture).toBe(2.8);
+  expect(iso).toBeGreaterThanOrEqual(8000);
+  expect(iso).toBeLessThanOrEqual(10_000);
+  await settle(page);
+  await page.reload();
+  await expect(dial(page, 'Shutter')).toHaveAttribute('aria-valuetext', '1/1000');
+  await page.getByRole('button', { name: /^Let go of the shutter/ }).click();
+  await expect(dial(page, 'Shutter')).not.toHaveAttribute('aria-valuetext', '1/1000');
+});
+
+test('a dial is turned by thumb, held to repeat, and the others answer', async ({ page }) => {
+  await open(page);
+  await page.getByRole('button', { name: 'ISO: more' }).click();
+  await expect(dial(page, 'ISO')).toHaveAttribute('aria-valuetext', 'ISO 160');
+  const more = page.getByRole('button', { name: 'Aperture: more' });
+  await more.scrollIntoViewIfNeeded();
+  const box = await more.boundingBox();
+  if (!box) throw new Error('no button');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.waitForTimeout(1000);
+  await page.mouse.up();
+  const held = Number((await dial(page, 'Aperture').getAttribute('aria-valuetext'))?.slice(2));
+  expect(held).toBeGreaterThan(3.5);
+  const { aperture, iso } = await readAnswer(page);
+  expect(aperture).toBe(held);
+  expect(iso).toBe(160);
+});
+
+test('half-stop dials turn by halves', { tag: '@once' }, async ({ page }) => {
+  await open(page, '/shoot/demo-larkmoor/kit');
+  await page.getByRole('radio', { name: 'Halves' }).click();
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await dial(page, 'Shutter').press('ArrowUp');
+  await expect(dial(page, 'Shutter')).toHaveAttribute(
+    'aria-valuetext',
+    /^1\/(1000|1500|2000|3000)$/,
+  );
+  await expect(headline(page)).toHaveAttribute('aria-label', /^1\/(1000|1500|2000|3000),/);
+});
+
+test('the card: rows through the shoot, a picture for the lock screen, a page to print', async ({
+  page,
+}) => {
+  await open(page);
+  await tab(page, 'Card').click();
+  const rows = page.getByRole('list', { name: 'Settings card' }).getByRole('listitem');
+  await expect(rows.first()).toContainText('as you begin');
+  expect(await rows.count()).toBeGreaterThan(6);
+  await expect(rows.nth(1)).toContainText('ISO up 1 click: light falls to EV');
+  await expect(page.getByText(/^Lamps take over at 20:\d\d\.$/)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Memory slots' }).getByRole('listitem')).toHaveCount(
+    3,
+  );
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save for the lock screen' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('larkmoor-evening-hockey-card.png');
+  const file = await readFile(await download.path());
+  expect(file.subarray(1, 4).toString()).toBe('PNG');
+  expect([file.readUInt32BE(16), file.readUInt32BE(20)]).toEqual([1080, 2340]);
+  await page.evaluate(() => {
+    Object.defineProperty(HTMLIFrameElement.prototype, 'contentWindow', {
+      value: {
+        print: () => document.body.setAttribute('data-printed', 'yes'),
+        addEventListener: () => undefined,
+      },
+    });
+  });
+  await page.getByRole('button', { name: 'Print the card' }).click();
+  await expect(page.locator('body[data-printed=yes]')).toHaveCount(1);
+  await expect(page.locator('iframe[title^="Settings card of"]')).toHaveAttribute(
+    'srcdoc',
+    /18:30.*1\/1600/s,
+  );
+});
+
+test('which mode, and why', { tag: '@once' }, async ({ page }) => {
+  await open(page);
+  await tab(page, 'Card').click();
+  const mode = page.getByRole('region', { name: 'Mode' });
+  // Sun and stand shade on one field, three stops and more apart: too many clicks to turn.
+  await expect(mode).toContainText('Manual with automatic ISO');
+  await expect(mode).toContainText(/clicks: too many to turn by hand/);
+  await expect(mode).toContainText('compensation at 0');
+  await timeSlider(page).focus();
+  await page.keyboard.press('End');
+  await expect(mode.getByRole('list', { name: 'Clicks for each place' })).toContainText(
+    'Goalkeeper',
+  );
+});
+
+test(
+  'a pan: rungs with their chances, its swing, and one taken',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    await page.getByRole('button', { name: /^Shot / }).click();
+    await page.getByRole('radio', { name: 'Counter-attack, panned' }).click();
+    await tab(page, 'Motion').click();
+    const ladder = page.getByRole('radiogroup', { name: 'Pan ladder' });
+    await expect(ladder.getByRole('radio')).toHaveCount(6);
+    await ladder.getByRole('radio', { name: /^1\/60: / }).click();
+    await expect(headline(page)).toHaveAttribute('aria-label', /^1\/60,/);
+    await expect(
+      page.getByText(/^From here the whole swing is|the whole swing is \d+°/),
+    ).toBeVisible();
+    await expect(page.getByRole('list', { name: 'What moves' })).toContainText('panning mode');
+    await tab(page, 'Focus').click();
+    await expect(page.getByRole('list', { name: 'Focus' })).toContainText('Press early by');
+  },
+);
