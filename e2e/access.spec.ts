@@ -29,6 +29,7 @@ async function seriousViolations(page: Page): Promise<string[]> {
 for (const scheme of ['light', 'dark'] as const) {
   const tag = scheme === 'dark' ? ['@once'] : [];
   test(`axe finds nothing serious, ${scheme}`, { tag }, async ({ page }) => {
+    test.slow();
     await page.emulateMedia({ colorScheme: scheme });
     await page.goto('/');
     await expect(page.getByRole('listitem')).toHaveCount(3);
@@ -46,6 +47,12 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: /^Lens / }).click();
     await expect(page.getByRole('radiogroup', { name: 'Lens' })).toBeVisible();
     expect(await seriousViolations(page)).toEqual([]);
+    await page.goto('/shoot/demo-larkmoor/settings');
+    for (const tab of ['Card', 'Motion', 'Focus']) {
+      await page.getByRole('radio', { name: tab, exact: true }).click();
+      await page.waitForTimeout(300);
+      expect(await seriousViolations(page)).toEqual([]);
+    }
     await page.goto('/shoot/demo-larkmoor/ground');
     await page.getByRole('button', { name: 'See the day and the year' }).click();
     await expect(page.getByRole('img', { name: /^The year at / })).toBeVisible();
@@ -63,12 +70,15 @@ for (const scheme of ['light', 'dark'] as const) {
 }
 
 test('what is touched is 48 px or more', async ({ page }) => {
+  test.slow();
   for (const address of [
     '/',
     '/new',
     '/quick',
     '/shoot/demo-larkmoor/kit',
+    '/shoot/demo-larkmoor/brief',
     '/shoot/demo-larkmoor/light',
+    '/shoot/demo-larkmoor/settings',
     '/shoot/demo-larkmoor/draw',
   ]) {
     await page.goto(address);

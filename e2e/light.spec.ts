@@ -138,8 +138,8 @@ test(
 
 test('lamps that flicker and scenes that fool a meter', { tag: '@once' }, async ({ page }) => {
   await open(page);
-  await page.getByRole('button', { name: 'Lamps that flicker' }).click();
-  const flicker = page.getByRole('dialog', { name: 'Lamps that flicker' });
+  await page.getByRole('button', { name: 'Flickering lamps' }).click();
+  const flicker = page.getByRole('dialog', { name: 'Flickering lamps' });
   // 50 Hz, a swing of 0.4 at 1/1600: all of it, log2(1.4/0.6) = 1.2 stops.
   await expect(flicker).toContainText('1.2 stops from frame to frame');
   await expect(flicker).toContainText('Untouched by it: 1/100, 1/50');

@@ -135,7 +135,7 @@ test(
     await tab(page, 'Motion').click();
     const ladder = page.getByRole('radiogroup', { name: 'Pan ladder' });
     await expect(ladder.getByRole('radio')).toHaveCount(6);
-    await ladder.getByRole('radio', { name: /^1\/60: / }).click();
+    await ladder.getByRole('radio', { name: /^1\/60/ }).click();
     await expect(headline(page)).toHaveAttribute('aria-label', /^1\/60,/);
     await expect(
       page.getByText(/^From here the whole swing is|the whole swing is \d+°/),
@@ -143,5 +143,25 @@ test(
     await expect(page.getByRole('list', { name: 'What moves' })).toContainText('panning mode');
     await tab(page, 'Focus').click();
     await expect(page.getByRole('list', { name: 'Focus' })).toContainText('Press early by');
+  },
+);
+
+test(
+  'feet in place of metres, everywhere and after a reload',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page, '/shoot/demo-larkmoor/kit');
+    const answer = page.getByRole('region', { name: 'Answer' });
+    await expect(answer).toContainText('23.9 m');
+    await page.getByRole('radio', { name: 'Feet' }).click();
+    // 23.9 m over 0.3048 m a foot.
+    await expect(answer).toContainText('78.3 ft');
+    await page.reload();
+    await expect(answer).toContainText('78.3 ft');
+    await page.goto('/quick');
+    await expect(page.getByLabel('Distance, ft')).toHaveValue('98.43');
+    await page.getByLabel('Distance, ft').fill('50');
+    await page.getByLabel('Distance, ft').press('Enter');
+    await expect(page.getByLabel('Distance, ft')).toHaveValue('50');
   },
 );

@@ -1,5 +1,5 @@
 /** Takes the pictures of docs/screenshots from the built app and its demo data. */
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
@@ -15,20 +15,6 @@ const PICTURES = [
   {
     name: 'shoot-phone',
     at: '/shoot/demo-larkmoor/ground',
-    size: PHONE,
-    scheme: 'light',
-    quarters: 0,
-  },
-  {
-    name: 'alder-phone',
-    at: '/shoot/demo-alder-reach/ground',
-    size: PHONE,
-    scheme: 'light',
-    quarters: 0,
-  },
-  {
-    name: 'tern-phone',
-    at: '/shoot/demo-tern-water/ground',
     size: PHONE,
     scheme: 'light',
     quarters: 0,
@@ -84,6 +70,45 @@ async function makeShoot(page: Page, base: string, ground: string): Promise<void
   await page.getByRole('button', { name: 'Make the shoot' }).click();
   await page.getByRole('img', { name: /^Ground plan/ }).waitFor();
   await page.waitForTimeout(1500);
+}
+
+/** Brief, Light, Settings and card of one shoot, side by side: what each is scrolled to. */
+const STEPS = [
+  { step: 'brief', to: 'What was promised' },
+  { step: 'light', to: 'Through the hours' },
+  { step: 'settings', tab: 'Dials', to: 'The shutter’s scale' },
+  { step: 'settings', tab: 'Card', to: 'Settings card' },
+] as const;
+/** Shots taken up for the pictures: each scenario has its own technique. */
+const TAKEN: Readonly<Record<string, string>> = {
+  'alder-reach': 'On the near perch, eye sharp',
+  'tern-water': 'A boat panned along the reeds',
+};
+
+async function saveSteps(browser: Browser, base: string, id: string): Promise<void> {
+  const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
+  const shots: string[] = [];
+  await page.goto(`${base}/shoot/demo-${id}/brief`);
+  const taken = TAKEN[id];
+  if (taken) await page.getByRole('button', { name: new RegExp(`^${taken}`) }).click();
+  for (const { step, to, ...rest } of STEPS) {
+    await page.getByRole('link', { name: new RegExp(`^${step}$`, 'i') }).click();
+    await page.waitForTimeout(1500);
+    if ('tab' in rest) await page.getByRole('radio', { name: rest.tab, exact: true }).click();
+    await page.waitForTimeout(800);
+    await page.getByText(to, { exact: true }).evaluate((found) => found.scrollIntoView());
+    await page.waitForTimeout(400);
+    shots.push((await page.screenshot()).toString('base64'));
+  }
+  await page.setViewportSize({ width: PHONE.width * STEPS.length + 60, height: PHONE.height });
+  await page.setContent(
+    `<body style="margin:0;display:flex;gap:20px;background:#888">${shots
+      .map((shot) => `<img src="data:image/png;base64,${shot}">`)
+      .join('')}`,
+  );
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${id}-steps.png`) });
+  await page.close();
 }
 
 async function main(): Promise<void> {
@@ -151,10 +176,9 @@ async function main(): Promise<void> {
     await save(drawing, name);
     await drawing.close();
   }
-  await page.goto(`${base}/shoot/demo-alder-reach/brief`);
-  await page.getByRole('list', { name: 'Cautions' }).scrollIntoViewIfNeeded();
-  await page.waitForTimeout(600);
-  await save(page, 'brief-phone');
+  for (const id of ['larkmoor', 'alder-reach', 'tern-water']) {
+    await saveSteps(browser, base, id);
+  }
   for (const { name, ground } of GROUNDS) {
     await makeShoot(page, base, ground);
     await save(page, name);

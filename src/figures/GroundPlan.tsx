@@ -33,6 +33,7 @@ import type {
   PlanSwing,
   PlanSight,
 } from './plan-types';
+import { shownIn } from '@/ui/units';
 
 interface Signs {
   readonly ground: PlanGround;
@@ -60,8 +61,10 @@ function Legend({ lines, canvas }: { readonly lines: readonly string[]; readonly
 
 const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas: Canvas }) {
   const { inks, scale, heightPx, widthPx } = canvas;
-  const barM = scaleBarM(scale.pxPerM, 90);
-  const barPx = barM * scale.pxPerM;
+  const shown = shownIn('m');
+  // A round number of whatever is shown.
+  const bar = scaleBarM(scale.pxPerM / shown.each, 90);
+  const barPx = (bar / shown.each) * scale.pxPerM;
   const north = { x: widthPx - 24, y: 30 };
   return (
     <G>
@@ -82,7 +85,7 @@ const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas:
       <HaloText
         x={12 + barPx / 2}
         y={heightPx - 18}
-        text={`${barM} m`}
+        text={`${bar} ${shown.unit}`}
         inks={inks}
         withinPx={widthPx}
       />

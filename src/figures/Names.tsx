@@ -10,6 +10,7 @@ import type {
   PlanPosition,
   PlanSight,
 } from './plan-types';
+import { written } from '@/ui/units';
 
 const SIGN_CLEAR_PX = 11;
 /** Things that are named on the plan where there is room; the rest are known by their look. */
@@ -62,7 +63,7 @@ function signWishes({ marks, positions, choice, sight, canvas }: NamesProps) {
         entry,
         entry.id === choice.positionId,
         here && entry !== here && canvas.widthPx > WALKS_FROM_PX
-          ? `, ${Math.round(Math.hypot(entry.x - here.x, entry.y - here.y))} m walk`
+          ? `, ${written(Math.hypot(entry.x - here.x, entry.y - here.y), 'm', 0)} walk`
           : '',
       ),
     ),

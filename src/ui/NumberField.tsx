@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Field } from './Field';
 import { numberShown, numberWritten } from './numbers';
+import { shownIn } from './units';
 
 /** A number to type, with its unit. It is taken when the field is left or Enter is pressed. */
 export function NumberField({
@@ -20,20 +21,23 @@ export function NumberField({
   readonly places?: number;
   readonly onChange: (value: number) => void;
 }) {
+  // Kept in metric units, shown and typed in those in force.
+  const shownUnit = shownIn(unit);
+  const [low, high] = [min * shownUnit.each, max * shownUnit.each];
   const [typed, setTyped] = useState<string>();
   const [left, setLeft] = useState(false);
-  const shown = numberShown(value, places);
+  const shown = numberShown(value * shownUnit.each, places);
   const wished = numberWritten(typed ?? shown);
-  const right = wished >= min && wished <= max;
+  const right = wished >= low && wished <= high;
   const take = () => {
     setLeft(true);
     if (typed === undefined || !right) return;
     setTyped(undefined);
-    if (typed !== shown) onChange(wished);
+    if (typed !== shown) onChange(wished / shownUnit.each);
   };
   return (
     <Field
-      label={`${label}, ${unit}`}
+      label={`${label}, ${shownUnit.unit}`}
       value={typed ?? shown}
       inputMode="decimal"
       selectTextOnFocus
@@ -43,7 +47,11 @@ export function NumberField({
       }}
       onBlur={take}
       onSubmitEditing={take}
-      error={left && !right ? `a number from ${min} to ${max} ${unit}` : undefined}
+      error={
+        left && !right
+          ? `a number from ${numberShown(low, 2)} to ${numberShown(high, 2)} ${shownUnit.unit}`
+          : undefined
+      }
     />
   );
 }

@@ -30,7 +30,6 @@ export function People() {
           <View key={person.id} role="listitem" className="border-b border-line">
             <Pressable
               role="button"
-              aria-label={`Change ${person.name}`}
               onPress={() => setEdited(person)}
               className="min-h-touch flex-row items-center justify-between py-2 active:opacity-60"
             >

@@ -61,7 +61,6 @@ export function Promised() {
               <Pressable
                 role="button"
                 aria-pressed={taken}
-                aria-label={`${shot.name}, ${shotInWords(shot)}`}
                 onPress={() => takeUp(shot)}
                 className="min-h-touch shrink grow basis-0 justify-center py-2 active:opacity-60"
               >

@@ -25,6 +25,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { TapTimer } from './TapTimer';
 import { useRemoveEntry } from './use-remove-entry';
+import { written } from '@/ui/units';
 
 const BASES = SUBJECTS.map(({ id, name }) => ({ value: id, label: name }));
 const title = (word: string) => `${word[0]?.toUpperCase()}${word.slice(1)}`;
@@ -44,7 +45,7 @@ export function ownOf(basedOn: string, id: string, name = ''): OwnSubject {
 }
 
 const figures = ({ heightM, speedMs, basedOn }: OwnSubject) =>
-  `${subjectById(basedOn).name}: ${heightM} m, ${speedMs.toFixed(1)} m/s`;
+  `${subjectById(basedOn).name}: ${written(heightM, 'm', 2)}, ${written(speedMs, 'm/s', 1)}`;
 
 /** Subjects of one's own: measured here, or brought from another shoot. */
 export function Subjects() {
@@ -77,7 +78,6 @@ export function Subjects() {
           <View key={own.id} role="listitem" className="border-b border-line">
             <Pressable
               role="button"
-              aria-label={`Change ${own.name}`}
               onPress={() => setEdited(own)}
               className="min-h-touch flex-row items-center justify-between py-2 active:opacity-60"
             >

@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 import { NumberField } from '@/ui/NumberField';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
+import { written } from '@/ui/units';
 
 /** Timed shorter than this is a slip of the thumb. */
 const LEAST_S = 0.15;
@@ -61,10 +62,10 @@ export function TapTimer({ onSpeed }: { readonly onSpeed: (speedMs: number) => v
       {speedMs !== undefined && tookS !== undefined ? (
         <View aria-live="polite" className="gap-2">
           <Text kind="strong">
-            {`Crossed ${distanceM} m in ${tookS.toFixed(2)} s: ${speedMs.toFixed(1)} m/s`}
+            {`Crossed ${written(distanceM, 'm', 1)} in ${tookS.toFixed(2)} s: ${written(speedMs, 'm/s', 1)}`}
           </Text>
           <Button
-            label={`Use ${speedMs.toFixed(1)} m/s`}
+            label={`Use ${written(speedMs, 'm/s', 1)}`}
             onPress={() => onSpeed(Number(speedMs.toFixed(2)))}
           />
         </View>

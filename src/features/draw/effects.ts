@@ -23,6 +23,7 @@ import {
 import type { Answer } from '@/features/plan/answer';
 import type { View } from '@/features/plan/view';
 import { bearingInWords, metres, smallLength } from '@/features/plan/words';
+import { written } from '@/ui/units';
 
 /** What one thing on the ground does to the picture just now, in sentences of computed figures. */
 
@@ -161,7 +162,10 @@ function courseWords({ points }: SiteFeature, { view }: Seen): readonly string[]
   const nearest = segmentsOf(points, false)
     .map((piece) => nearestOnSegment(view.camera, piece))
     .map((at) => Math.hypot(at.x - view.camera.x, at.y - view.camera.y));
-  const time = speedMs > 0 ? `: ${(lengthM / speedMs).toFixed(1)} s at ${speedMs} m/s` : '';
+  const time =
+    speedMs > 0
+      ? `: ${(lengthM / speedMs).toFixed(1)} s at ${written(speedMs, 'm/s', Number.isInteger(speedMs) ? 0 : 1)}`
+      : '';
   return [
     `${metres(lengthM)} long${time}.`,
     `It passes ${metres(Math.min(...nearest))} from ${view.position.name}.`,

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { GeoPoint } from '@/core';
 import { deviceFix, simulatedFix, type Fix } from './locator';
+import { written } from '@/ui/units';
 
 export interface Locator {
   /** Whether the stand-in walks instead of the person. */
@@ -22,7 +23,7 @@ export function useLocator(site: GeoPoint): Locator {
       const fix = simulated ? simulatedFix(site, strides.current) : await deviceFix();
       strides.current += 1;
       const from = fix.simulated ? 'Simulated fix' : 'Fix';
-      setSaid(`${from}, good to ${Math.round(fix.accuracyM)} m.`);
+      setSaid(`${from}, good to ${written(fix.accuracyM, 'm', 0)}.`);
       return fix;
     } catch (error) {
       const why = error instanceof Error ? error.message : String(error);

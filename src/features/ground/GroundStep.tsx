@@ -20,6 +20,7 @@ import { SearchSection } from './SearchSection';
 import { SideViewSection } from './SideViewSection';
 import { WhenSection } from './WhenSection';
 import { WishSection } from './WishSection';
+import { written } from '@/ui/units';
 
 const HEADING_STEP_DEG = 5;
 
@@ -131,7 +132,7 @@ function PositionFields({ positions, id, cameraHeightM, orientation, update }: P
         max={8}
         step={0.1}
         bigStep={0.5}
-        valueText={`${cameraHeightM.toFixed(1)} m`}
+        valueText={written(cameraHeightM, 'm', 1)}
         onChange={(next) =>
           update(
             (current) =>

@@ -14,6 +14,7 @@ import { changeItem } from '@/records/edit-site';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, type ShootHours } from '@/records/times';
 import { searchRequestOf, type Wish } from './search';
+import { inUnits, written } from '@/ui/units';
 
 /** Positions side by side: what is asked, in what order they are shown, and what is advised. */
 
@@ -77,7 +78,7 @@ export function partOf({ score }: Compared, key: SortKey): { points: string; why
   if (key === 'total') return { points: String(Math.round(score.total * 100)), why: '' };
   const part = score.parts.find(({ name }) => name === key);
   return part
-    ? { points: String(Math.round(part.desirability * 100)), why: part.why }
+    ? { points: String(Math.round(part.desirability * 100)), why: inUnits(part.why) }
     : { points: '–', why: '' };
 }
 
@@ -88,7 +89,7 @@ const valueOf = ({ score }: Compared, key: SortKey): number =>
 export const sorted = (compared: readonly Compared[], key: SortKey): readonly Compared[] =>
   [...compared].sort((a, b) => valueOf(b, key) - valueOf(a, key) || b.score.total - a.score.total);
 
-const heldAt = (m: number) => `${m.toFixed(1)} m`;
+const heldAt = (m: number) => written(m, 'm', 1);
 
 /** "Move 6 m S": what one would do, as a button says it. */
 export function adviceInWords(
@@ -107,8 +108,8 @@ export function adviceInWords(
   const { lever, position, timeMs, kit } = advice;
   switch (lever) {
     case 'move': {
-      const metresOff = Math.round(Math.hypot(position.x - from.x, position.y - from.y));
-      return `Move ${metresOff} m ${bearingInWords(bearingDeg(from, position)).slice(5)}`;
+      const off = written(Math.hypot(position.x - from.x, position.y - from.y), 'm', 0);
+      return `Move ${off} ${bearingInWords(bearingDeg(from, position)).slice(5)}`;
     }
     case 'time':
       return timeMs > atMs ? `Wait until ${clock(timeMs)}` : `Be there by ${clock(timeMs)}`;

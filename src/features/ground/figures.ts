@@ -14,6 +14,7 @@ import type { View } from '@/features/plan/view';
 import { bearingInWords, faceSeen, metres, smallLength, stops } from '@/features/plan/words';
 import type { Mark, Position } from '@/records/shoot';
 import { WANTED_FILL } from './search';
+import { written } from '@/ui/units';
 
 /** Everything a position sees of a mark, in figures with their names. Nothing here decides. */
 export interface Figure {
@@ -145,5 +146,5 @@ const WALK_MS = 1.3;
 /** "62 m, 1 min": straight there. */
 export function walkInWords(from: Position, to: Position): string {
   const m = Math.hypot(to.x - from.x, to.y - from.y);
-  return `${Math.round(m)} m, ${Math.max(1, Math.ceil(m / WALK_MS / 60))} min`;
+  return `${written(m, 'm', 0)}, ${Math.max(1, Math.ceil(m / WALK_MS / 60))} min`;
 }

@@ -10,6 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
+import { useUnits, written } from '@/ui/units';
 
 const SUPPORTS: readonly { readonly value: Support; readonly label: string }[] = [
   { value: 'hand', label: 'Hand' },
@@ -17,6 +18,11 @@ const SUPPORTS: readonly { readonly value: Support; readonly label: string }[] =
   { value: 'beanBag', label: 'Bean bag' },
   { value: 'tripod', label: 'Tripod' },
 ];
+
+const UNITS = [
+  { value: 'metric', label: 'Metres' },
+  { value: 'imperial', label: 'Feet' },
+] as const;
 
 const DIALS = [
   { value: 'third', label: 'Thirds' },
@@ -45,6 +51,7 @@ export const KitControls = memo(function KitControls({
   /** Gets a step from the newest kit to the next; those of one name are one step to undo. */
   readonly onChange: (change: (kit: Shoot['kit']) => Shoot['kit'], step?: string) => void;
 }) {
+  const { units, choose } = useUnits();
   const { preset, lens, focalMm } = fittedLens(kit);
   const body = bodyById(kit.bodyId);
   const change = (next: Partial<Shoot['kit']>) => onChange((current) => ({ ...current, ...next }));
@@ -97,7 +104,7 @@ export const KitControls = memo(function KitControls({
         </Text>
       )}
       <Text kind="small" ink="quiet">
-        Fitted: {Math.round(focalMm)} mm, focusing from {lens.nearestFocusM} m
+        Fitted: {Math.round(focalMm)} mm, focusing from {written(lens.nearestFocusM, 'm', 1)}
       </Text>
       <Choice
         label="Dials turn by"
@@ -105,6 +112,7 @@ export const KitControls = memo(function KitControls({
         options={DIALS}
         onChange={(dial) => change({ dial })}
       />
+      <Choice label="Distances in" value={units} options={UNITS} onChange={choose} />
       <Choice
         label="Support"
         value={kit.support}

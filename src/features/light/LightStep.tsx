@@ -28,10 +28,10 @@ export function LightStep() {
       <DaySection />
       <SkyControls shoot={shoot} hours={hours} clock={clock} atMs={atMs} update={update} />
       <View className="gap-2">
-        <Button label="Lamps that flicker" onPress={() => setOpen('flicker')} />
+        <Button label="Flickering lamps" onPress={() => setOpen('flicker')} />
         <Button label="Scenes that fool a meter" onPress={() => setOpen('meter')} />
       </View>
-      <Sheet title="Lamps that flicker" open={open === 'flicker'} onClose={close}>
+      <Sheet title="Flickering lamps" open={open === 'flicker'} onClose={close}>
         <FlickerSection />
       </Sheet>
       <Sheet title="Scenes that fool a meter" open={open === 'meter'} onClose={close}>

@@ -12,6 +12,7 @@ import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { fetchForecast } from './forecast-client';
+import { degrees, written } from '@/ui/units';
 
 const SKIES: readonly { readonly value: Sky; readonly label: string }[] = [
   { value: 'clear', label: 'Clear' },
@@ -159,11 +160,11 @@ export function weatherInWords(forecast: Forecast, atMs: number): string {
   const { cloudLow, cloud, cloudHigh, temperatureC, windMs, humidityPct, rainMmH } = hour;
   return [
     `cloud ${percent(cloud)} % (${percent(cloudLow)} to ${percent(cloudHigh)})`,
-    `${temperatureC.toFixed(0)} °C`,
-    `wind ${windMs.toFixed(0)} m/s`,
+    degrees(temperatureC),
+    `wind ${written(windMs, 'm/s', 0)}`,
     `humidity ${humidityPct} %`,
     rainMmH > 0 ? `rain ${rainMmH} mm/h` : 'dry',
-    `seeing ${hour.visibilityKm} km`,
+    `seeing ${written(hour.visibilityKm, 'km', 0)}`,
   ].join(', ');
 }
 

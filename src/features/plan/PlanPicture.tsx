@@ -25,6 +25,7 @@ import type { Look } from './use-plan';
 import { usePlanView, type Framing } from './use-plan-view';
 import { chosenMark, chosenPosition } from './view';
 import { bearingInWords, metres } from './words';
+import { written } from '@/ui/units';
 
 /** The minute's light on the plan: each part the same while what it rests on has not changed. */
 function useShownLight({ setup, light }: Look) {
@@ -140,7 +141,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
             list="marks"
             people={marks}
             chosenId={mark.id}
-            chosenLabel={`Mark ${mark.name}: ${Math.round(mark.x)} m east, ${Math.round(mark.y)} m north of the middle`}
+            chosenLabel={`Mark ${mark.name}: ${written(mark.x, 'm', 0)} east, ${written(mark.y, 'm', 0)} north of the middle`}
             {...hands}
           />
           <People

@@ -18,6 +18,7 @@ import { SearchContext, useSearch } from '@/features/ground/use-search';
 import { useWalk, WalkContext } from '@/features/light/use-walk';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useInks } from '@/ui/theme';
+import { useUnits } from '@/ui/units';
 import { useIsWide } from '@/ui/use-is-wide';
 import { AnswerPanel } from './AnswerPanel';
 import { PlanPicture } from './PlanPicture';
@@ -76,6 +77,7 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const look = useLook(shoot);
   const paced = usePaced(look, edits.held);
   const wide = useIsWide();
+  const { units } = useUnits();
   const search = useSearch();
   useUndoKeys(edits);
   const draw = useDraw();
@@ -83,7 +85,7 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   return (
     <EditsContext.Provider value={edits}>
       <LookContext.Provider value={look}>
-        <WithPlan look={paced}>
+        <WithPlan key={units} look={paced}>
           <SearchContext.Provider value={search}>
             <DrawContext.Provider value={draw}>
               <WalkContext.Provider value={walk}>

@@ -20,7 +20,7 @@ import {
 import type { Shoot } from '@/records/shoot';
 import { heardOf } from './heard';
 import { sceneOf, type View } from './view';
-import type { Outlook } from './words';
+import { smallLength, type Outlook } from './words';
 
 /** What to set at one minute, and the light it stands on. */
 export interface Answer {
@@ -51,7 +51,11 @@ export function exposureDemands(view: View, choice: Shoot['choice']): Omit<Expos
       shutterS: view.demand.shutterS,
       shutterRuledBy: view.demand.ruledBy,
       ...(BLURRED.has(view.wanted.technique) && { keepShutter: true }),
-      ...apertureFor(view.wanted, view.apertureForDepth, `${view.subject.depthM} m of depth`),
+      ...apertureFor(
+        view.wanted,
+        view.apertureForDepth,
+        `${smallLength(view.subject.depthM)} of depth`,
+      ),
       liftStops: choice.liftStops,
     },
     ...(Object.keys(choice.held).length > 0 && { held: leversOf(choice.held) }),

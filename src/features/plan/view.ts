@@ -38,6 +38,7 @@ import type { Mark, Position, Shoot } from '@/records/shoot';
 import { cloudOf } from '@/records/forecast';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
+import { written } from '@/ui/units';
 
 /** What can be seen depends on: everything of a shoot but its hours and its name. */
 export type Setup = Pick<
@@ -152,7 +153,7 @@ export function fittedLens(kit: Shoot['kit']) {
 
 function nearnessProblem(distanceM: number, lens: Lens): string | undefined {
   if (distanceM >= lens.nearestFocusM) return undefined;
-  return `The position is ${distanceM.toFixed(1)} m from the mark; this lens focuses from ${lens.nearestFocusM} m. Move the position back or take another lens.`;
+  return `The position is ${written(distanceM, 'm', 1)} from the mark; this lens focuses from ${written(lens.nearestFocusM, 'm', 1)}. Move the position back or take another lens.`;
 }
 
 const LEAST_CLOSEST_M = 0.5;

@@ -12,6 +12,7 @@ import {
 } from '@/core';
 import type { Answer } from './answer';
 import type { View } from './view';
+import { shownIn, unitsNow, written } from '@/ui/units';
 
 /** The sentences of the answer. Every number in them is computed; nothing here decides. */
 
@@ -187,8 +188,14 @@ export function sunInWords(sun: {
 }
 
 /** "21.4 m" near, "214 m" far. */
-export const metres = (m: number): string => `${m < 100 ? m.toFixed(1) : Math.round(m)} m`;
+export const metres = (m: number): string => written(m, 'm', m * shownIn('m').each < 100 ? 1 : 0);
 
-/** "1.2 m", "14 cm". */
-export const smallLength = (m: number): string =>
-  m === Infinity ? 'endless' : m < 1 ? `${Math.round(m * 100)} cm` : metres(m);
+/** "1.2 m", "14 cm"; "3.9 ft", "5.5 in". */
+export function smallLength(m: number): string {
+  if (m === Infinity) return 'endless';
+  if (unitsNow() === 'imperial') {
+    const inches = m / 0.0254;
+    return inches < 24 ? `${inches.toFixed(inches < 10 ? 1 : 0)} in` : metres(m);
+  }
+  return m < 1 ? `${Math.round(m * 100)} cm` : metres(m);
+}

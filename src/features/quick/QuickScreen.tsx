@@ -14,6 +14,7 @@ import { Exposure } from '@/ui/Exposure';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { useUnits } from '@/ui/units';
 import { useIsWide } from '@/ui/use-is-wide';
 import { ShootSheet } from './ShootSheet';
 import { quickAnswer, type QuickResult } from './quick';
@@ -24,6 +25,7 @@ export function QuickScreen() {
   const router = useRouter();
   const inks = useInks();
   const { quick, change } = useQuick();
+  const { units } = useUnits();
   return (
     <View className="flex-1 bg-paper">
       <Head>
@@ -38,7 +40,7 @@ export function QuickScreen() {
         </Heading>
         <SchemeButton />
       </View>
-      {quick ? <Page quick={quick} onChange={change} /> : null}
+      {quick ? <Page key={units} quick={quick} onChange={change} /> : null}
     </View>
   );
 }

@@ -6,12 +6,14 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { useFlushOnLeave } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
+import { useRememberedUnits } from '@/ui/units';
 
 // A change of a record is drawn with the next frame, and only once in it.
 notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
 
 function Page() {
   useRememberedScheme();
+  useRememberedUnits();
   useFlushOnLeave();
   return <Slot />;
 }

@@ -107,7 +107,6 @@ function Ladder({ seen }: { readonly seen: Seen }) {
               role={panning ? 'radio' : 'listitem'}
               {...(panning && {
                 'aria-checked': chosen,
-                'aria-label': `${formatShutter(rung.shutterS)}: ${words}`,
               })}
               disabled={!panning}
               onPress={() => take(rung.shutterS)}

@@ -19,6 +19,7 @@ import {
 import type { View } from '@/features/plan/view';
 import { metres, smallLength } from '@/features/plan/words';
 import { FALLING, HANGS, RHYTHMS } from '@/presets/rhythms';
+import { written } from '@/ui/units';
 
 /** What motion does at the settings chosen, and how to meet it; every number from the core. */
 
@@ -85,7 +86,7 @@ function apexSaid(view: View): readonly Said[] {
     {
       name: 'Top of the jump',
       value: seconds(windowS),
-      why: `in which it hangs, slower than ${HANGING_MS} m/s; an untimed burst has a frame in it ${percent(chance)} of the time`,
+      why: `in which it hangs, slower than ${written(HANGING_MS, 'm/s', 1)}; an untimed burst has a frame in it ${percent(chance)} of the time`,
     },
   ];
 }
@@ -203,7 +204,7 @@ export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
       {
         name: 'Press early by',
         value: smallLength(speedMs * leadS),
-        why: `${leadS.toFixed(2)} s from seeing to opening, at ${speedMs.toFixed(1)} m/s; pre-capture, where the body has it, gives them back`,
+        why: `${leadS.toFixed(2)} s from seeing to opening, at ${written(speedMs, 'm/s', 1)}; pre-capture, where the body has it, gives them back`,
       },
       {
         name: 'Flat things parallel',
