@@ -42,6 +42,42 @@ test('practice: weak floodlights at 1/1000 and f/2.8 ask for ISO 8000 to 10 000'
   await expect(dial(page, 'Shutter')).not.toHaveAttribute('aria-valuetext', '1/1000');
 });
 
+/** Lamps under a roof, dials as practitioners set them, and the ISO they then report. */
+const HALLS = [
+  { lamps: 'Good hall, 300 lx', shutter: '1/1000', aperture: 'f/2.8', iso: [6400, 10_000] },
+  { lamps: 'Dim hall, 175 lx', shutter: '1/1000', aperture: 'f/2.8', iso: [10_000, 12_800] },
+  { lamps: 'Night stadium, 1300 lx', shutter: '1/1600', aperture: 'f/4', iso: [4000, 6400] },
+] as const;
+
+test(
+  'practice: halls and a night stadium, entered and read',
+  { tag: '@once' },
+  async ({ page }) => {
+    for (const { lamps, shutter, aperture, iso } of HALLS) {
+      await open(page, '/shoot/demo-larkmoor/light');
+      await page.getByRole('radio', { name: 'A roof' }).click();
+      await page.getByRole('button', { name: /^Lamps / }).click();
+      await page.getByRole('radio', { name: lamps }).click();
+      await page.getByRole('link', { name: 'Settings' }).click();
+      await timeSlider(page).focus();
+      await page.keyboard.press('End');
+      for (const [name, to] of [
+        ['Shutter', shutter],
+        ['Aperture', aperture],
+      ] as const) {
+        const said = Number((await dial(page, name).getAttribute('aria-valuetext'))?.split('/')[1]);
+        const wanted = Number(to.split('/')[1]);
+        await turn(page, name, wanted > said ? 'ArrowUp' : 'ArrowDown', to);
+      }
+      await expect(page.getByText('Exposed right with your hand on the dials.')).toBeVisible();
+      const read = await readAnswer(page);
+      expect(read.iso).toBeGreaterThanOrEqual(iso[0]);
+      expect(read.iso).toBeLessThanOrEqual(iso[1]);
+      await settle(page);
+    }
+  },
+);
+
 test('a dial is turned by thumb, held to repeat, and the others answer', async ({ page }) => {
   await open(page);
   await page.getByRole('button', { name: 'ISO: more' }).click();

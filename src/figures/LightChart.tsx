@@ -3,6 +3,7 @@ import { G, Line, Path, Rect, Svg } from 'react-native-svg';
 import { scaleLinear } from 'd3-scale';
 import type { LightSeries } from '@/core';
 import { useInks } from '@/ui/theme';
+import { evSpan, hoursWithin } from './chart-scale';
 import { HaloText } from './HaloText';
 import type { RibbonEvent } from './TimeRibbon';
 
@@ -39,27 +40,9 @@ const AXIS_PX = 30;
 const DASHES = ['', '7 3', '2 3', '9 3 2 3', '4 2', '1 4'] as const;
 const HIGHEST_SUN_DEG = 65;
 const LOWEST_SUN_DEG = -18;
-const HOUR_MS = 3_600_000;
 
 const pathOf = (points: readonly (readonly [number, number])[]): string =>
   points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
-
-/** EV that the chart runs between: whole pairs of stops round everything drawn. */
-export function evSpan(values: readonly number[]): readonly [number, number] {
-  const low = Math.floor(Math.min(...values) / 2) * 2;
-  const high = Math.ceil(Math.max(...values) / 2) * 2;
-  return [low, Math.max(high, low + 4)];
-}
-
-/** Whole hours within a span, sparse enough for a narrow chart. */
-export function hoursWithin(fromMs: number, toMs: number): readonly number[] {
-  const step = HOUR_MS * Math.max(1, Math.ceil((toMs - fromMs) / HOUR_MS / 6));
-  const first = Math.ceil(fromMs / HOUR_MS) * HOUR_MS;
-  return Array.from(
-    { length: Math.max(0, Math.floor((toMs - first) / step) + 1) },
-    (_, i) => first + i * step,
-  );
-}
 
 /**
  * EV on the face through the shoot: the chosen place as a heavy line in its band of doubt, others

@@ -70,42 +70,46 @@ export const ShutterScale = memo(function ShutterScale({
         </G>
       ))}
       {above.map((mark) => (
-        <G key={mark.text}>
-          <Line
-            x1={mark.x}
-            x2={mark.x}
-            y1={line - ABOVE_PX - mark.row * ROW_PX}
-            y2={line}
-            stroke={inks.ink}
-            strokeWidth={1.5}
-          />
-          <HaloText
-            x={mark.textX}
-            y={line - ABOVE_PX - 4 - mark.row * ROW_PX}
-            text={mark.text}
-            inks={inks}
-            withinPx={widthPx}
-          />
-        </G>
+        <Line
+          key={mark.text}
+          x1={mark.x}
+          x2={mark.x}
+          y1={line - ABOVE_PX - mark.row * ROW_PX}
+          y2={line}
+          stroke={inks.ink}
+          strokeWidth={1.5}
+        />
       ))}
       {below.map((mark) => (
-        <G key={mark.text}>
-          <Line
-            x1={mark.x}
-            x2={mark.x}
-            y1={line + 26}
-            y2={line + 32 + mark.row * ROW_PX}
-            stroke={inks.quiet}
-            strokeDasharray="2 2"
-          />
-          <HaloText
-            x={mark.textX}
-            y={line + 44 + mark.row * ROW_PX}
-            text={mark.text}
-            inks={{ ...inks, ink: inks.quiet }}
-            withinPx={widthPx}
-          />
-        </G>
+        <Line
+          key={mark.text}
+          x1={mark.x}
+          x2={mark.x}
+          y1={line + 26}
+          y2={line + 32 + mark.row * ROW_PX}
+          stroke={inks.quiet}
+          strokeDasharray="2 2"
+        />
+      ))}
+      {above.map((mark) => (
+        <HaloText
+          key={mark.text}
+          x={mark.textX}
+          y={line - ABOVE_PX - 4 - mark.row * ROW_PX}
+          text={mark.text}
+          inks={inks}
+          withinPx={widthPx}
+        />
+      ))}
+      {below.map((mark) => (
+        <HaloText
+          key={mark.text}
+          x={mark.textX}
+          y={line + 44 + mark.row * ROW_PX}
+          text={mark.text}
+          inks={{ ...inks, ink: inks.quiet }}
+          withinPx={widthPx}
+        />
       ))}
       <Path
         d={`M${x(shutterS)} ${line - 2}l-8 -13h16Z`}

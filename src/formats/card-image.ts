@@ -30,6 +30,9 @@ const FONT = '"Perch Figures", Georgia, serif';
 const MARGIN = 70;
 const FOOT = 90;
 const MEAN_LETTER = 0.52;
+/** Rows are no lower than this; from here on there is room for what to turn and why. */
+const LEAST_ROW_PX = 54;
+const ROW_WITH_REASON_PX = 84;
 
 /** A text cut to a width, with an ellipsis where it was longer. */
 function fitted(text: string, sizePx: number, widthPx: number): string {
@@ -65,9 +68,10 @@ export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSiz
   const wide = widthPx - 2 * MARGIN;
   const head = topPx + 60 + under.length * 40;
   const room = heightPx - FOOT - head - notes.length * 44;
-  const rowPx = Math.max(88, Math.min(190, room / Math.max(1, lines.length)));
+  const rowPx = Math.max(LEAST_ROW_PX, Math.min(190, room / Math.max(1, lines.length)));
+  const reasons = rowPx >= ROW_WITH_REASON_PX;
   const shown = lines.slice(0, Math.max(1, Math.floor(room / rowPx)));
-  const big = Math.min(64, rowPx * 0.42);
+  const big = Math.min(64, rowPx * (reasons ? 0.42 : 0.62));
   const small = Math.min(30, rowPx * 0.2);
   const rows = shown.flatMap((line, i) => {
     const y = head + 30 + i * rowPx;
@@ -78,10 +82,14 @@ export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSiz
       write(MARGIN + wide * 0.46, base, line.shutter, { size: big, weight: 600, anchor: 'end' }),
       write(MARGIN + wide * 0.67, base, line.aperture, { size: big, weight: 600, anchor: 'end' }),
       write(widthPx - MARGIN, base, line.iso, { size: big, weight: 600, anchor: 'end' }),
-      write(MARGIN, base + small * 1.35, fitted(`${line.turn}: ${line.why}`, small, wide), {
-        size: small,
-        ink: QUIET,
-      }),
+      ...(reasons
+        ? [
+            write(MARGIN, base + small * 1.35, fitted(`${line.turn}: ${line.why}`, small, wide), {
+              size: small,
+              ink: QUIET,
+            }),
+          ]
+        : []),
     ];
   });
   const left = lines.length - shown.length;

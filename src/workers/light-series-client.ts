@@ -1,5 +1,5 @@
-import type { FaceSpan, LightSeries, LightSeriesRequest } from '@/core';
-import type { FaceDaysRequest, LightService } from './light-series-job';
+import type { FaceSpan, LightSeries, LightSeriesRequest, SettingsCard } from '@/core';
+import type { CardRequest, FaceDaysRequest, LightService } from './light-series-job';
 import { workerClient } from './worker-client';
 
 const ask = workerClient<LightService>(
@@ -19,3 +19,7 @@ export const requestFaceDays = (
   signal: AbortSignal,
 ): Promise<readonly (readonly FaceSpan[])[]> =>
   ask((service, id) => service.faceDays({ ...request, id }), signal);
+
+/** A settings card, from the worker. @throws as `workerClient` */
+export const requestCard = (request: CardRequest, signal: AbortSignal): Promise<SettingsCard> =>
+  ask((service, id) => service.card({ ...request, id }), signal);

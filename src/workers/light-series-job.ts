@@ -5,10 +5,12 @@ import {
   joinSeries,
   lightAtTimes,
   seriesTimes,
+  settingsCard,
   type FacedScene,
   type FaceSpan,
   type LightSeries,
   type LightSeriesRequest,
+  type SettingsCard,
   type Span,
 } from '@/core';
 import { runningJobs, type Reply } from './running-jobs';
@@ -25,6 +27,9 @@ export interface FaceDaysRequest {
   readonly stepMs: number;
 }
 
+/** A settings card asked for: the light through the shoot and what the pictures ask. */
+export type CardRequest = Parameters<typeof settingsCard>[0];
+
 /** What the worker offers. */
 export interface LightService {
   lightSeries: (job: LightJob) => Promise<Reply<LightSeries>>;
@@ -32,6 +37,7 @@ export interface LightService {
   faceDays: (
     job: FaceDaysRequest & { readonly id: number },
   ) => Promise<Reply<readonly (readonly FaceSpan[])[]>>;
+  card: (job: CardRequest & { readonly id: number }) => Promise<Reply<SettingsCard>>;
   cancel: (id: number) => void;
 }
 
@@ -57,6 +63,8 @@ export function lightService(nextTurn: () => Promise<void>): LightService {
           value: () => series,
         };
       }),
+    card: ({ id, ...request }) =>
+      run(id, () => ({ piece: () => false, value: () => settingsCard(request) })),
     faceDays: ({ id, scene, days, stepMs }) =>
       run(id, () => {
         const found: (readonly FaceSpan[])[] = [];

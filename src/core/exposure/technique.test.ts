@@ -44,7 +44,8 @@ describe('the time a technique allows', () => {
     expect(motionFor(running, 'portrait').subject.speedMs).toBe(0.3);
     expect(motionFor(running, 'freeze')).toBe(running);
     const slow = { ...running, subject: { ...running.subject, speedMs: 0.1 } };
-    expect(motionFor(slow, 'reaction')).toBe(slow);
+    expect(motionFor(slow, 'reaction').subject.speedMs).toBe(0.1);
+    expect(motionFor(running, 'reaction').parts.some(({ swing }) => swing)).toBe(false);
   });
 });
 

@@ -64,11 +64,15 @@ export function panLadder(request: Omit<Parameters<typeof pan>[0], 'shutterS'>):
   return { rungs, tryS: (likely.at(-1) ?? rungs[0] ?? { shutterS: STREAK_S }).shutterS };
 }
 
-/** The motion as it is when the picture is taken: nobody sprints for a portrait. */
+/** The motion as it is when the picture is taken: nobody sprints or swings a stick for a portrait. */
 export function motionFor(motion: Motion, technique: Technique): Motion {
   const most = { reaction: BETWEEN_PLAYS_MS, portrait: PORTRAIT_MS }[technique as string];
-  if (most === undefined || motion.subject.speedMs <= most) return motion;
-  return { ...motion, subject: { ...motion.subject, speedMs: most } };
+  if (most === undefined) return motion;
+  return {
+    ...motion,
+    subject: { ...motion.subject, speedMs: Math.min(motion.subject.speedMs, most) },
+    parts: motion.parts.map(({ swing: _swing, ...part }) => part),
+  };
 }
 
 /** A pan follows the body, as well as the person can. */

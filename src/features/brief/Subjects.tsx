@@ -15,6 +15,7 @@ import {
 } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
 import { newId } from '@/records/new-shoot';
+import { presetOf } from '@/records/own-subject';
 import { useShoots } from '@/records/queries';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
@@ -23,6 +24,7 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { subjectInWords } from './brief-words';
 import { TapTimer } from './TapTimer';
 import { useRemoveEntry } from './use-remove-entry';
 import { written } from '@/ui/units';
@@ -53,6 +55,7 @@ export function Subjects() {
   const { subjects } = plan.setup;
   const { data: shoots = [] } = useShoots(DEMO_SHOOTS);
   const [edited, setEdited] = useState<OwnSubject>();
+  const [library, setLibrary] = useState(false);
   const inks = useInks();
   const elsewhere = shoots
     .flatMap((shoot) => (shoot.id === plan.shoot.id ? [] : shoot.subjects))
@@ -99,6 +102,7 @@ export function Subjects() {
           </View>
         ))}
       </View>
+      <Button label="Look through the library" onPress={() => setLibrary(true)} />
       <Button
         label="Measure a subject"
         disabled={subjects.length >= MOST_PROMISED}
@@ -111,6 +115,9 @@ export function Subjects() {
           onPress={() => update((current) => withEntry(current, 'subjects', own))}
         />
       ))}
+      <Sheet title="Subjects" open={library} onClose={() => setLibrary(false)}>
+        <Library own={subjects} />
+      </Sheet>
       {edited ? (
         <SubjectSheet
           key={edited.id}
@@ -119,6 +126,22 @@ export function Subjects() {
           onClose={() => setEdited(undefined)}
         />
       ) : null}
+    </View>
+  );
+}
+
+/** Every subject with its size, pace and parts. */
+function Library({ own }: { readonly own: readonly OwnSubject[] }) {
+  return (
+    <View role="list" aria-label="Subject library">
+      {[...own.map(presetOf), ...SUBJECTS].map((subject) => (
+        <View key={subject.id} role="listitem" className="border-b border-line py-2">
+          <Text kind="strong">{subject.name}</Text>
+          <Text kind="small" ink="quiet">
+            {subjectInWords(subject)}
+          </Text>
+        </View>
+      ))}
     </View>
   );
 }

@@ -62,7 +62,7 @@ export function TapTimer({ onSpeed }: { readonly onSpeed: (speedMs: number) => v
       {speedMs !== undefined && tookS !== undefined ? (
         <View aria-live="polite" className="gap-2">
           <Text kind="strong">
-            {`Crossed ${written(distanceM, 'm', 1)} in ${tookS.toFixed(2)} s: ${written(speedMs, 'm/s', 1)}`}
+            {`Crossed ${written(distanceM, 'm', Number.isInteger(distanceM) ? 0 : 1)} in ${tookS.toFixed(2)} s: ${written(speedMs, 'm/s', 1)}`}
           </Text>
           <Button
             label={`Use ${written(speedMs, 'm/s', 1)}`}

@@ -1,5 +1,8 @@
 import type { Background, Technique } from '@/core';
+import type { SubjectPreset } from '@/presets/subjects';
 import type { FORBIDDABLE, Person, Shot } from '@/records/brief';
+
+import { written } from '@/ui/units';
 
 /** The brief in words. */
 
@@ -62,4 +65,20 @@ export function personInWords({ number, lane, cap, breathes, foot, hand }: Perso
   ]
     .filter(Boolean)
     .join(', ');
+}
+
+/** "1.75 m tall, 7.0 m/s; hand to 11.2 m/s, foot to 14.0 m/s". */
+export function subjectInWords({ heightM, speedMs, parts }: SubjectPreset): string {
+  const pace = (ms: number) => written(ms, 'm/s', 1);
+  const faster = parts
+    .map(({ name, bodyShare, swing }) => ({
+      name,
+      fastestMs: speedMs * bodyShare + (swing?.speedMs ?? 0),
+    }))
+    .filter(({ fastestMs }) => fastestMs > speedMs * 1.01)
+    .map(({ name, fastestMs }) => `${name} to ${pace(fastestMs)}`);
+  return [
+    `${written(heightM, 'm', 2)} tall, ${pace(speedMs)}`,
+    ...(faster.length ? [faster.join(', ')] : []),
+  ].join('; ');
 }

@@ -1,13 +1,42 @@
 import { focalForFill, focalRange } from '@/core';
-import { viewOf } from '@/features/plan/view';
+import { viewOf, type View } from '@/features/plan/view';
 import { lensById } from '@/presets/find';
 import type { Shot } from '@/records/brief';
 import type { Shoot } from '@/records/shoot';
 
+/** Less of the framing wanted than this, and one is in the wrong place for the shot. No source. */
+const REACHED_SHARE = 0.6;
+
+/** Focal length that the framing wants from a view, converter and all. */
+const wantedMm = ({ subject, sight, body }: View, shot: Shot): number =>
+  focalForFill({
+    sizeM: subject.heightM,
+    distanceM: sight.distanceM,
+    fill: shot.fill,
+    sensor: body.sensor,
+    orientation: shot.orientation,
+  });
+
+/** How much of the framing wanted the lens reaches from a position; 0 where it sees nothing. */
+function reached(shoot: Shoot, positionId: string, shot: Shot): number {
+  const seen = viewOf({ ...shoot, choice: { ...shoot.choice, positionId } });
+  if (!seen.ok) return 0;
+  const { longestMm } = focalRange(lensById(shoot.kit.lensId));
+  return Math.min(1, (longestMm * shoot.kit.converter) / wantedMm(seen.view, shot));
+}
+
+/** Where to stand for a shot: where one stands, if the lens reaches it; else where it best does. */
+function positionFor(shoot: Shoot, shot: Shot): string {
+  const here = shoot.choice.positionId;
+  if (reached(shoot, here, shot) >= REACHED_SHARE) return here;
+  const scored = shoot.positions.map(({ id }) => ({ id, reach: reached(shoot, id, shot) }));
+  return scored.reduce((a, b) => (b.reach > a.reach ? b : a)).id;
+}
+
 /**
  * The shoot with a shot taken up: its mark, the way the camera is held, its own time and aperture in
- * place of any held by hand, and the lens zoomed to its framing as far as it goes. Without a shot
- * what moves at the mark is frozen.
+ * place of any held by hand, a position that the lens reaches it from, and the lens zoomed to its
+ * framing as far as it goes. Without a shot what moves at the mark is frozen.
  */
 export function withShot(shoot: Shoot, shot: Shot | undefined): Shoot {
   const { shotId: _before, ...choice } = { ...shoot.choice, held: {} };
@@ -16,17 +45,17 @@ export function withShot(shoot: Shoot, shot: Shot | undefined): Shoot {
     ...shoot,
     choice: { ...choice, shotId: shot.id, markId: shot.markId, orientation: shot.orientation },
   };
-  const seen = viewOf(taken);
-  if (!seen.ok) return taken;
-  const { subject, sight, body } = seen.view;
-  const wantedMm = focalForFill({
-    sizeM: subject.heightM,
-    distanceM: sight.distanceM,
-    fill: shot.fill,
-    sensor: body.sensor,
-    orientation: shot.orientation,
-  });
+  const positionId = positionFor(taken, shot);
+  const standing = { ...taken, choice: { ...taken.choice, positionId } };
+  const seen = viewOf(standing);
+  if (!seen.ok) return standing;
   const { shortestMm, longestMm } = focalRange(lensById(shoot.kit.lensId));
-  const focalMm = Math.min(longestMm, Math.max(shortestMm, wantedMm / shoot.kit.converter));
-  return { ...taken, kit: { ...shoot.kit, focalMm: Math.round(focalMm) } };
+  const focalMm = wantedMm(seen.view, shot) / shoot.kit.converter;
+  return {
+    ...standing,
+    kit: {
+      ...shoot.kit,
+      focalMm: Math.round(Math.min(longestMm, Math.max(shortestMm, focalMm))),
+    },
+  };
 }

@@ -1,3 +1,4 @@
+import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
@@ -12,7 +13,9 @@ import { Exposure } from '@/ui/Exposure';
 import { downloadBlob, printPicture } from '@/ui/files';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { cardLine, cardNotes, cardOfSeries } from './card';
+import { requestCard } from '@/workers/light-series-client';
+import type { CardRequest } from '@/workers/light-series-job';
+import { cardLine, cardNotes, cardRequest, turnedLines } from './card';
 import { memorySlots } from './slots';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -27,15 +30,27 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
   const { series } = ribbon;
   const asked = useMemo(() => ({ view, choice, series }), [view, choice, series]);
   const settled = useSettled(asked);
-  const card = useMemo(
-    () => cardOfSeries(settled.view, settled.choice, settled.series, hours),
+  const request = useMemo(
+    () => cardRequest(settled.view, settled.choice, settled.series, hours),
     [settled, hours],
   );
+  const key = useMemo(() => hashKey([request]), [request]);
+  const { data: card, error } = useQuery({
+    queryKey: ['card', key],
+    queryKeyHashFn: () => key,
+    queryFn: ({ signal }) => requestCard(request as CardRequest, signal),
+    enabled: request !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 30_000,
+    retry: false,
+  });
   if (view.wanted.technique === 'silhouette') {
     return (
       <Text>A silhouette is exposed for the sky behind it: read the dials at its minute.</Text>
     );
   }
+  if (error) return <Text role="alert">{`No card: ${error.message}`}</Text>;
   if (!card) return <Text aria-live="polite">Computing the light of the shoot</Text>;
   const lines = card.rows.map((row) => cardLine(row, clock));
   const notes = cardNotes(card, clock);
@@ -46,7 +61,7 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
       `${view.mark.name} from ${view.position.name}`,
       `${view.shot ? `${view.shot.name}. ` : ''}${view.lensName}, ${Math.round(view.focalMm)} mm`,
     ],
-    lines,
+    lines: turnedLines(lines),
     notes,
   };
   const savePicture = (size: CardSize) =>

@@ -13,7 +13,6 @@ import { engraved, gradeInWords, smallLength, stops } from '@/features/plan/word
 import { DepthDrawn } from '@/figures/DepthDrawn';
 import { NoiseScale } from '@/figures/NoiseScale';
 import { Choice } from '@/ui/Choice';
-import { Exposure } from '@/ui/Exposure';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-is-wide';
@@ -76,7 +75,7 @@ export function DialsTab({ seen }: { readonly seen: Seen }) {
         <Text kind="small">{noiseInWords(exposure, view.body.iso)}</Text>
       </View>
       <Schools choice={plan.setup.choice} />
-      <Others exposure={exposure} />
+      <SideBySide exposure={exposure} />
     </View>
   );
 }
@@ -182,31 +181,51 @@ function Schools({ choice }: { readonly choice: Plan['setup']['choice'] }) {
   );
 }
 
-/** The schools side by side. */
-function Others({ exposure }: { readonly exposure: Seen['answer']['exposure'] }) {
+/** The three schools side by side: what each sets, and what it gives up. */
+function SideBySide({ exposure }: { readonly exposure: Seen['answer']['exposure'] }) {
+  const plans = SCHOOLS.map(({ value, label }) => ({
+    label,
+    chosen: value === exposure.school,
+    plan:
+      value === exposure.school
+        ? exposure
+        : exposure.alternatives.find(({ school }) => school === value),
+  }));
   return (
-    <View className="gap-3">
+    <View className="gap-2">
       <Heading level={2} kind="figure">
-        Other schools would set
+        The schools side by side
       </Heading>
-      {exposure.alternatives.map((other) => (
-        <View key={other.school} className="border-b border-line pb-2">
-          <Text kind="label">{SCHOOLS.find(({ value }) => value === other.school)?.label}</Text>
-          <Exposure {...engraved(other.settings)} largestPx={24} />
-          <Text kind="small" ink="quiet">
-            {otherInWords(other)}
-          </Text>
-        </View>
-      ))}
+      <View role="list" aria-label="The schools side by side" className="flex-row gap-2">
+        {plans.map(({ label, chosen, plan }) =>
+          plan ? (
+            <View
+              key={label}
+              role="listitem"
+              className={`min-w-0 flex-1 border-t-2 pt-1 ${chosen ? 'border-signal' : 'border-line'}`}
+            >
+              <Text kind="label">{label}</Text>
+              {Object.values(engraved(plan.settings)).map((text) => (
+                <Text key={text} kind="figure">
+                  {text.replace('ISO ', '')}
+                </Text>
+              ))}
+              <Text kind="small" ink="quiet">
+                {schoolInWords(plan)}
+              </Text>
+            </View>
+          ) : null,
+        )}
+      </View>
     </View>
   );
 }
 
-function otherInWords({ smear = [], settings, noise }: ExposurePlan): string {
+function schoolInWords({ smear = [], settings, noise }: ExposurePlan): string {
   const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
   const motion = most
-    ? `${most.part} moves ${most.deliveredPx.toFixed(1)} px, ${gradeInWords(most.grade)}`
+    ? `${most.part} ${most.deliveredPx.toFixed(1)} px, ${gradeInWords(most.grade)}`
     : '';
-  const lift = settings.liftStops > 0.05 ? `, lifted ${stops(settings.liftStops)}` : '';
-  return `${motion}; ${stops(noise.stopsAboveBase)} above base ISO${lift}.`;
+  const lift = settings.liftStops > 0.05 ? `; lifted ${stops(settings.liftStops)}` : '';
+  return `ISO ${LEVELS[noise.level]}; ${motion}${lift}`;
 }

@@ -1,5 +1,4 @@
 import {
-  settingsCard,
   type CardLight,
   type CardRow,
   type LightSeries,
@@ -11,14 +10,15 @@ import type { View } from '@/features/plan/view';
 import { engraved, stops } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
 import type { ShootHours } from '@/records/times';
+import type { CardRequest } from '@/workers/light-series-job';
 
-/** The settings card of a view, from the light that the ribbon already has. */
-export function cardOfSeries(
+/** What a view's card is made of: the light that the ribbon already has, within the shoot's hours. */
+export function cardRequest(
   view: View,
   choice: Shoot['choice'],
   series: LightSeries,
   { startMs, endMs }: Pick<ShootHours, 'startMs' | 'endMs'>,
-): SettingsCard | undefined {
+): CardRequest | undefined {
   const within: readonly CardLight[] = series.timeMs.flatMap((timeMs, i) => {
     const expected = series.ev[i];
     if (expected === undefined || timeMs < startMs || timeMs > endMs) return [];
@@ -26,7 +26,7 @@ export function cardOfSeries(
     return [{ timeMs, ev: { low, expected, high }, lampsRule: series.lampsRule[i] ?? false }];
   });
   if (within.length === 0) return undefined;
-  return settingsCard({ series: within, request: exposureDemands(view, choice) });
+  return { series: within, request: exposureDemands(view, choice) };
 }
 
 const DIALS = { shutter: 'shutter', aperture: 'aperture', iso: 'ISO', lift: 'lift' } as const;
@@ -65,6 +65,13 @@ export function cardLine(row: CardRow, clock: (ms: number) => string): CardLine 
     why: `${row.why}${lift}`,
   };
 }
+
+/** Lines at which a dial is turned: a lift afterwards is nothing to do at the touchline. */
+export const turnedLines = (lines: readonly CardLine[]): readonly CardLine[] =>
+  lines.filter(({ shutter, aperture, iso }, i) => {
+    const before = lines[i - 1];
+    return before?.shutter !== shutter || before.aperture !== aperture || before.iso !== iso;
+  });
 
 /** When lamps come to rule and when it gets short or dark, in sentences. */
 export function cardNotes(

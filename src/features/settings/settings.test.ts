@@ -1,0 +1,195 @@
+import { DEMO_SHOOTS } from '@/demo';
+import { lightSeries, nearestMark, settingsCard } from '@/core';
+import { withShot } from '@/features/brief/choose-shot';
+import { answerAt } from '@/features/plan/answer';
+import { cardOf } from '@/features/plan/report';
+import { sceneOf, viewOf, type View } from '@/features/plan/view';
+import { CARD_SIZES, cardSvg } from '@/formats/card-image';
+import type { Shoot } from '@/records/shoot';
+import { clockOf, hoursOf, msOf } from '@/records/times';
+import { cardLine, cardNotes, cardRequest, turnedLines, turnInWords } from './card';
+import { focusZone, panSwing } from './instruments';
+import { focusPlan, motionSaid, swingOf } from './motion-words';
+import { memorySlots } from './slots';
+
+const [larkmoor, alder, tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
+const seen = (shoot: Shoot): View => {
+  const result = viewOf(shoot);
+  if (!result.ok) throw new Error(result.problem);
+  return result.view;
+};
+const shotOf = (shoot: Shoot, id: string): Shoot =>
+  withShot(
+    shoot,
+    shoot.shots.find((shot) => shot.id === id),
+  );
+const clock = (ms: number) => clockOf(ms, larkmoor.place.timeZone);
+const evening = msOf('2027-04-16T20:20', larkmoor.place.timeZone);
+
+describe('the card', () => {
+  const hours = hoursOf(larkmoor);
+  const view = seen(larkmoor);
+  const series = lightSeries({
+    scene: sceneOf(view, larkmoor.features),
+    fromMs: hours.startMs,
+    toMs: hours.endMs,
+    stepS: 60,
+  });
+  const request = cardRequest(view, larkmoor.choice, series, hours);
+  const card = request && settingsCard(request);
+  test('from the ribbon’s light is that of the shoot itself', () => {
+    expect(card?.rows.map(({ settings }) => settings)).toEqual(
+      cardOf(larkmoor)?.rows.map(({ settings }) => settings),
+    );
+  });
+  test('its lines say what to turn, and its notes when lamps take over', () => {
+    const lines = card?.rows.map((row) => cardLine(row, clock)) ?? [];
+    expect(lines[0]).toMatchObject({ time: '18:30', turn: 'as you begin', aperture: 'f/2.8' });
+    expect(lines[1]?.turn).toBe('ISO up 1 click');
+    expect(card && cardNotes(card, clock)[0]).toMatch(/^Lamps take over at 20:\d\d\.$/);
+    const turned = turnedLines(lines);
+    expect(turned.length).toBeLessThan(lines.length);
+    expect(turned[0]).toBe(lines[0]);
+    expect(turnInWords({ dial: 'shutter', clicks: -2 })).toBe('shutter faster 2 clicks');
+    expect(turnInWords({ dial: 'aperture', clicks: 1 })).toBe('aperture close 1 click');
+  });
+  test('there is none before the light is computed', () => {
+    const none = { ...series, timeMs: [], ev: [], low: [], high: [], lampsRule: [] };
+    expect(cardRequest(view, larkmoor.choice, none, hours)).toBeUndefined();
+  });
+});
+
+describe('the card as a picture', () => {
+  const line = {
+    time: '18:30',
+    shutter: '1/1600',
+    aperture: 'f/2.8',
+    iso: 'ISO 100',
+    turn: 'as you begin',
+    why: 'EV 13.7',
+  };
+  const sheet = { title: 'A <b> & "c"', under: ['one', 'two'], lines: [line], notes: ['Lamps.'] };
+  const parsed = (svg: string) => [...svg.matchAll(/<text [^>]*y="(\d+)"[^>]*>([^<]*)</g)];
+  test.each(['lockScreen', 'paper'] as const)('%s: everything lies on the sheet', (size) => {
+    for (const count of [1, 8, 40]) {
+      const svg = cardSvg({ ...sheet, lines: Array.from({ length: count }, () => line) }, size);
+      const texts = parsed(svg);
+      const { heightPx, topPx } = CARD_SIZES[size];
+      for (const [, y] of texts) {
+        expect(Number(y)).toBeGreaterThanOrEqual(topPx);
+        expect(Number(y)).toBeLessThan(heightPx);
+      }
+      const shown = texts.filter(([, , text]) => text === '1/1600').length;
+      const more = /and (\d+) more rows/.exec(svg);
+      expect(shown + Number(more?.[1] ?? 0)).toBe(count);
+    }
+  });
+  test('what a person wrote is text, not markup', () => {
+    expect(cardSvg(sheet, 'paper')).toContain('A &lt;b&gt; &amp; &quot;c&quot;');
+    const long = cardSvg({ ...sheet, title: 'x'.repeat(300) }, 'paper');
+    expect(/>x+…</.exec(long)?.[0].length).toBeLessThan(60);
+  });
+});
+
+describe('taking up a shot', () => {
+  test('sets mark, orientation and framing, and lets held dials go', () => {
+    const held = { ...larkmoor, choice: { ...larkmoor.choice, held: { iso: 400 } } };
+    const taken = shotOf(held, 'bench');
+    expect(taken.choice).toMatchObject({
+      shotId: 'bench',
+      markId: 'penalty-corner',
+      orientation: 'upright',
+      held: {},
+    });
+    // It asks for more than the lens has: as far as it goes.
+    expect(taken.kit.focalMm).toBe(200);
+    expect(seen(shotOf(larkmoor, 'counter')).fill).toBeCloseTo(0.45, 2);
+    expect(withShot(taken, undefined).choice.shotId).toBeUndefined();
+  });
+  test('one moves only where the lens does not reach', () => {
+    expect(shotOf(larkmoor, 'bench').choice.positionId).toBe(larkmoor.choice.positionId);
+    // From the bank before the finish lane 2 at half way is over 200 m off.
+    const panned = shotOf(tern, 'panned');
+    expect(panned.choice.positionId).toBe('half-way');
+    expect(seen(panned).fill).toBeGreaterThan(
+      seen({ ...panned, choice: { ...panned.choice, positionId: 'bank' } }).fill,
+    );
+  });
+  test('a pan keeps its time in any light: light to spare closes the lens', () => {
+    const panned = shotOf(tern, 'panned');
+    const view = seen(panned);
+    const { settings } = answerAt(view, panned, hoursOf(panned).startMs).exposure;
+    expect(settings.shutterS).toBeCloseTo(view.ladder.tryS, 3);
+    expect(settings.aperture).toBeGreaterThan(8);
+  });
+  test('a silhouette is exposed for the sky, two stops and more over the face', () => {
+    const dusk = shotOf(larkmoor, 'dusk');
+    const silhouette = answerAt(seen(dusk), dusk, msOf('2027-04-16T19:30', 'Europe/London'));
+    const plain = answerAt(
+      seen({
+        ...dusk,
+        shots: dusk.shots.map((shot) => ({ ...shot, technique: 'freeze' as const })),
+      }),
+      dusk,
+      msOf('2027-04-16T19:30', 'Europe/London'),
+    );
+    const stopsLess =
+      Math.log2(plain.exposure.settings.iso / silhouette.exposure.settings.iso) +
+      Math.log2(plain.exposure.settings.shutterS / silhouette.exposure.settings.shutterS);
+    expect(stopsLess).toBeGreaterThan(1.8);
+  });
+});
+
+describe('what motion does', () => {
+  test('a swing turns from where it is picked up to the follow-through', () => {
+    const view = seen(shotOf(tern, 'panned'));
+    const swing = swingOf(view);
+    // A second before and 0.6 s after at 5.5 m/s: 8.8 m of its way, and ten degrees each end.
+    expect(swing.toM - swing.fromM).toBeCloseTo(8.8, 6);
+    const drawn = panSwing(view);
+    expect(Math.abs(drawn.turnDeg)).toBeCloseTo(swing.totalDeg, 6);
+  });
+  test('phases, streaks, lean and hands are said for what is there', () => {
+    const runner = {
+      ...larkmoor,
+      marks: larkmoor.marks.map((mark) => ({ ...mark, subjectId: 'sprinter' })),
+    };
+    const said = motionSaid(
+      seen(runner),
+      answerAt(seen(runner), runner, evening).exposure.settings,
+    );
+    // 4.5 steps a second at 12 frames a second: four frames take in a step.
+    expect(said.find(({ name }) => name === 'Phase of the step')?.value).toBe('4 frames');
+    expect(said.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Streaks', 'Silent shutter', 'Your hands', 'Stabiliser']),
+    );
+  });
+  test('a bird on its perch is waited for in focus; a runner is tracked', () => {
+    const focus = (shoot: Shoot) => {
+      const view = seen(shoot);
+      const { settings } = answerAt(view, shoot, hoursOf(shoot).endMs).exposure;
+      return { view, settings, plan: focusPlan(view, settings) };
+    };
+    const bird = focus(alder);
+    expect(bird.plan.said[0]?.value).toMatch(/^pre-focus/);
+    expect(bird.plan.nearM).toBeLessThan(bird.view.sight.distanceM);
+    expect(bird.plan.farM).toBeGreaterThan(bird.view.sight.distanceM);
+    const player = focus(larkmoor);
+    expect(player.plan.said[0]?.value).toMatch(/^continuous/);
+    const zone = focusZone(player.view, player.settings);
+    const { position } = player.view;
+    const distances = zone.map(({ x, y }) => Math.hypot(x - position.x, y - position.y));
+    expect(Math.min(...distances)).toBeGreaterThan(player.plan.nearM * 0.99);
+    expect(Math.max(...distances)).toBeLessThan(player.plan.farM * 1.1);
+  });
+});
+
+test('memory slots: action holds the motion, still is as slow as hands and subject allow, pan the rung to try', () => {
+  const view = seen(larkmoor);
+  const light = answerAt(view, larkmoor, evening).light;
+  const [action, still, pan] = memorySlots(view, larkmoor.choice, light);
+  const time = (label = '') => (label.startsWith('1/') ? 1 / Number(label.slice(2)) : NaN);
+  expect(time(action?.exposure.shutter)).toBeLessThanOrEqual(view.freeze.shutterS * 1.01);
+  expect(time(still?.exposure.shutter)).toBeGreaterThan(time(action?.exposure.shutter));
+  expect(nearestMark('shutter', view.ladder.tryS).label).toBe(pan?.exposure.shutter);
+});
