@@ -58,6 +58,11 @@ test(
 test('a subject is timed, kept, and every figure follows', { tag: '@once' }, async ({ page }) => {
   await page.goto(BRIEF);
   await expect(headline(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Look through the library' }).click();
+  await expect(page.getByRole('list', { name: 'Subject library' })).toContainText(
+    '1.75 m tall, 7.0 m/s; hand to 11.2 m/s, foot to 14.0 m/s',
+  );
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Measure a subject' }).click();
   const sheet = page.getByRole('dialog', { name: 'A subject of your own' });
   await sheet.getByRole('button', { name: /^Moves like / }).click();

@@ -80,6 +80,16 @@ test(
 
 test('a dial is turned by thumb, held to repeat, and the others answer', async ({ page }) => {
   await open(page);
+  for (const drawn of [
+    /^Shutter at 1\/1600\. body needs 1\/\d+, .*Rules of thumb: 1\/1000 rule/,
+    /^Depth of field: [\d.]+ m sharp, 90 cm of it needed\. Boards along the east side: can be read/,
+    /^ISO 125: clean, 0\.3 stop above base; you use up to ISO 6400/,
+  ]) {
+    await expect(page.getByRole('img', { name: drawn })).toBeVisible();
+  }
+  await expect(
+    page.getByRole('list', { name: 'The schools side by side' }).getByRole('listitem'),
+  ).toHaveCount(3);
   await page.getByRole('button', { name: 'ISO: more' }).click();
   await expect(dial(page, 'ISO')).toHaveAttribute('aria-valuetext', 'ISO 160');
   const more = page.getByRole('button', { name: 'Aperture: more' });
@@ -153,6 +163,7 @@ test('which mode, and why', { tag: '@once' }, async ({ page }) => {
   // Sun and stand shade on one field, three stops and more apart: too many clicks to turn.
   await expect(mode).toContainText('Manual with automatic ISO');
   await expect(mode).toContainText(/clicks: too many to turn by hand/);
+  await expect(mode).toContainText(/ISO \d+ to ISO \d+ in this light/);
   await expect(mode).toContainText('compensation at 0');
   await timeSlider(page).focus();
   await page.keyboard.press('End');
@@ -171,6 +182,8 @@ test(
     await tab(page, 'Motion').click();
     const ladder = page.getByRole('radiogroup', { name: 'Pan ladder' });
     await expect(ladder.getByRole('radio')).toHaveCount(6);
+    await expect(ladder).toContainText(/\d+ % sharp, \d+ for nine in ten/);
+    await expect(page.getByText(/^swing \d+°$/)).toBeVisible();
     await ladder.getByRole('radio', { name: /^1\/60/ }).click();
     await expect(headline(page)).toHaveAttribute('aria-label', /^1\/60,/);
     await expect(

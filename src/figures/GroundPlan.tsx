@@ -4,8 +4,6 @@ import { G, Path, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
 import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
-import { Clicks } from './Clicks';
-import { FocusZone, Swing } from './Instruments';
 import { Draft } from './Draft';
 import { ChosenNames, OtherNames } from './Names';
 import {
@@ -28,9 +26,7 @@ import type {
   PlanLight,
   PlanMark,
   PlanPosition,
-  PlanClicks,
   PlanScores,
-  PlanSwing,
   PlanSight,
 } from './plan-types';
 import { shownIn } from '@/ui/units';
@@ -139,9 +135,6 @@ export function GroundPlan({
   scores,
   pins,
   probed,
-  clicks,
-  zone,
-  swing,
   draft,
   scale,
   widthPx,
@@ -164,12 +157,6 @@ export function GroundPlan({
   readonly pins?: readonly Point2[] | undefined;
   /** A point that is asked about. */
   readonly probed?: Point2 | undefined;
-  /** Light of places in clicks from the setting. */
-  readonly clicks?: readonly PlanClicks[] | undefined;
-  /** The depth of field across the line of sight. */
-  readonly zone?: readonly Point2[] | undefined;
-  /** The swing of a pan. */
-  readonly swing?: PlanSwing | undefined;
   /** What is being drawn, measured or held. */
   readonly draft?: PlanDraft | undefined;
   readonly scale: PlanScale;
@@ -196,8 +183,6 @@ export function GroundPlan({
       </Layer>
       <Layer {...size}>
         {ownShadow ? <OwnShadow shadow={ownShadow} canvas={canvas} /> : null}
-        {swing ? <Swing swing={swing} canvas={canvas} /> : null}
-        {zone ? <FocusZone zone={zone} canvas={canvas} /> : null}
         {sight ? <Sight sight={sight} canvas={canvas} /> : null}
         {marks.map((mark) => (
           <MarkSign
@@ -220,14 +205,9 @@ export function GroundPlan({
         ))}
         <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
         <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
-        {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}
         <Legend
-          lines={[
-            ...(sight ? [sight.label] : []),
-            ...(light ? [light.label] : []),
-            ...(swing ? [swing.text] : []),
-          ]}
+          lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
           canvas={canvas}
         />
         <NorthAndScale canvas={canvas} />

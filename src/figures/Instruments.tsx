@@ -1,10 +1,14 @@
 import { memo } from 'react';
-import { G, Path } from 'react-native-svg';
+import { G, Path, Svg } from 'react-native-svg';
 import type { Point2 } from '@/core';
-import type { Canvas, PlanSwing } from './plan-types';
+import { useInks } from '@/ui/theme';
+import { Clicks } from './Clicks';
+import { HaloText } from './HaloText';
+import type { PlanScale } from './plan-scale';
+import type { Canvas, PlanClicks, PlanSwing } from './plan-types';
 
 /** The depth of field on the ground: what lies in it is sharp. */
-export const FocusZone = memo(function FocusZone({
+const FocusZone = memo(function FocusZone({
   zone,
   canvas: { scale, inks },
 }: {
@@ -24,7 +28,7 @@ const RADIUS_PX = 54;
 const STEP_DEG = 4;
 
 /** The swing of a pan round the photographer, from where it is picked up to the follow-through. */
-export const Swing = memo(function Swing({
+const Swing = memo(function Swing({
   swing: { at, fromDeg, turnDeg },
   canvas: { scale, inks },
 }: {
@@ -70,3 +74,36 @@ export const Swing = memo(function Swing({
     </G>
   );
 });
+
+/** Under the plan's own two lines of legend. */
+const LEGEND = { x: 12, y: 55 } as const;
+
+/** What a step lays over the plan, on a sheet of its own. */
+export function Instruments({
+  clicks,
+  zone,
+  swing,
+  scale,
+  widthPx,
+  heightPx,
+}: {
+  readonly clicks?: readonly PlanClicks[] | undefined;
+  readonly zone?: readonly Point2[] | undefined;
+  readonly swing?: PlanSwing | undefined;
+  readonly scale: PlanScale;
+  readonly widthPx: number;
+  readonly heightPx: number;
+}) {
+  const inks = useInks();
+  const canvas = { scale, widthPx, heightPx, inks };
+  return (
+    <Svg width={widthPx} height={heightPx}>
+      {swing ? <Swing swing={swing} canvas={canvas} /> : null}
+      {zone ? <FocusZone zone={zone} canvas={canvas} /> : null}
+      {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
+      {swing ? (
+        <HaloText {...LEGEND} text={swing.text} inks={inks} anchor="start" withinPx={widthPx} />
+      ) : null}
+    </Svg>
+  );
+}

@@ -116,6 +116,15 @@ describe('the mode', () => {
         .mode,
     ).toBe('manualForSun');
   });
+  test('light that changes over what hardly moves: aperture priority', () => {
+    const advice = exposureMode({
+      unevennessStops: 0.5,
+      variabilityStops: 2,
+      meterErrors: [0],
+      timeMatters: false,
+    });
+    expect(advice).toMatchObject({ mode: 'aperturePriority', why: expect.stringMatching(/2\.0/) });
+  });
   test('compensation is the middle of the meter errors', () => {
     expect(mode(1, 0, [2, 1, 1.5]).compensationStops).toBe(1.5);
     expect(mode(1, 0, [1, 2]).compensationStops).toBe(1.5);

@@ -1,6 +1,6 @@
 import { atLeast, finite, nonEmpty } from '../check';
 
-export type ExposureMode = 'manual' | 'manualForSun' | 'autoIso';
+export type ExposureMode = 'manual' | 'manualForSun' | 'autoIso' | 'aperturePriority';
 
 export interface ModeAdvice {
   readonly mode: ExposureMode;
@@ -27,11 +27,13 @@ const say = (stops: number): string => `${stops.toFixed(1)} stops`;
  * Manual, or automatic ISO with limits. Light that is even and steady within a stop: manual, with
  * clicks for each zone. Uneven but steady light is still turned by hand up to three stops where
  * the meter would be fooled by more than the light differs. A sun pocket where the picture lies
- * only in the sun: manual for the sun, the rest goes dark. Else automatic ISO.
+ * only in the sun: manual for the sun, the rest goes dark. Else automatic ISO, or, where nothing moves
+ * so fast that its time matters, aperture priority.
  * @param unevennessStops spread between the zones one shoots into at one moment
  * @param variabilityStops how far the light may change unforeseen
  * @param meterErrors what a meter would do wrong in each kind of frame, in stops
  * @param sunPocket whether only the sunlit part matters
+ * @param timeMatters whether the subject's motion rules the shutter; a longer time would blur it
  * @throws RangeError for negative spreads or no meter error at all
  */
 export function exposureMode({
@@ -39,11 +41,13 @@ export function exposureMode({
   variabilityStops,
   meterErrors,
   sunPocket = false,
+  timeMatters = true,
 }: {
   readonly unevennessStops: number;
   readonly variabilityStops: number;
   readonly meterErrors: readonly number[];
   readonly sunPocket?: boolean;
+  readonly timeMatters?: boolean;
 }): ModeAdvice {
   atLeast('unevennessStops', unevennessStops, 0);
   atLeast('variabilityStops', variabilityStops, 0);
@@ -72,11 +76,14 @@ export function exposureMode({
       why: `zones differ by ${say(unevennessStops)}, a meter would stray by ${say(fooledStops)}: click for each zone`,
     };
   }
-  return {
-    mode: 'autoIso',
-    compensationStops,
-    why: steady
-      ? `zones differ by ${say(unevennessStops)}, ${Math.round(unevennessStops * 3)} clicks: too many to turn by hand`
-      : `the light may change by ${say(variabilityStops)} unforeseen`,
-  };
+  const why = steady
+    ? `zones differ by ${say(unevennessStops)}, ${Math.round(unevennessStops * 3)} clicks: too many to turn by hand`
+    : `the light may change by ${say(variabilityStops)} unforeseen`;
+  return timeMatters
+    ? { mode: 'autoIso', compensationStops, why }
+    : {
+        mode: 'aperturePriority',
+        compensationStops,
+        why: `${why}; nothing moves fast enough for its time to matter`,
+      };
 }

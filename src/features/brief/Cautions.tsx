@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Caution } from '@/presets/cautions';
@@ -51,7 +51,12 @@ export function CautionsButton() {
   const { shoot } = useShootPage().plan;
   const [open, setOpen] = useState(false);
   const inks = useInks();
-  const cautions = cautionsOf(shoot);
+  const { ground, marks, subjects, shots, brief, light, place, startLocal, features } = shoot;
+  // Not asked again while a position is dragged or the time.
+  const cautions = useMemo(
+    () => cautionsOf({ ground, marks, subjects, shots, brief, light, place, startLocal, features }),
+    [ground, marks, subjects, shots, brief, light, place, startLocal, features],
+  );
   if (cautions.length === 0) return null;
   return (
     <>

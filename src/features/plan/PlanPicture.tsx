@@ -1,4 +1,3 @@
-import { usePathname } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { bestPlaces } from '@/features/ground/search';
@@ -7,12 +6,9 @@ import { Cross } from '@/features/draw/Cross';
 import { DrawHandles } from '@/features/draw/DrawHandles';
 import { useDrawTool } from '@/features/draw/use-draw';
 import { useDrawing } from '@/features/draw/use-drawing';
-import { clicksInWords, groundClicks } from '@/features/light/light-plan';
-import { focusZone, panSwing } from '@/features/settings/instruments';
 import { useWalkTool } from '@/features/light/use-walk';
 import { GroundPlan } from '@/figures/GroundPlan';
-import { ev as evOf, type Point2 } from '@/core';
-import type { PlanClicks } from '@/figures/plan-types';
+import type { Point2 } from '@/core';
 import { scaleOf } from '@/figures/plan-scale';
 import { moveItem, type ItemRef } from '@/records/edit-site';
 import { closeExtent, planExtent, planLight, planLines, planSight } from './drawing';
@@ -20,7 +16,8 @@ import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { People } from './PlanHandles';
 import { marksInSun, ownShadow } from './sun-on-ground';
-import { useLooked, useShootEdits, useShootPage } from './ShootContext';
+import { PlanOverlays } from './PlanOverlays';
+import { useLooked, useShootEdits } from './ShootContext';
 import type { Look } from './use-plan';
 import { usePlanView, type Framing } from './use-plan-view';
 import { chosenMark, chosenPosition } from './view';
@@ -45,41 +42,12 @@ function useShownLight({ setup, light }: Look) {
   return { light: shown, inSun, ownShadow: own };
 }
 
-/** Every place in clicks from the settings, while the light is looked at and something was measured. */
-function useClicks(): readonly PlanClicks[] | undefined {
-  const { setup, seen, atMs } = useShootPage().plan;
-  const shown = usePathname().endsWith('/light') && setup.readings.length > 0;
-  return useMemo(() => {
-    if (!shown || !seen.ok) return undefined;
-    const { settings } = seen.answer.exposure;
-    return groundClicks(setup, seen.view, atMs, evOf(settings) - settings.liftStops).map(
-      ({ x, y, clicks }) => ({ at: { x, y }, text: clicksInWords(clicks) }),
-    );
-  }, [shown, setup, seen, atMs]);
-}
-
-/** How deep the focus is and how far a pan swings, while the settings are looked at. */
-function useInstruments() {
-  const { seen } = useShootPage().plan;
-  const shown = usePathname().endsWith('/settings');
-  return useMemo(() => {
-    if (!shown || !seen.ok) return {};
-    const { view, answer } = seen;
-    return {
-      zone: focusZone(view, answer.exposure.settings),
-      swing: view.wanted.technique === 'pan' ? panSwing(view) : undefined,
-    };
-  }, [shown, seen]);
-}
-
 /** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
 export function PlanPicture({ drawing = false }: { readonly drawing?: boolean }) {
   const looked = useLooked();
   const { update, hold: holdEdits } = useShootEdits();
   const search = useSearchTool();
   const { walk } = useWalkTool();
-  const clicks = useClicks();
-  const instruments = useInstruments();
   const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -189,14 +157,13 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               scores={search.state?.result}
               pins={pins}
               probed={walk ? walk.points[walk.at] : pins && search.probed}
-              clicks={clicks}
-              {...instruments}
               draft={draw.draft}
               scale={scale}
               widthPx={size.width}
               heightPx={size.height}
               label={`Ground plan of ${looked.shoot.title}`}
             />
+            <PlanOverlays scale={scale} widthPx={size.width} heightPx={size.height} />
             {handles}
           </PlanGestures>
           {draw.crossed ? <Cross widthPx={size.width} heightPx={size.height} /> : null}

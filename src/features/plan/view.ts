@@ -240,7 +240,12 @@ export function viewOf(shoot: Viewed): ViewResult {
       frameWidthMm: body.sensor.widthMm,
     }),
   );
-  const demand = lazily(() => shutterFor(wanted, running, { shakeS, panS: ladder().tryS }));
+  const demand = lazily(() =>
+    shutterFor(wanted, running, {
+      shakeS,
+      panS: wanted.technique === 'pan' ? ladder().tryS : shakeS,
+    }),
+  );
   const toCameraDeg = bearingDeg(aim, camera);
   const { lampsFromLocal } = shoot.light;
   return {

@@ -21,6 +21,18 @@ const MODES: Readonly<Record<ModeAdvice['mode'], string>> = {
   manual: 'Manual',
   manualForSun: 'Manual, for the sun',
   autoIso: 'Manual with automatic ISO',
+  aperturePriority: 'Aperture priority, ISO by eye',
+};
+
+const BY_CLICKS =
+  'Others leave ISO automatic with limits: fewer clicks, frames that differ a little.';
+/** What another school would do in its place. */
+const OTHERS: Readonly<Record<ModeAdvice['mode'], string>> = {
+  manual: BY_CLICKS,
+  manualForSun: BY_CLICKS,
+  autoIso:
+    'Others let the camera choose the shutter at a set aperture, and watch ISO by eye: then a dark frame is a blurred one.',
+  aperturePriority: 'Others keep shutter and aperture and leave ISO automatic with limits.',
 };
 
 /** Frames of a ground's own colour and with dark stands behind: what a meter meets at a game. */
@@ -38,6 +50,7 @@ export function ModeSection({ seen }: { readonly seen: Seen }) {
     unevennessStops: Math.max(...evs) - Math.min(...evs),
     variabilityStops: ev.high - ev.low,
     meterErrors: MET.map((scene) => fooledStops(scene, scene.share)),
+    timeMatters: view.wanted.technique === 'pan' || view.freeze.shutterS < view.shakeS,
   });
   return (
     <View role="region" aria-label="Mode" className="gap-2">
@@ -60,9 +73,7 @@ export function ModeSection({ seen }: { readonly seen: Seen }) {
         </View>
       )}
       <Text kind="small" ink="quiet">
-        {advice.mode === 'autoIso'
-          ? 'Others let the camera choose the shutter at a set aperture, and watch ISO by eye: then a dark frame is a blurred one.'
-          : 'Others leave ISO automatic with limits: fewer clicks, frames that differ a little.'}
+        {OTHERS[advice.mode]}
       </Text>
       <Text kind="small">
         Before the first frame: compensation at 0. Left on from before, it spoils what follows.

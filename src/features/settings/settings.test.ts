@@ -164,6 +164,24 @@ describe('what motion does', () => {
       expect.arrayContaining(['Streaks', 'Silent shutter', 'Your hands', 'Stabiliser']),
     );
   });
+  test('jumps hang, wings beat and balls spin, each said where it is', () => {
+    const said = (subjectId: string) => {
+      const shoot = {
+        ...larkmoor,
+        marks: larkmoor.marks.map((mark) => ({ ...mark, subjectId })),
+      };
+      const view = seen(shoot);
+      return motionSaid(view, { shutterS: 1 / 1000, aperture: 2.8, iso: 100, liftStops: 0 });
+    };
+    const value = (subjectId: string, name: string) =>
+      said(subjectId).find((entry) => entry.name === name)?.value;
+    // 2 × 0.5 m/s over 9.81 m/s²: a tenth of a second.
+    expect(value('court-jump', 'Top of the jump')).toBe('0.10 s');
+    // 20 beats a second for a thousandth: 7.2 of 360 degrees.
+    expect(value('small-bird-flight', 'The wing beat in the frame')).toBe('7.2°');
+    expect(value('served-ball', 'The turn in the frame')).toBe('14°');
+    expect(value('field-player', 'Top of the jump')).toBeUndefined();
+  });
   test('a bird on its perch is waited for in focus; a runner is tracked', () => {
     const focus = (shoot: Shoot) => {
       const view = seen(shoot);
