@@ -1,5 +1,5 @@
 import { above, oneOf } from '../check';
-import { DEFAULT_GRADE, freezeShutter, type GradeDemand } from '../motion/freeze';
+import { DEFAULT_GRADE, freezeShutter, type Freeze, type GradeDemand } from '../motion/freeze';
 import { pan, type Pan } from '../motion/pan';
 import type { Following, Motion } from '../motion/smear';
 import { nearestMark } from '../quantity/scales';
@@ -89,12 +89,17 @@ export interface TechniqueDemand {
  * longer than the hands are steady, except in a pan, where they are meant to move.
  * @param shakeS longest time the hands are steady
  * @param panS time of the pan when none is chosen
+ * @param freeze of this very motion, where it is known: it takes the longest to find
  * @throws RangeError as `freezeShutter`, for an unknown technique or a time not above 0
  */
 export function shutterFor(
   wanted: PictureWanted,
   motion: Motion,
-  { shakeS, panS }: { readonly shakeS: number; readonly panS: number },
+  {
+    shakeS,
+    panS,
+    freeze,
+  }: { readonly shakeS: number; readonly panS: number; readonly freeze?: () => Freeze },
 ): TechniqueDemand {
   above('shakeS', shakeS, 0);
   const technique = oneOf('technique', wanted.technique, TECHNIQUES);
@@ -107,13 +112,16 @@ export function shutterFor(
   }
   const { sharp } = wanted;
   const held = motionFor(motion, technique);
-  const { shutterS, ruledBy } = freezeShutter({
-    ...held,
-    parts: held.parts.map((part) =>
-      part.name === sharp ? { ...part, role: 'body' as const } : part,
-    ),
-    grade: technique === 'still' ? STILL_GRADE : DEFAULT_GRADE,
-  });
+  const plain = technique === 'freeze' && sharp === undefined;
+  const { shutterS, ruledBy } =
+    (plain && freeze?.()) ||
+    freezeShutter({
+      ...held,
+      parts: held.parts.map((part) =>
+        part.name === sharp ? { ...part, role: 'body' as const } : part,
+      ),
+      grade: technique === 'still' ? STILL_GRADE : DEFAULT_GRADE,
+    });
   return shakeS < shutterS
     ? { shutterS: shakeS, ruledBy: 'your own hands' }
     : { shutterS, ruledBy };

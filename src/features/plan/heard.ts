@@ -3,6 +3,9 @@ import type { Reading } from '@/records/reading';
 import { msOf } from '@/records/times';
 import type { Setup, View } from './view';
 
+/** One list for every shoot without readings. */
+export const NOTHING_HEARD: readonly HeardReading[] = [];
+
 /** EV that a reading says. */
 export const evSaid = (reading: Reading): number => saidBy(reading, 0).ev;
 
@@ -18,7 +21,7 @@ export function heardOf(
   { scene }: Pick<View, 'scene'>,
   { readings, features, place }: Pick<Setup, 'readings' | 'features' | 'place'>,
 ): readonly HeardReading[] {
-  if (readings.length === 0) return [];
+  if (readings.length === 0) return NOTHING_HEARD;
   const obstacles = features.flatMap(obstaclesOf);
   return readings.map((reading) => {
     const { timeMs, ev, sigmaStops } = saidBy(reading, msOf(reading.atLocal, place.timeZone));

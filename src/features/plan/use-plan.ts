@@ -16,7 +16,7 @@ import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/reco
 import { alongSight, type AlongSight } from './along-sight';
 import type { ShownLight } from './drawing';
 import { answerIn, outlookOf, type Answer } from './answer';
-import { heardOf } from './heard';
+import { heardOf, NOTHING_HEARD } from './heard';
 import { useLightSeries } from './use-light-series';
 import { sceneOf, skyOver, viewOf, type Setup, type View, type ViewResult } from './view';
 import { stopsSentence, type Outlook } from './words';
@@ -63,7 +63,6 @@ const EVENT_NAMES = {
   astronomicalDusk: 'night',
 } as const;
 
-const NOTHING_HEARD: readonly HeardReading[] = [];
 const NO_OUTLOOK: Outlook = { waysOut: [] };
 const MAIN_EVENTS = new Set(['rise', 'set', 'culmination']);
 

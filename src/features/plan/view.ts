@@ -244,6 +244,7 @@ export function viewOf(shoot: Viewed): ViewResult {
     shutterFor(wanted, running, {
       shakeS,
       panS: wanted.technique === 'pan' ? ladder().tryS : shakeS,
+      freeze,
     }),
   );
   const toCameraDeg = bearingDeg(aim, camera);
