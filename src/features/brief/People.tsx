@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { MOST_PROMISED, personSchema, type Person } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
@@ -8,10 +7,10 @@ import { newId } from '@/records/new-shoot';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
+import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { useInks } from '@/ui/theme';
 import { personInWords } from './brief-words';
 import { useRemoveEntry } from './use-remove-entry';
 
@@ -19,7 +18,6 @@ import { useRemoveEntry } from './use-remove-entry';
 export function People() {
   const { people } = useShootPage().plan.shoot;
   const [edited, setEdited] = useState<Person>();
-  const inks = useInks();
   return (
     <View role="region" aria-label="Who to find" className="gap-2">
       <Heading level={2} kind="figure">
@@ -27,21 +25,12 @@ export function People() {
       </Heading>
       <View role="list" aria-label="People and animals">
         {people.map((person) => (
-          <View key={person.id} role="listitem" className="border-b border-line">
-            <Pressable
-              role="button"
-              onPress={() => setEdited(person)}
-              className="min-h-touch flex-row items-center justify-between py-2 active:opacity-60"
-            >
-              <View className="shrink">
-                <Text kind="strong">{person.name}</Text>
-                <Text kind="small" ink="quiet">
-                  {[personInWords(person), person.habits].filter(Boolean).join('. ')}
-                </Text>
-              </View>
-              <ChevronRight color={inks.quiet} size={22} />
-            </Pressable>
-          </View>
+          <RowButton
+            key={person.id}
+            name={person.name}
+            detail={[personInWords(person), person.habits].filter(Boolean).join('. ')}
+            onPress={() => setEdited(person)}
+          />
         ))}
       </View>
       <Button

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { DEMO_SHOOTS } from '@/demo';
 import { chosenMark } from '@/features/plan/view';
@@ -21,9 +20,9 @@ import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
+import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
-import { useInks } from '@/ui/theme';
 import { subjectInWords } from './brief-words';
 import { TapTimer } from './TapTimer';
 import { useRemoveEntry } from './use-remove-entry';
@@ -56,7 +55,6 @@ export function Subjects() {
   const { data: shoots = [] } = useShoots(DEMO_SHOOTS);
   const [edited, setEdited] = useState<OwnSubject>();
   const [library, setLibrary] = useState(false);
-  const inks = useInks();
   const elsewhere = shoots
     .flatMap((shoot) => (shoot.id === plan.shoot.id ? [] : shoot.subjects))
     .filter(
@@ -78,28 +76,19 @@ export function Subjects() {
       </Text>
       <View role="list" aria-label="Own subjects">
         {subjects.map((own) => (
-          <View key={own.id} role="listitem" className="border-b border-line">
-            <Pressable
-              role="button"
-              onPress={() => setEdited(own)}
-              className="min-h-touch flex-row items-center justify-between py-2 active:opacity-60"
-            >
-              <View className="shrink">
-                <Text kind="strong">{own.name}</Text>
-                <Text kind="small" ink="quiet">
-                  {[
-                    figures(own),
-                    ...own.habits.map(({ season, part, what }) =>
-                      [season !== 'any' && season, part !== 'any' && part, what]
-                        .filter(Boolean)
-                        .join(', '),
-                    ),
-                  ].join('. ')}
-                </Text>
-              </View>
-              <ChevronRight color={inks.quiet} size={22} />
-            </Pressable>
-          </View>
+          <RowButton
+            key={own.id}
+            name={own.name}
+            detail={[
+              figures(own),
+              ...own.habits.map(({ season, part, what }) =>
+                [season !== 'any' && season, part !== 'any' && part, what]
+                  .filter(Boolean)
+                  .join(', '),
+              ),
+            ].join('. ')}
+            onPress={() => setEdited(own)}
+          />
         ))}
       </View>
       <Button label="Look through the library" onPress={() => setLibrary(true)} />

@@ -155,10 +155,11 @@ function Shots({
 }: {
   readonly lines: readonly (DrawnLine & { readonly series: NonNullable<DrawnLine['series']> })[];
 }) {
-  const { setup, clock } = useShootPage().plan;
+  const { setup, hours, clock } = useShootPage().plan;
   const shots = shotsThrough(
     setup,
     (markId) => lines.find(({ id }) => id === markId)?.series,
+    hours,
     clock,
   );
   if (setup.shots.length === 0) return null;

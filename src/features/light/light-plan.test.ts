@@ -72,15 +72,41 @@ test('each promised shot ends when its light is under what it needs, or holds', 
     id,
     series: lightSeries({ scene, fromMs: hours.fromMs, toMs: hours.toMs, stepS: 300 }),
   }));
-  const shots = shotsThrough(larkmoor, (id) => all.find((line) => line.id === id)?.series, clock);
+  const shots = shotsThrough(
+    larkmoor,
+    (id) => all.find((line) => line.id === id)?.series,
+    hours,
+    clock,
+  );
   expect(shots.map(({ shot }) => shot.id)).toEqual(larkmoor.shots.map(({ id }) => id));
   const of = (id: string) => shots.find(({ shot }) => shot.id === id);
   expect(of('corner-strike')?.words).toMatch(/^From \d\d:\d\d short by /);
   expect(of('bench')?.endsMs).toBeUndefined();
-  expect(of('bench')?.words).toMatch(/^Holds to the end/);
+  expect(of('bench')?.words).toMatch(/^Holds throughout/);
   expect(of('dusk')?.words).toMatch(/sky behind/);
   // A strike to be held crisp lacks light before a face between the plays does.
-  expect(shotsThrough(larkmoor, () => undefined, clock)).toEqual([]);
+  expect(shotsThrough(larkmoor, () => undefined, hours, clock)).toEqual([]);
+});
+
+test('a shot at dawn is told when it begins, one too fast for any light that it never does', () => {
+  const hours = hoursOf(alder);
+  const dawn = (ms: number) => clockOf(ms, alder.place.timeZone);
+  const ramp = series({
+    timeMs: [0, 1, 2, 3].map((i) => hours.startMs + (i / 3) * (hours.endMs - hours.startMs)),
+    ev: [1, 5, 9, 12],
+  });
+  const words = shotsThrough(alder, () => ramp, hours, dawn).map((shot) => shot.words);
+  expect(words[0]).toMatch(/^Not before 0[67]:\d\d\. Then it holds to the end\.$/);
+  const fast = {
+    ...alder,
+    marks: alder.marks.map((mark) => ({ ...mark, subjectId: 'served-ball' })),
+  };
+  const dim = { ...ramp, ev: [1, 4, 6, 7] };
+  const [never] = shotsThrough(fast, () => dim, hours, dawn);
+  expect(never?.words).toMatch(
+    /^Never in these hours: short by [\d.]+ stops? at the best, at 08:30: /,
+  );
+  expect(never?.endsMs).toBe(hours.startMs);
 });
 
 const reading = (id: string, x: number, y: number, ev: number): Reading => ({

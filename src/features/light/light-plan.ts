@@ -9,12 +9,13 @@ import {
   type LightSeries,
   type LitScene,
 } from '@/core';
-import { exposureDemands, outlookOf } from '@/features/plan/answer';
+import { exposureDemands, waysAt } from '@/features/plan/answer';
 import { heardOf } from '@/features/plan/heard';
 import { sceneOf, viewOf, type Setup, type View } from '@/features/plan/view';
-import { outlookInWords, stops } from '@/features/plan/words';
+import { stops, waysInWords } from '@/features/plan/words';
 import { fieldOfPlay } from '@/presets/grounds';
 import type { Shot } from '@/records/brief';
+import type { ShootHours } from '@/records/times';
 
 /** The light of a whole ground through the hours: lines of a chart, what turns, what ends when. */
 
@@ -83,20 +84,73 @@ export function turningsOf({ timeMs, sunlit, lampsRule }: LightSeries): readonly
 
 export interface ShotLight {
   readonly shot: Shot;
-  /** From when it can't be had at the highest ISO one would use; never when absent. */
+  /** From when it can't be had at the highest ISO one would use; holds to the end when absent. */
   readonly endsMs?: number;
   readonly words: string;
 }
 
-/** When each promised shot comes to lack light, and which lever would save it. */
+/** Light nearer to what is needed than this is enough. */
+const ENOUGH_STOPS = 0.05;
+
+/** The part of a series within the shoot's own hours. */
+function withinHours(
+  { timeMs, ev }: LightSeries,
+  { startMs, endMs }: Pick<ShootHours, 'startMs' | 'endMs'>,
+): readonly { readonly timeMs: number; readonly ev: number }[] {
+  return timeMs
+    .map((at, i) => ({ timeMs: at, ev: ev[i] ?? 0 }))
+    .filter((moment) => moment.timeMs >= startMs && moment.timeMs <= endMs);
+}
+
+/** From when to when a view has light enough, and which lever would save it where it has not. */
+function shotLight(
+  view: View,
+  choice: Setup['choice'],
+  moments: ReturnType<typeof withinHours>,
+  clock: (ms: number) => string,
+): Omit<ShotLight, 'shot'> {
+  const needed = evNeededFor(exposureDemands(view, choice));
+  const lacks = moments.map(({ timeMs, ev }) => ({ timeMs, stops: needed - ev }));
+  const held = lacks.filter((lack) => lack.stops <= ENOUGH_STOPS);
+  const [first, last] = [held[0], held.at(-1)];
+  if (!first || !last) {
+    const best = lacks.reduce((a, b) => (b.stops < a.stops ? b : a));
+    const ways = waysInWords(waysAt(view, choice, best.stops), best.stops);
+    return {
+      endsMs: lacks[0]?.timeMs ?? 0,
+      words: `Never in these hours: short by ${stops(best.stops)} at the best, at ${clock(best.timeMs)}: ${ways}.`,
+    };
+  }
+  const begins = first === lacks[0] ? '' : `Not before ${clock(first.timeMs)}. `;
+  const after = lacks.filter(({ timeMs }) => timeMs > last.timeMs);
+  if (after.length > 0) {
+    const worst = Math.max(...after.map((lack) => lack.stops));
+    const fromMs = after[0]?.timeMs ?? last.timeMs;
+    const ways = waysInWords(waysAt(view, choice, worst), worst);
+    return {
+      endsMs: fromMs,
+      words: `${begins}From ${clock(fromMs)} short by ${stops(worst)}: ${ways}.`,
+    };
+  }
+  const spare = -Math.max(...held.map((lack) => lack.stops));
+  return {
+    words: begins
+      ? `${begins}Then it holds to the end.`
+      : `Holds throughout, ${stops(Math.max(0, spare))} in hand at the least.`,
+  };
+}
+
+/** When each promised shot has light enough, and which lever would save it when it has not. */
 export function shotsThrough(
   setup: Setup,
   seriesOf: (markId: string) => LightSeries | undefined,
+  hours: Pick<ShootHours, 'startMs' | 'endMs'>,
   clock: (ms: number) => string,
 ): readonly ShotLight[] {
   return setup.shots.flatMap((shot): ShotLight[] => {
     const series = seriesOf(shot.markId);
-    if (!series?.ev.length) return [];
+    const moments = series ? withinHours(series, hours) : [];
+    if (moments.length === 0) return [];
     const { markId, orientation } = shot;
     const asked = looking(setup, { markId, orientation, shotId: shot.id, held: {} });
     const seen = viewOf(asked);
@@ -104,14 +158,7 @@ export function shotsThrough(
     if (shot.technique === 'silhouette') {
       return [{ shot, words: 'Exposed for the sky behind: it lasts as long as that does.' }];
     }
-    const outlook = outlookOf(seen.view, asked.choice, series);
-    if (outlook.shortfall) {
-      return [{ shot, endsMs: outlook.shortfall.fromMs, words: outlookInWords(outlook, clock) }];
-    }
-    const least = Math.min(...series.ev) - evNeededFor(exposureDemands(seen.view, asked.choice));
-    return [
-      { shot, words: `Holds to the end, ${stops(Math.max(0, least))} in hand at the least.` },
-    ];
+    return [{ shot, ...shotLight(seen.view, asked.choice, moments, clock) }];
   });
 }
 

@@ -121,12 +121,21 @@ export const ballOf = ({ scene }: View, { light }: Answer) => ({
   toCameraDeg: scene.faceAzimuthDeg,
 });
 
+/** Single levers that would close a lack of light at a view. */
+export function waysAt(
+  view: View,
+  choice: Shoot['choice'],
+  missingStops: number,
+): Outlook['waysOut'] {
+  const demands = exposureDemands(view, choice);
+  const ev = evNeededFor(demands) - missingStops;
+  return solveExposure({ ...demands, ev: { low: ev, expected: ev, high: ev } }).waysOut;
+}
+
 /** When the light no longer does for the rest of the series, and what would close the gap then. */
 export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeries): Outlook {
-  const demands = exposureDemands(view, choice);
-  const lack = shortfall(series, evNeededFor(demands));
-  if (!lack) return { waysOut: [] };
-  const ev = evNeededFor(demands) - lack.worstStops;
-  const { waysOut } = solveExposure({ ...demands, ev: { low: ev, expected: ev, high: ev } });
-  return { shortfall: lack, waysOut };
+  const lack = shortfall(series, evNeededFor(exposureDemands(view, choice)));
+  return lack
+    ? { shortfall: lack, waysOut: waysAt(view, choice, lack.worstStops) }
+    : { waysOut: [] };
 }

@@ -54,6 +54,10 @@ export interface Outlook {
   readonly waysOut: readonly WayOut[];
 }
 
+/** "open to f/2.8, ISO 12800 or 1/800 with softer motion". */
+export const waysInWords = (ways: readonly WayOut[], missingStops: number): string =>
+  orList(ways.map((way) => wayInWords(way, missingStops)));
+
 /** What the dials as held make of the frame. */
 function heldSentence({ stopsDark, stopsBright }: ExposurePlan): string {
   const by = (value: number) => `${stops(value)} with your hand on the dials`;
@@ -68,8 +72,8 @@ export function outlookInWords(
   clock: (ms: number) => string,
 ): string {
   if (!shortfall) return '';
-  const ways = waysOut.map((way) => wayInWords(way, shortfall.worstStops));
-  return `From ${clock(shortfall.fromMs)} short by ${stops(shortfall.worstStops)}: ${orList(ways)}.`;
+  const { fromMs, worstStops } = shortfall;
+  return `From ${clock(fromMs)} short by ${stops(worstStops)}: ${waysInWords(waysOut, worstStops)}.`;
 }
 
 /**
@@ -98,9 +102,8 @@ export function stopsSentence(
     return `Too bright by ${stops(plan.stopsBright)} even at the fastest and smallest: a neutral filter would hold it.`;
   }
   if (plan.stopsShort > SHORT_STOPS) {
-    const ways = plan.waysOut.map((way) => wayInWords(way, plan.stopsShort));
     const since = shortfall && shortfall.fromMs < atMs ? `, since ${clock(shortfall.fromMs)}` : '';
-    return `Short by ${stops(plan.stopsShort)} now${since}: ${orList(ways)}.`;
+    return `Short by ${stops(plan.stopsShort)} now${since}: ${waysInWords(plan.waysOut, plan.stopsShort)}.`;
   }
   if (shortfall && shortfall.fromMs > atMs) {
     return `${outlookInWords({ shortfall, waysOut }, clock)} Now ${stops(plan.stopsSpare)} in hand.`;
