@@ -4,11 +4,13 @@ import {
   exposureMode,
   nearestMark,
   formatShutter,
+  solveExposure,
   type AutoIso,
   type ModeAdvice,
 } from '@/core';
 import { clicksInWords, groundClicks } from '@/features/light/light-plan';
 import { fooledStops } from '@/features/light/MeterSection';
+import { exposureDemands } from '@/features/plan/answer';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
 import { stops } from '@/features/plan/words';
@@ -42,7 +44,7 @@ const MET = METER_SCENES.filter(({ id }) => id === 'turf' || id === 'darkCrowd')
 export function ModeSection({ seen }: { readonly seen: Seen }) {
   const { setup, atMs } = useShootPage().plan;
   const { view, answer } = seen;
-  const { settings, autoIso } = answer.exposure;
+  const { settings } = answer.exposure;
   const { ev } = answer.light;
   const places = groundClicks(setup, view, atMs, evOf(settings) - settings.liftStops);
   const evs = places.map((place) => place.ev);
@@ -51,6 +53,16 @@ export function ModeSection({ seen }: { readonly seen: Seen }) {
     variabilityStops: ev.high - ev.low,
     meterErrors: MET.map((scene) => fooledStops(scene, scene.share)),
     timeMatters: view.wanted.technique === 'pan' || view.freeze.shutterS < view.shakeS,
+  });
+  // Automatic ISO meets every place one shoots into, not the chosen one alone.
+  const { autoIso } = solveExposure({
+    ...exposureDemands(view, setup.choice),
+    held: { shutterS: settings.shutterS, aperture: settings.aperture },
+    ev: {
+      low: Math.min(ev.low, ...evs),
+      expected: ev.expected,
+      high: Math.max(ev.high, ...evs),
+    },
   });
   return (
     <View role="region" aria-label="Mode" className="gap-2">
@@ -93,7 +105,7 @@ function AutoIsoLimits({
   const iso = (value: number) => nearestMark('iso', value).label;
   return (
     <View className="gap-1">
-      <Text kind="strong">{`${iso(lowestIso)} to ${iso(highestIso)} in this light`}</Text>
+      <Text kind="strong">{`${iso(lowestIso)} to ${iso(highestIso)} over all these places`}</Text>
       {tooBrightStops > 1 / 6 ? (
         <Text>
           {`At its brightest it runs into the floor and ${stops(tooBrightStops)} over: set ${formatShutter(shutterForFloorS)} in place of ${formatShutter(shutterS)}.`}

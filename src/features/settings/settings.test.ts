@@ -211,3 +211,12 @@ test('memory slots: action holds the motion, still is as slow as hands and subje
   expect(time(still?.exposure.shutter)).toBeGreaterThan(time(action?.exposure.shutter));
   expect(nearestMark('shutter', view.ladder.tryS).label).toBe(pan?.exposure.shutter);
 });
+
+test('the pan slot keeps its time in full sun: the lens closes, the shutter does not hurry', () => {
+  const view = seen(larkmoor);
+  const noon = answerAt(view, larkmoor, hoursOf(larkmoor).startMs).light;
+  const pan = memorySlots(view, larkmoor.choice, noon)[2];
+  // EV 13.7 at f/22 and ISO 100 is 1/25: the lens is closed as far as it goes, and a filter named.
+  expect(pan?.exposure).toMatchObject({ shutter: '1/25', aperture: 'f/22', iso: 'ISO 100' });
+  expect(pan?.rest.at(-1)).toBe('a neutral filter would hold 1/15');
+});

@@ -35,10 +35,17 @@ export function memorySlots(
     const { settings } = solveExposure({
       ...request,
       ev: light.ev,
-      demands: { ...request.demands, shutterS, shutterRuledBy: ruledBy },
+      demands: {
+        ...request.demands,
+        shutterS,
+        shutterRuledBy: ruledBy,
+        keepShutter: wanted.technique === 'pan',
+      },
     });
     return engraved(settings);
   };
+  const pan = set({ technique: 'pan', background: 'any' });
+  const wantedPan = formatShutter(panS);
   const burst = `${view.body.framesPerS} frames a second`;
   return [
     {
@@ -58,12 +65,13 @@ export function memorySlots(
     },
     {
       name: 'Pan',
-      exposure: set({ technique: 'pan', background: 'any' }),
+      exposure: pan,
       rest: [
         'continuous focus',
         burst,
         'stabiliser up and down only',
         'press in the middle of the swing',
+        ...(pan.shutter === wantedPan ? [] : [`a neutral filter would hold ${wantedPan}`]),
       ],
     },
   ];
