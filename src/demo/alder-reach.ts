@@ -1,6 +1,7 @@
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
+import { ALDER_BAG } from './bags';
 import { ALDER_PROMISE, promising } from './promises';
 import { rectangle, through } from './shapes';
 
@@ -208,11 +209,12 @@ const laid = turnGround(
     ],
     light: { sky: 'partly', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
     kit: {
-      bodyId: 'full-frame-24',
-      lensId: '600-4',
+      bodyId: 'own-main',
+      lensId: 'own-600',
       focalMm: 600,
       converter: 1,
       support: 'tripod',
+      ...ALDER_BAG,
     },
     choice: { ...base.choice, markId: 'perch-a', positionId: 'hide-window' },
   },

@@ -1,6 +1,7 @@
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Feature, Shoot } from '@/records/shoot';
+import { LARKMOOR_BAG } from './bags';
 import { LARKMOOR_PROMISE, promising } from './promises';
 import { rectangle } from './shapes';
 
@@ -218,6 +219,7 @@ const laid = turnGround(
 
 const whole: Shoot = {
   ...laid,
+  kit: { ...laid.kit, bodyId: 'own-main', lensId: 'own-70-200', ...LARKMOOR_BAG },
   features: [
     ...laid.features,
     {

@@ -1,6 +1,7 @@
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Feature, Shoot } from '@/records/shoot';
+import { TERN_BAG } from './bags';
 import { promising, TERN_PROMISE } from './promises';
 import { rectangle, through } from './shapes';
 
@@ -231,11 +232,12 @@ const whole: Shoot = turnGround(
     ],
     light: { sky: 'partly', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
     kit: {
-      bodyId: 'full-frame-24',
-      lensId: '200-600-6.3',
+      bodyId: 'own-main',
+      lensId: 'own-200-600',
       focalMm: 600,
       converter: 1,
       support: 'monopod',
+      ...TERN_BAG,
     },
     choice: { ...base.choice, markId: 'lane-4', positionId: 'bank' },
   },

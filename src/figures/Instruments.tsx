@@ -1,11 +1,11 @@
 import { memo } from 'react';
-import { G, Path, Svg } from 'react-native-svg';
-import type { Point2 } from '@/core';
+import { Circle, G, Path, Rect, Svg } from 'react-native-svg';
+import { alongBearing, type Point2 } from '@/core';
 import { useInks } from '@/ui/theme';
 import { Clicks } from './Clicks';
 import { HaloText } from './HaloText';
 import type { PlanScale } from './plan-scale';
-import type { Canvas, PlanClicks, PlanSwing } from './plan-types';
+import type { Canvas, PlanClicks, PlanRing, PlanSwing } from './plan-types';
 
 /** The depth of field on the ground: what lies in it is sharp. */
 const FocusZone = memo(function FocusZone({
@@ -75,6 +75,74 @@ const Swing = memo(function Swing({
   );
 });
 
+const LETTER_PX = 6.4;
+const PLATE_PX = 20;
+
+/** Words on a plate of paper, over whatever is drawn under them. */
+function Plate({
+  x,
+  y,
+  text,
+  inks,
+  withinPx,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly text: string;
+  readonly inks: Canvas['inks'];
+  readonly withinPx: number;
+}) {
+  const half = (text.length * LETTER_PX) / 2 + 6;
+  const middle = Math.max(half + 2, Math.min(withinPx - half - 2, x));
+  return (
+    <G>
+      <Rect
+        x={middle - half}
+        y={y - PLATE_PX / 2}
+        width={2 * half}
+        height={PLATE_PX}
+        fill={inks.paper}
+        stroke={inks.ink}
+        strokeWidth={0.75}
+      />
+      <HaloText x={middle} y={y + 5} text={text} inks={inks} withinPx={withinPx} />
+    </G>
+  );
+}
+
+/** Distances round a position, each written where the line of sight meets it. */
+const Rings = memo(function Rings({
+  rings,
+  canvas: { scale, inks, widthPx },
+}: {
+  readonly rings: readonly PlanRing[];
+  readonly canvas: Canvas;
+}) {
+  return (
+    <G>
+      {rings.map(({ at, radiusM, towardsDeg, text, heavy }) => {
+        const middle = scale.toPx(at);
+        const ahead = alongBearing(towardsDeg);
+        const word = scale.toPx({ x: at.x + ahead.x * radiusM, y: at.y + ahead.y * radiusM });
+        return (
+          <G key={text}>
+            <Circle
+              cx={middle.x}
+              cy={middle.y}
+              r={radiusM * scale.pxPerM}
+              fill="none"
+              stroke={heavy ? inks.signal : inks.ink}
+              strokeWidth={heavy ? 2.5 : 1}
+              strokeDasharray={heavy ? '' : '6 4'}
+            />
+            <Plate x={word.x} y={word.y} text={text} inks={inks} withinPx={widthPx} />
+          </G>
+        );
+      })}
+    </G>
+  );
+});
+
 /** Under the plan's own two lines of legend. */
 const LEGEND = { x: 12, y: 55 } as const;
 
@@ -83,6 +151,7 @@ export function Instruments({
   clicks,
   zone,
   swing,
+  rings,
   scale,
   widthPx,
   heightPx,
@@ -90,6 +159,7 @@ export function Instruments({
   readonly clicks?: readonly PlanClicks[] | undefined;
   readonly zone?: readonly Point2[] | undefined;
   readonly swing?: PlanSwing | undefined;
+  readonly rings?: readonly PlanRing[] | undefined;
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -100,6 +170,7 @@ export function Instruments({
     <Svg width={widthPx} height={heightPx}>
       {swing ? <Swing swing={swing} canvas={canvas} /> : null}
       {zone ? <FocusZone zone={zone} canvas={canvas} /> : null}
+      {rings ? <Rings rings={rings} canvas={canvas} /> : null}
       {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
       {swing ? (
         <HaloText {...LEGEND} text={swing.text} inks={inks} anchor="start" withinPx={widthPx} />

@@ -78,6 +78,16 @@ export interface PlanSwing {
   readonly text: string;
 }
 
+/** A distance round a position, and what it means; the heavy one is where to act. */
+export interface PlanRing {
+  readonly at: Point2;
+  readonly radiusM: number;
+  /** The way along which it is written. */
+  readonly towardsDeg: number;
+  readonly text: string;
+  readonly heavy: boolean;
+}
+
 /** What is being drawn or measured: its points so far, and words beside some of them. */
 export interface PlanDraft {
   readonly points: readonly Point2[];

@@ -32,7 +32,7 @@ test.each([
   ['an extra field', fileWith({ script: '<img src=x>' }), /script/],
   ['a newer version', fileWith({ version: SHOOT_VERSION + 1 }), /newer Bright Perch/],
   ['a picture called .json', '\u0089PNG\r\n', /not JSON/],
-  ['too much', ' '.repeat(LARGEST_FILE_BYTES + 1), /over 2 MB/],
+  ['too much', ' '.repeat(LARGEST_FILE_BYTES + 1), /over 4 MB/],
   [
     'too many marks',
     fileWith({

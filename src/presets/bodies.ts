@@ -12,6 +12,8 @@ export interface Body {
   readonly bufferMb: number;
   /** A raw file, and how fast a good card takes it. */
   readonly fileMb: number;
+  /** A fine JPEG. */
+  readonly jpegMb: number;
   readonly writeMbS: number;
   readonly framesPerBattery: number;
   /** The silent shutter: how long it reads down the frame. Lamps band, and fast things lean. */
@@ -40,6 +42,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 12,
     bufferMb: 3000,
     fileMb: 28,
+    jpegMb: 11,
     writeMbS: 250,
     framesPerBattery: 1200,
     silentReadoutS: 1 / 60,
@@ -55,6 +58,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 10,
     bufferMb: 3000,
     fileMb: 36,
+    jpegMb: 15,
     writeMbS: 250,
     framesPerBattery: 900,
     silentReadoutS: 1 / 16,
@@ -70,6 +74,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 20,
     bufferMb: 4000,
     fileMb: 40,
+    jpegMb: 20,
     writeMbS: 700,
     framesPerBattery: 900,
     silentReadoutS: 1 / 250,
@@ -85,6 +90,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 10,
     bufferMb: 1500,
     fileMb: 24,
+    jpegMb: 9,
     writeMbS: 180,
     framesPerBattery: 1000,
     silentReadoutS: 1 / 20,
@@ -100,6 +106,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 15,
     bufferMb: 2000,
     fileMb: 30,
+    jpegMb: 12,
     writeMbS: 250,
     framesPerBattery: 600,
     silentReadoutS: 1 / 45,
@@ -115,6 +122,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 7,
     bufferMb: 700,
     fileMb: 28,
+    jpegMb: 11,
     writeMbS: 90,
     framesPerBattery: 800,
     silentReadoutS: 1 / 25,
@@ -130,6 +138,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 18,
     bufferMb: 1800,
     fileMb: 18,
+    jpegMb: 9,
     writeMbS: 200,
     framesPerBattery: 500,
     silentReadoutS: 1 / 60,
@@ -145,6 +154,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 20,
     bufferMb: 2500,
     fileMb: 26,
+    jpegMb: 11,
     writeMbS: 220,
     framesPerBattery: 400,
     silentReadoutS: 1 / 50,
@@ -160,6 +170,7 @@ export const BODIES: readonly Body[] = [
     framesPerS: 20,
     bufferMb: 2500,
     fileMb: 20,
+    jpegMb: 9,
     writeMbS: 90,
     framesPerBattery: 350,
     silentReadoutS: 1 / 150,

@@ -1,4 +1,5 @@
 import type { OwnSubject, Person, Shot } from './brief';
+import { withValidEvents } from './edit-events';
 import type { Shoot } from './shoot';
 
 /** Changes of what was promised, who is to be found, and the subjects of one's own. */
@@ -23,7 +24,7 @@ export function withEntry<L extends EntryList>(shoot: Shoot, list: L, entry: Ent
 /** The shoot without an entry; whatever stood on it stands on something that is there. */
 export function withoutEntry(shoot: Shoot, list: EntryList, id: string): Shoot {
   const entries: readonly { readonly id: string }[] = shoot[list];
-  const gone = { ...shoot, [list]: entries.filter((entry) => entry.id !== id) };
+  const gone = withValidEvents({ ...shoot, [list]: entries.filter((entry) => entry.id !== id) });
   if (list === 'shots' && shoot.choice.shotId === id) {
     const { shotId: _gone, ...choice } = shoot.choice;
     return { ...gone, choice };

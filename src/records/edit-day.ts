@@ -1,7 +1,8 @@
 import { DateTime } from 'luxon';
+import { minutesOn } from './edit-events';
 import type { Shoot } from './shoot';
 
-const MINUTE = "yyyy-MM-dd'T'HH:mm";
+const MINUTES_A_DAY = 24 * 60;
 
 /** The shoot on another day, at the same times by the clock. */
 export function onDay(shoot: Shoot, date: string): Shoot {
@@ -9,10 +10,7 @@ export function onDay(shoot: Shoot, date: string): Shoot {
     DateTime.fromISO(shoot.startLocal.slice(0, 10)),
     'days',
   ).days;
-  const moved = (minute: string) =>
-    DateTime.fromISO(minute, { zone: 'utc' })
-      .plus({ days: Math.round(days) })
-      .toFormat(MINUTE);
+  const moved = (minute: string) => minutesOn(minute, Math.round(days) * MINUTES_A_DAY);
   const { lampsFromLocal } = shoot.light;
   const { deadlineLocal } = shoot.brief;
   return {
@@ -21,6 +19,8 @@ export function onDay(shoot: Shoot, date: string): Shoot {
     endLocal: moved(shoot.endLocal),
     atLocal: moved(shoot.atLocal),
     brief: { ...shoot.brief, ...(deadlineLocal && { deadlineLocal: moved(deadlineLocal) }) },
+    events: shoot.events.map((event) => ({ ...event, startLocal: moved(event.startLocal) })),
+    nature: shoot.nature.map((time) => ({ ...time, atLocal: moved(time.atLocal) })),
     light: {
       ...shoot.light,
       ...(lampsFromLocal && { lampsFromLocal: moved(lampsFromLocal) }),

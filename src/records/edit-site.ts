@@ -1,5 +1,6 @@
 import { FEATURE_SHAPE, FEWEST_POINTS, withCornerMoved, type Point2 } from '@/core';
 import { within } from './edit-ground';
+import { withValidEvents } from './edit-events';
 import {
   MOST_ENTRIES,
   MOST_POINTS,
@@ -123,8 +124,9 @@ export function removeItem(shoot: Shoot, ref: ItemRef): Shoot {
   });
 }
 
-/** The shoot with its choice, and its shots' marks, among the marks and positions that there are. */
-export function withValidChoice(shoot: Shoot): Shoot {
+/** The shoot with its choice, shots and events among the marks and positions that there are. */
+export function withValidChoice(changed: Shoot): Shoot {
+  const shoot = withValidEvents(changed);
   const { choice, marks, positions } = shoot;
   const valid = (entries: readonly { id: string }[], id: string) =>
     entries.some((entry) => entry.id === id) ? id : (entries[0]?.id ?? id);

@@ -2,6 +2,8 @@ import { nanoid } from 'nanoid';
 import { groundById } from '@/presets/grounds';
 import { mainsHzAt } from '@/presets/mains';
 import { FIRST_BRIEF } from './brief';
+import { FIRST_AIR, FIRST_DAY } from './day';
+import { EMPTY_BAG } from './kit';
 import { FIRST_PAN_SIGMA, SHOOT_VERSION, type Shoot } from './shoot';
 import { turnGround } from './edit-ground';
 
@@ -58,7 +60,12 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     people: [],
     subjects: [],
     readings: [],
-    kit: { bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand' },
+    kit: { bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand', ...EMPTY_BAG },
+    day: FIRST_DAY,
+    events: [],
+    nature: [],
+    watches: [],
+    air: FIRST_AIR,
     choice: {
       markId: marks[0].id,
       positionId: positions[0].id,

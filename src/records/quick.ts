@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { LAMP_LEVELS_LUX, type LampLevel } from '@/core';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { SUBJECTS } from '@/presets/subjects';
-import { kitSchema, presetId } from './shoot';
+import { presetKitSchema } from './kit';
+import { presetId } from './shape';
 
 /**
  * A quick answer: what is asked without any ground. One is kept, as it was left.
@@ -25,7 +26,7 @@ export const quickSchema = z.strictObject({
   orientation: z.enum(['level', 'upright']),
   /** How far behind the subject the background is. */
   behindM: z.number().min(0).max(FURTHEST_M),
-  kit: kitSchema,
+  kit: presetKitSchema,
   school: z.enum(['motion', 'balanced', 'quality']),
   light: z.strictObject({
     by: z.enum(['eye', 'lamps', 'ev', 'frame']),

@@ -114,7 +114,14 @@ test('a file of version 1 is read: its bare river becomes a blank ground with al
 test('a hockey pitch of version 1 stays one', () => {
   const { why: _why, ...position } = larkmoor.positions[0] as Shoot['positions'][number];
   const { thrown: _thrown, ...ground } = larkmoor.ground;
-  const old = { ...larkmoor, version: 1, ground, positions: [position], features: [] };
+  const kit = {
+    bodyId: 'full-frame-24',
+    lensId: '300-4',
+    focalMm: 300,
+    converter: 1,
+    support: 'hand',
+  };
+  const old = { ...larkmoor, version: 1, ground, kit, positions: [position], features: [] };
   const parsed = parseRecord(old, KIND);
   expect(parsed).toMatchObject({ ok: true, record: { ground: larkmoor.ground } });
 });
@@ -248,4 +255,58 @@ test('a mark can have a subject of one’s own, once the shoot holds it', () => 
   const marks = larkmoor.marks.map((mark) => ({ ...mark, subjectId: 'own-slow' }));
   expect(reasonFor({ ...larkmoor, marks })).toContain('marks[0].subjectId');
   expect(reasonFor({ ...larkmoor, marks, subjects: [own] })).toBe('accepted');
+});
+
+test('a file of version 4 is read: its promise stays, its bag and its order of the day begin empty', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v4.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  const { version, shots, people, kit, events, day } = read.record;
+  expect({ version, shots, people }).toEqual({
+    version: SHOOT_VERSION,
+    shots: old.shots,
+    people: old.people,
+  });
+  expect(kit).toEqual({ ...old.kit, bag: [], packed: [] });
+  expect(events).toEqual([]);
+  expect(day.calls.second).toBeGreaterThan(day.calls.third);
+});
+
+const EVENT = {
+  id: 'e',
+  name: 'Heat 1',
+  startLocal: '2027-04-16T19:00',
+  durationMin: 5,
+  entries: [],
+  worth: 'must',
+};
+
+test.each([
+  ['kit.bodyId', ['kit', 'bodyId'], 'own-nothing'],
+  ['kit.bag[0].framesPerS', ['kit', 'bag', 0, 'framesPerS'], -1],
+  ['kit.second.lensId', ['kit', 'second', 'lensId'], 'own-nothing'],
+  ['events[0].shotId', ['events', 0], { ...EVENT, shotId: 'nobody' }],
+  ['events[0].pinnedTo', ['events', 0], { ...EVENT, pinnedTo: 'nowhere' }],
+  [
+    'events[0].entries[0].personId',
+    ['events', 0],
+    { ...EVENT, entries: [{ name: 'A', personId: 'x' }] },
+  ],
+  ['events[0].durationMin', ['events', 0], { ...EVENT, durationMin: 0 }],
+  ['events[1].id', ['events'], [EVENT, EVENT]],
+  [
+    'watches[0].toLocal',
+    ['watches', 0],
+    {
+      id: 'w',
+      markId: 'keeper',
+      fromLocal: '2027-04-16T19:00',
+      toLocal: '2027-04-16T18:00',
+      visitsLocal: [],
+    },
+  ],
+  ['air.humidityPct', ['air', 'humidityPct'], 0],
+] as const)('of a bag and a day, %s that is wrong is named', (named, path, value) => {
+  expect(reasonFor(broken(set(path, value))).split(':')[0]).toBe(named);
 });

@@ -7,9 +7,7 @@ import {
   type BackdropDetail,
   type FeatureKind,
 } from '@/core';
-import { BODIES } from '@/presets/bodies';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
-import { CONVERTERS, LENSES } from '@/presets/lenses';
 import { SUBJECTS } from '@/presets/subjects';
 import {
   briefSchema,
@@ -19,7 +17,18 @@ import {
   personSchema,
   shotSchema,
 } from './brief';
+import {
+  airSchema,
+  daySchema,
+  eventSchema,
+  FIRST_AIR,
+  FIRST_DAY,
+  MOST_EVENTS,
+  natureTimeSchema,
+  watchSchema,
+} from './day';
 import { forecastSchema } from './forecast';
+import { EMPTY_BAG, kitSchema } from './kit';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, metres, presetId, text } from './shape';
 
@@ -118,16 +127,6 @@ export const featureSchema = z.discriminatedUnion('kind', [
   feature('outline', {}),
 ]);
 
-export const kitSchema = z.strictObject({
-  bodyId: presetId(BODIES),
-  lensId: presetId(LENSES),
-  focalMm: z.number().gt(0).max(2000),
-  converter: z.literal([...CONVERTERS]),
-  support: z.enum(['hand', 'monopod', 'beanBag', 'tripod']),
-  /** How finely the body's dials turn; thirds when absent. */
-  dial: z.enum(['third', 'half']).optional(),
-});
-
 const LISTS_OF_ITEMS = [
   'marks',
   'positions',
@@ -136,6 +135,9 @@ const LISTS_OF_ITEMS = [
   'people',
   'subjects',
   'readings',
+  'events',
+  'nature',
+  'watches',
 ] as const;
 
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
@@ -144,7 +146,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;
 
-export const SHOOT_VERSION = 4;
+export const SHOOT_VERSION = 5;
 
 export const shootSchema = z
   .strictObject({
@@ -190,6 +192,11 @@ export const shootSchema = z
     subjects: z.array(ownSubjectSchema).max(MOST_PROMISED),
     readings: z.array(readingSchema).max(MOST_READINGS),
     kit: kitSchema,
+    day: daySchema,
+    events: z.array(eventSchema).max(MOST_EVENTS),
+    nature: z.array(natureTimeSchema).max(MOST_PROMISED),
+    watches: z.array(watchSchema).max(MOST_PROMISED),
+    air: airSchema,
     choice: z.strictObject({
       markId: id,
       positionId: id,
@@ -218,14 +225,6 @@ export const shootSchema = z
     if (!shoot.positions.some((position) => position.id === shoot.choice.positionId)) {
       refuse(['choice', 'positionId'], 'must be the id of a position');
     }
-    const lens = LENSES.find((entry) => entry.id === shoot.kit.lensId);
-    const focals = lens?.focals.map((stop) => stop.focalMm) ?? [];
-    if (shoot.kit.focalMm < Math.min(...focals) || shoot.kit.focalMm > Math.max(...focals)) {
-      refuse(['kit', 'focalMm'], `must be within the lens, ${focals[0]} to ${focals.at(-1)} mm`);
-    }
-    if (shoot.kit.converter > 1 && lens && !lens.takesConverter) {
-      refuse(['kit', 'converter'], `must be 1: the ${lens.name} takes no converter`);
-    }
     const own = new Set(shoot.subjects.map((subject) => subject.id));
     shoot.marks.forEach(({ subjectId }, i) => {
       if (!own.has(subjectId) && !SUBJECTS.some((preset) => preset.id === subjectId)) {
@@ -237,6 +236,30 @@ export const shootSchema = z
         refuse(['shots', i, 'markId'], 'must be the id of a mark');
       }
     });
+    const known = {
+      markId: new Set(shoot.marks.map((entry) => entry.id)),
+      shotId: new Set(shoot.shots.map((entry) => entry.id)),
+      pinnedTo: new Set(shoot.positions.map((entry) => entry.id)),
+    };
+    const KINDS = { markId: 'mark', shotId: 'shot', pinnedTo: 'position' } as const;
+    const people = new Set(shoot.people.map((entry) => entry.id));
+    shoot.events.forEach((event, i) => {
+      for (const key of ['markId', 'shotId', 'pinnedTo'] as const) {
+        const meant = event[key];
+        if (meant !== undefined && !known[key].has(meant)) {
+          refuse(['events', i, key], `must be the id of a ${KINDS[key]}`);
+        }
+      }
+      const stranger = event.entries.findIndex(
+        ({ personId }) => personId !== undefined && !people.has(personId),
+      );
+      if (stranger >= 0) {
+        refuse(['events', i, 'entries', stranger, 'personId'], 'must be the id of a person');
+      }
+    });
+    shoot.watches.forEach(({ markId }, i) => {
+      if (!known.markId.has(markId)) refuse(['watches', i, 'markId'], 'must be the id of a mark');
+    });
     const { shotId } = shoot.choice;
     if (shotId !== undefined && !shoot.shots.some((shot) => shot.id === shotId)) {
       refuse(['choice', 'shotId'], 'must be the id of a shot');
@@ -245,8 +268,8 @@ export const shootSchema = z
       refuse(['light', 'skyFrom'], 'must be hand: there is no forecast');
     }
     for (const kind of LISTS_OF_ITEMS) {
-      const ids = shoot[kind].map((entry) => entry.id);
-      const twice = ids.findIndex((entry, i) => ids.indexOf(entry) !== i);
+      const met = new Set<string>();
+      const twice = shoot[kind].findIndex(({ id: entry }) => met.size === met.add(entry).size);
       if (twice >= 0) refuse([kind, twice, 'id'], 'must not stand twice');
     }
     shoot.features.forEach((entry, i) => {
@@ -322,5 +345,17 @@ const from3To4: Migration = (older) => ({
   choice: { ...(older.choice as object), held: {}, panSigma: FIRST_PAN_SIGMA },
 });
 
+/** From version 5 on a shoot has a bag, an order of the day and weather set by hand. */
+const from4To5: Migration = (older) => ({
+  ...older,
+  version: 5,
+  kit: { ...(older.kit as object), ...EMPTY_BAG },
+  day: FIRST_DAY,
+  events: [],
+  nature: [],
+  watches: [],
+  air: FIRST_AIR,
+});
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4];
+export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4, from4To5];

@@ -1,7 +1,15 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
 import { z } from 'zod';
 import { parseRecordText, type Parsed } from './parse';
+import {
+  COLUMNS_MIGRATIONS,
+  COLUMNS_VERSION,
+  columnsSchema,
+  FIRST_COLUMNS,
+  type Columns,
+} from './columns';
 import { FIRST_QUICK, QUICK_MIGRATIONS, QUICK_VERSION, quickSchema, type Quick } from './quick';
+import { FIRST_SHELF, SHELF_MIGRATIONS, SHELF_VERSION, shelfSchema, type Shelf } from './shelf';
 import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
 
 /**
@@ -13,7 +21,6 @@ const ROOT = 'bright-perch';
 const SHOOT_PREFIX = `${ROOT}/shoot/`;
 const ASIDE_PREFIX = `${ROOT}/set-aside/`;
 const SEEDED_KEY = `${ROOT}/seeded`;
-const QUICK_KEY = `${ROOT}/quick`;
 
 const setAsideSchema = z.object({
   key: z.string(),
@@ -26,7 +33,28 @@ export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: str
 
 const SHOOT_KIND = { schema: shootSchema, version: SHOOT_VERSION, migrations: SHOOT_MIGRATIONS };
 
-const QUICK_KIND = { schema: quickSchema, version: QUICK_VERSION, migrations: QUICK_MIGRATIONS };
+/** A record of which one is kept, as it was left. */
+export interface Single<T> {
+  readonly key: string;
+  readonly first: T;
+  readonly kind: Parameters<typeof parseRecordText<T>>[1];
+}
+
+export const QUICK: Single<Quick> = {
+  key: `${ROOT}/quick`,
+  first: FIRST_QUICK,
+  kind: { schema: quickSchema, version: QUICK_VERSION, migrations: QUICK_MIGRATIONS },
+};
+export const SHELF: Single<Shelf> = {
+  key: `${ROOT}/shelf`,
+  first: FIRST_SHELF,
+  kind: { schema: shelfSchema, version: SHELF_VERSION, migrations: SHELF_MIGRATIONS },
+};
+export const COLUMNS: Single<Columns> = {
+  key: `${ROOT}/columns`,
+  first: FIRST_COLUMNS,
+  kind: { schema: columnsSchema, version: COLUMNS_VERSION, migrations: COLUMNS_MIGRATIONS },
+};
 
 export const parseShoot = (text: string): Parsed<Shoot> => parseRecordText(text, SHOOT_KIND);
 
@@ -62,18 +90,18 @@ export async function removeShoot(id: string): Promise<void> {
   await AsyncStorage.removeItem(SHOOT_PREFIX + id);
 }
 
-/** The quick answer as it was left, or as it begins. */
-export async function readQuick(): Promise<Quick> {
-  const text = await AsyncStorage.getItem(QUICK_KEY);
-  if (text === null) return FIRST_QUICK;
-  const parsed = parseRecordText(text, QUICK_KIND);
+/** A single record as it was left, or as it begins. One that can't be read is set aside. */
+export async function readSingle<T>({ key, first, kind }: Single<T>): Promise<T> {
+  const text = await AsyncStorage.getItem(key);
+  if (text === null) return first;
+  const parsed = parseRecordText(text, kind);
   if (parsed.ok) return parsed.record;
-  await setAside(QUICK_KEY, text, parsed.reason);
-  return FIRST_QUICK;
+  await setAside(key, text, parsed.reason);
+  return first;
 }
 
-export async function writeQuick(quick: Quick): Promise<void> {
-  await AsyncStorage.setItem(QUICK_KEY, JSON.stringify(quick));
+export async function writeSingle<T>({ key }: Single<T>, record: T): Promise<void> {
+  await AsyncStorage.setItem(key, JSON.stringify(record));
 }
 
 /** What was set aside, newest first. An entry damaged in turn is shown with its text as it is. */

@@ -1,1 +1,13 @@
+export {
+  bestFramed,
+  framed,
+  framingRange,
+  takeOver,
+  type Combination,
+  type Framed,
+  type FramingRange,
+  type FramingWanted,
+  type TakeOver,
+} from './framing';
+export { frameMb, framesExpected, KEEPER_RATE } from './frames';
 export { batteriesFor, buffer, cardsFor, coldShare, type Buffer } from './storage';

@@ -7,3 +7,4 @@ export {
   windChill,
   type LensFog,
 } from './air';
+export { COLD_HANDS_C, FROSTBITE_C, heatBand, waterLitres, type HeatBand } from './people';

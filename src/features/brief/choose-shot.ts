@@ -1,7 +1,7 @@
 import { focalForFill, focalRange } from '@/core';
 import { viewOf, type View } from '@/features/plan/view';
-import { lensById } from '@/presets/find';
 import type { Shot } from '@/records/brief';
+import { lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 
 /** Less of the framing wanted than this, and one is in the wrong place for the shot. No source. */
@@ -21,7 +21,7 @@ const wantedMm = ({ subject, sight, body }: View, shot: Shot): number =>
 function reached(shoot: Shoot, positionId: string, shot: Shot): number {
   const seen = viewOf({ ...shoot, choice: { ...shoot.choice, positionId } });
   if (!seen.ok) return 0;
-  const { longestMm } = focalRange(lensById(shoot.kit.lensId));
+  const { longestMm } = focalRange(lensOf(shoot.kit));
   return Math.min(1, (longestMm * shoot.kit.converter) / wantedMm(seen.view, shot));
 }
 
@@ -49,7 +49,7 @@ export function withShot(shoot: Shoot, shot: Shot | undefined): Shoot {
   const standing = { ...taken, choice: { ...taken.choice, positionId } };
   const seen = viewOf(standing);
   if (!seen.ok) return standing;
-  const { shortestMm, longestMm } = focalRange(lensById(shoot.kit.lensId));
+  const { shortestMm, longestMm } = focalRange(lensOf(shoot.kit));
   const focalMm = wantedMm(seen.view, shot) / shoot.kit.converter;
   return {
     ...standing,

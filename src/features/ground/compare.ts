@@ -8,8 +8,8 @@ import {
 } from '@/core';
 import type { Setup, View } from '@/features/plan/view';
 import { bearingInWords } from '@/features/plan/words';
-import { lensById } from '@/presets/find';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
+import { lensOf } from '@/records/kit';
 import { changeItem } from '@/records/edit-site';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, type ShootHours } from '@/records/times';
@@ -22,7 +22,7 @@ const QUARTER_MS = 15 * 60_000;
 
 /** Converters that the lens on the camera could take instead of the one it has. */
 export function otherConverters(kit: Setup['kit']): readonly Converter[] {
-  const takes = lensById(kit.lensId).takesConverter;
+  const takes = lensOf(kit).takesConverter;
   return CONVERTERS.filter((factor) => factor !== kit.converter && (takes || factor === 1));
 }
 
@@ -50,7 +50,7 @@ export function compareRequestOf(
       kit,
       ...otherConverters(setup.kit).map((factor) => ({
         ...kit,
-        lens: withConverter(lensById(setup.kit.lensId), factor),
+        lens: withConverter(lensOf(setup.kit), factor),
       })),
     ],
   };

@@ -1,27 +1,21 @@
 import {
   cellAt,
   withConverter,
-  limitsOf,
   scorePosition,
   type FaceWanted,
   type Lens,
   type LightWanted,
   type Point2,
   type PositionScore,
-  type ScoredKit,
-  type ScoredMark,
   type ScoredShot,
-  type ScoredSite,
   type SearchRequest,
   type SearchResult,
 } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
-import { sceneOf, type Setup, type View } from '@/features/plan/view';
-import { lensById } from '@/presets/find';
-import { fieldOfPlay } from '@/presets/grounds';
-import { CONVERTERS, LENSES } from '@/presets/lenses';
-import { subjectOf } from '@/records/own-subject';
-import type { Mark } from '@/records/shoot';
+import { scoredKit, scoredMark, scoredSite } from '@/features/plan/scored';
+import type { Setup, View } from '@/features/plan/view';
+import { CONVERTERS } from '@/presets/lenses';
+import { lensesFor, lensOf } from '@/records/kit';
 import type { ShootHours } from '@/records/times';
 
 /** What the picture should be: the rest of the wish is the shoot's own. */
@@ -38,9 +32,6 @@ const MARGIN_M = 12;
 const QUARTER_MS = 15 * 60_000;
 const MOST_CELLS = 6000;
 const FINEST_STEP_M = 0.5;
-/** Nearer to a moving subject than this nobody is sent. */
-const KEEP_AWAY_M = 3;
-
 const shotOf = ({ face, light }: Wish): ScoredShot => ({
   fill: WANTED_FILL,
   face,
@@ -68,61 +59,16 @@ interface NamedLens {
 }
 
 /** Lenses to try: the one fitted, it with each converter, or any there is. */
-function lensesOf(view: View, { lensId }: Setup['kit'], lenses: Scope['lenses']): NamedLens[] {
+function lensesOf(view: View, kit: Setup['kit'], lenses: Scope['lenses']): NamedLens[] {
   const fitted = { name: view.lensName, lens: view.lens };
   if (lenses === 'fitted') return [fitted];
-  if (lenses === 'all') return LENSES.map((lens) => ({ name: lens.name, lens }));
-  const preset = lensById(lensId);
+  if (lenses === 'all') return lensesFor(kit).map((lens) => ({ name: lens.name, lens }));
+  const preset = lensOf(kit);
   return CONVERTERS.filter((factor) => factor === 1 || preset.takesConverter).map((factor) => ({
     name: factor === 1 ? preset.name : `${preset.name} with ${factor}x`,
     lens: withConverter(preset, factor),
   }));
 }
-
-const kitOf = (
-  { body }: View,
-  lens: Lens,
-  orientation: Setup['choice']['orientation'],
-  support: ScoredKit['support'],
-): ScoredKit => {
-  const { sensor, iso, fastestShutterS, stabilisationStops } = body;
-  return { sensor, iso, fastestShutterS, stabilisationStops, lens, orientation, support };
-};
-
-function siteOf(setup: Setup, view: View): ScoredSite {
-  const { ground, features } = setup;
-  const play = fieldOfPlay(ground.template, ground.bearingDeg);
-  const { place, sky, cloud, indoors = false, obstacles } = sceneOf(view, features);
-  const { groundReflectance, lampLux, lampsFromMs } = view.scene;
-  return {
-    place,
-    sky,
-    ...(cloud && { cloud }),
-    indoors,
-    groundReflectance,
-    obstacles,
-    lampLux,
-    ...(lampsFromMs !== undefined && { lampsFromMs }),
-    keepAwayM: KEEP_AWAY_M,
-    limits: [
-      ...(play ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
-      ...limitsOf(features),
-    ],
-  };
-}
-
-const markOf = (setup: Pick<Setup, 'subjects'>, mark: Mark): ScoredMark => {
-  const subject = subjectOf(setup, mark.subjectId);
-  return {
-    x: mark.x,
-    y: mark.y,
-    ...(mark.feetM !== undefined && { feetM: mark.feetM }),
-    headingDeg: mark.headingDeg,
-    facingDeg: mark.facingDeg,
-    ...(subject.climbDeg !== undefined && { climbDeg: subject.climbDeg }),
-    subject,
-  };
-};
 
 /** The hours searched are looked at this often at most. */
 const MOST_TIMES = 24;
@@ -161,12 +107,14 @@ export function searchRequestOf(
   return {
     area: { ...area, stepM: Math.max(FINEST_STEP_M, Math.sqrt(square / MOST_CELLS)) },
     cameraHeightM: view.position.cameraHeightM,
-    shots: marks.map((mark) => ({ mark: markOf(setup, mark), shot: shotOf(wish) })),
+    shots: marks.map((mark) => ({ mark: scoredMark(setup, mark), shot: shotOf(wish) })),
     markNames: marks.map(({ name }) => name),
     timesMs: hours && scope.hours === 'shoot' ? timesOf(hours) : [atMs],
-    kits: lenses.map(({ lens }) => kitOf(view, lens, choice.orientation, kit.support)),
+    kits: lenses.map(({ lens }) =>
+      scoredKit(view.body, lens, { orientation: choice.orientation, support: kit.support }),
+    ),
     kitNames: lenses.map(({ name }) => name),
-    site: siteOf(setup, view),
+    site: scoredSite(setup),
   };
 }
 

@@ -2,10 +2,8 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import type { Support } from '@/core';
 import { fittedLens } from '@/features/plan/view';
-import { BODIES } from '@/presets/bodies';
-import { bodyById, lensById } from '@/presets/find';
-import { CONVERTERS, LENSES, type Converter } from '@/presets/lenses';
-import type { Shoot } from '@/records/shoot';
+import { CONVERTERS, type Converter } from '@/presets/lenses';
+import { bodiesFor, bodyOf, lensesFor, lensOf, type Kit } from '@/records/kit';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
@@ -29,9 +27,13 @@ const DIALS = [
   { value: 'half', label: 'Halves' },
 ] as const;
 
+/** What is in the hands, of a shoot's kit or of a quick answer's. */
+type Hands = Kit & { readonly support: Support; readonly dial?: 'third' | 'half' | undefined };
+type ChangeHands = <K extends Hands>(kit: K) => K;
+
 /** The kit with another lens on: at its longest, its converter off if it takes none. */
-export function withLens(kit: Shoot['kit'], lensId: string): Shoot['kit'] {
-  const lens = lensById(lensId);
+export function withLens<K extends Hands>(kit: K, lensId: string): K {
+  const lens = lensOf({ ...kit, lensId });
   return {
     ...kit,
     lensId,
@@ -40,21 +42,21 @@ export function withLens(kit: Shoot['kit'], lensId: string): Shoot['kit'] {
   };
 }
 
-const converterName = (factor: Converter) => (factor === 1 ? 'None' : `${factor}x`);
+export const converterName = (factor: Converter) => (factor === 1 ? 'None' : `${factor}x`);
 
 /** Body, lens, focal length, converter and support. */
 export const KitControls = memo(function KitControls({
   kit,
   onChange,
 }: {
-  readonly kit: Shoot['kit'];
+  readonly kit: Hands;
   /** Gets a step from the newest kit to the next; those of one name are one step to undo. */
-  readonly onChange: (change: (kit: Shoot['kit']) => Shoot['kit'], step?: string) => void;
+  readonly onChange: (change: ChangeHands, step?: string) => void;
 }) {
   const { units, choose } = useUnits();
   const { preset, lens, focalMm } = fittedLens(kit);
-  const body = bodyById(kit.bodyId);
-  const change = (next: Partial<Shoot['kit']>) => onChange((current) => ({ ...current, ...next }));
+  const body = bodyOf(kit);
+  const change = (next: Partial<Hands>) => onChange((current) => ({ ...current, ...next }));
   const [shortest, longest] = [preset.focals[0]?.focalMm ?? 0, preset.focals.at(-1)?.focalMm ?? 0];
   return (
     <View className="gap-3">
@@ -64,7 +66,7 @@ export const KitControls = memo(function KitControls({
       <Picker
         label="Body"
         value={kit.bodyId}
-        options={BODIES.map(({ id, name }) => ({ value: id, label: name }))}
+        options={bodiesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(bodyId) => change({ bodyId })}
       />
       <Text kind="small" ink="quiet">
@@ -74,7 +76,7 @@ export const KitControls = memo(function KitControls({
       <Picker
         label="Lens"
         value={kit.lensId}
-        options={LENSES.map(({ id, name }) => ({ value: id, label: name }))}
+        options={lensesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(lensId) => onChange((current) => withLens(current, lensId))}
       />
       {longest > shortest ? (

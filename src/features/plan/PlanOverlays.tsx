@@ -3,6 +3,7 @@ import { memo, useMemo } from 'react';
 import { View } from 'react-native';
 import { ev as evOf } from '@/core';
 import { clicksInWords, groundClicks } from '@/features/light/light-plan';
+import { bodyRings, twoBodies } from '@/features/kit/two-bodies';
 import { focusZone, panSwing } from '@/features/settings/instruments';
 import { Instruments } from '@/figures/Instruments';
 import type { PlanScale } from '@/figures/plan-scale';
@@ -17,13 +18,14 @@ interface SheetProps {
 
 /**
  * What a step lays over the plan: the ground in clicks while the light is looked at, the depth of
- * focus and the swing of a pan with the settings. A sheet of its own, so that the plan is not drawn
+ * focus and the swing of a pan with the settings, where two bodies change over with the kit. A sheet of its own, so that the plan is not drawn
  * again when a figure changes.
  */
 export const PlanOverlays = memo(function PlanOverlays(sheet: SheetProps) {
   const path = usePathname();
   if (path.endsWith('/light')) return <ClicksOverlay {...sheet} />;
-  return path.endsWith('/settings') ? <DialsOverlay {...sheet} /> : null;
+  if (path.endsWith('/settings')) return <DialsOverlay {...sheet} />;
+  return path.endsWith('/kit') ? <KitOverlay {...sheet} /> : null;
 });
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -57,6 +59,16 @@ function DialsOverlay(sheet: SheetProps) {
     };
   }, [seen]);
   return <Overlay {...sheet} {...drawn} />;
+}
+
+function KitOverlay(sheet: SheetProps) {
+  const { kit } = useShootPage().plan.setup;
+  const seen = useSeen();
+  const rings = useMemo(() => {
+    const both = seen && twoBodies(kit, seen.view);
+    return both && seen && bodyRings(both, seen.view);
+  }, [seen, kit]);
+  return <Overlay {...sheet} rings={rings} />;
 }
 
 function Overlay(props: Parameters<typeof Instruments>[0]) {

@@ -31,11 +31,11 @@ import {
   type TechniqueDemand,
 } from '@/core';
 import type { Body } from '@/presets/bodies';
-import { bodyById, lensById } from '@/presets/find';
 import type { SubjectPreset } from '@/presets/subjects';
 import type { Shot } from '@/records/brief';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { cloudOf } from '@/records/forecast';
+import { bodyOf, lensOf, type Kit } from '@/records/kit';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
 import { written } from '@/ui/units';
@@ -143,8 +143,8 @@ export const chosenPosition = (shoot: Pick<Shoot, 'positions' | 'choice'>): Posi
   byId(shoot.positions, shoot.choice.positionId);
 
 /** The lens as fitted: with its converter, and the focal length that then frames. */
-export function fittedLens(kit: Shoot['kit']) {
-  const preset = lensById(kit.lensId);
+export function fittedLens(kit: Kit) {
+  const preset = lensOf(kit);
   const lens = withConverter(preset, kit.converter);
   const { shortestMm, longestMm } = focalRange(lens);
   const focalMm = Math.min(longestMm, Math.max(shortestMm, kit.focalMm * kit.converter));
@@ -178,7 +178,7 @@ function passing(headingDeg: number, camera: Point3, aim: Point3): Passing {
 export function viewOf(shoot: Viewed): ViewResult {
   const mark = chosenMark(shoot);
   const position = chosenPosition(shoot);
-  const body = bodyById(shoot.kit.bodyId);
+  const body = bodyOf(shoot.kit);
   const subject = subjectOf(shoot, mark.subjectId);
   const { preset, lens, focalMm } = fittedLens(shoot.kit);
   const camera = point3(position.x, position.y, position.cameraHeightM);

@@ -8,7 +8,8 @@ import { engraved, metres, shutterReason, stops, stopsSentence } from '@/feature
 import { backgroundInWords } from '@/features/ground/figures';
 import { ExposureDrawn } from '@/features/settings/MotionAndBudget';
 import type { Quick } from '@/records/quick';
-import { useQuick } from '@/records/use-quick';
+import { QUICK } from '@/records/storage';
+import { useSingle } from '@/records/use-single';
 import { Button, IconButton } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
 import { SchemeButton } from '@/ui/SchemeButton';
@@ -24,7 +25,7 @@ import { QuickFields } from './QuickFields';
 export function QuickScreen() {
   const router = useRouter();
   const inks = useInks();
-  const { quick, change } = useQuick();
+  const { record: quick, change } = useSingle(QUICK);
   const { units } = useUnits();
   return (
     <View className="flex-1 bg-paper">

@@ -11,6 +11,7 @@ import { exposureDemands } from '@/features/plan/answer';
 import { fittedLens, viewOf, type Setup, type View } from '@/features/plan/view';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { bodyById, subjectById } from '@/presets/find';
+import { EMPTY_BAG } from '@/records/kit';
 import { turnGround } from '@/records/edit-ground';
 import { newShoot, type ShootBrief } from '@/records/new-shoot';
 import type { Quick } from '@/records/quick';
@@ -119,7 +120,7 @@ export function quickAnswer(quick: Quick): QuickResult {
     choice,
     shots: [],
     subjects: [],
-    kit: quick.kit,
+    kit: { ...quick.kit, ...EMPTY_BAG },
     ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'grass' },
     // Only for the geometry: the light is told, not computed.
     place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
@@ -157,7 +158,7 @@ export function shootOfQuick(quick: Quick, brief: ShootBrief, id: string, now: s
       marks: marks.map((mark) => ({ ...mark })),
       positions: positions.map((position) => ({ ...position })),
       light: lightOf(quick),
-      kit: quick.kit,
+      kit: { ...quick.kit, ...EMPTY_BAG },
       choice: choiceOf(quick),
     },
     brief.bearingDeg,

@@ -1,0 +1,99 @@
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { CONVERTERS } from '@/presets/lenses';
+import { fitting } from '@/records/edit-kit';
+import { bodiesFor, itemsOf, lensesFor, lensOf } from '@/records/kit';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Picker } from '@/ui/Picker';
+import { Heading, Text } from '@/ui/Text';
+import { converterName, KitControls } from './KitControls';
+import { twoBodies, twoBodiesInWords } from './two-bodies';
+import { useChangeKit } from './use-kit';
+
+/** What is in the hands, and on the second strap. */
+export function HandsTab() {
+  const { kit } = useShootPage().plan.setup;
+  const change = useChangeKit();
+  return (
+    <View className="gap-6">
+      <KitControls kit={kit} onChange={change} />
+      <SecondBody />
+    </View>
+  );
+}
+
+function SecondBody() {
+  const { setup, seen } = useShootPage().plan;
+  const change = useChangeKit();
+  const { kit } = setup;
+  const { second, bag } = kit;
+  if (!second) {
+    const body = itemsOf(kit, 'body').find(({ id }) => id !== kit.bodyId);
+    const lens = itemsOf(kit, 'lens').find(({ id }) => id !== kit.lensId);
+    return (
+      <View className="gap-2">
+        <Heading level={2} kind="figure">
+          A second body
+        </Heading>
+        <Text ink="quiet">
+          One long, one short: the plan shows from where to where each frames the subject.
+        </Text>
+        <Button
+          label="Carry a second body"
+          onPress={() =>
+            change((now) => ({
+              ...now,
+              second: {
+                bodyId: body?.id ?? now.bodyId,
+                lensId: lens?.id ?? '24-70-2.8',
+                converter: 1,
+              },
+            }))
+          }
+        />
+      </View>
+    );
+  }
+  const put = (next: Partial<typeof second>) =>
+    change((now) => fitting({ ...now, second: { ...second, ...next } }));
+  const both = seen.ok ? twoBodies(kit, seen.view) : undefined;
+  return (
+    <View role="region" aria-label="Second body" className="gap-3">
+      <Heading level={2} kind="figure">
+        On the second strap
+      </Heading>
+      {both ? (
+        <View className="gap-1">
+          {twoBodiesInWords(both).map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+        </View>
+      ) : null}
+      <Picker
+        label="Second body"
+        value={second.bodyId}
+        options={bodiesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(bodyId) => put({ bodyId })}
+      />
+      <Picker
+        label="Its lens"
+        value={second.lensId}
+        options={lensesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(lensId) => put({ lensId })}
+      />
+      {lensOf({ ...second, bag }).takesConverter ? (
+        <Choice
+          label="Its converter"
+          value={second.converter}
+          options={CONVERTERS.map((factor) => ({ value: factor, label: converterName(factor) }))}
+          onChange={(converter) => put({ converter })}
+        />
+      ) : null}
+      <Button
+        label="Leave the second body"
+        onPress={() => change(({ second: _gone, ...rest }) => rest)}
+      />
+    </View>
+  );
+}
