@@ -11,6 +11,7 @@ function bestByTrying(
   events: readonly DayEvent[],
   positions: readonly DayPosition[],
   quotas: readonly Quota[],
+  stayingIsReady: boolean,
 ): { promised: number; value: number } {
   const order = [...events].sort((a, b) => a.startMs - b.startMs);
   const place = (id: string) => positions.find((p) => p.id === id) as DayPosition;
@@ -32,7 +33,9 @@ function bestByTrying(
     const readyBy = event.startMs - LEAD.secondCallMs;
     for (const { positionId, quality } of event.from) {
       if (event.pinnedTo && event.pinnedTo !== positionId) continue;
-      if (last && last.endMs + walkMs(last.positionId, positionId) > readyBy) continue;
+      const stays = stayingIsReady && last?.positionId === positionId;
+      const free = stays ? event.startMs : readyBy;
+      if (last && last.endMs + walkMs(last.positionId, positionId) > free) continue;
       const quota = quotas.find(({ group }) => group === event.group);
       const had = counts[event.group ?? ''] ?? 0;
       const share = quota && had >= quota.need ? quota.beyondShare : 1;
@@ -71,7 +74,8 @@ test('is worth as much as the best found by trying everything', () => {
       positionsArb,
       fc.array(eventArb, { minLength: 1, maxLength: 6 }),
       fc.integer({ min: 0, max: 3 }),
-      (places, drawn, need) => {
+      fc.boolean(),
+      (places, drawn, need, stayingIsReady) => {
         const positions = places.map((place, i) => ({ id: `p${i}`, ...place }));
         const events = drawn.map(({ start, length, qualities, group, ...rest }, i): DayEvent => ({
           id: `e${i}`,
@@ -82,8 +86,8 @@ test('is worth as much as the best found by trying everything', () => {
           ...rest,
         }));
         const quotas = [{ group: 'heats', need, beyondShare: 0.25 }];
-        const route = planDay(events, positions, WALK_MS, LEAD, quotas);
-        const best = bestByTrying(events, positions, quotas);
+        const route = planDay(events, positions, WALK_MS, { ...LEAD, stayingIsReady }, quotas);
+        const best = bestByTrying(events, positions, quotas, stayingIsReady);
         expect(route.value).toBeCloseTo(best.value, 9);
         const promised = events.filter(
           ({ id, mustHave }) => mustHave && route.stops.some(({ eventId }) => eventId === id),
@@ -160,6 +164,29 @@ test('a promise outweighs any sum of others, and a pin holds', () => {
     LEAD,
   );
   expect(pinned.stops[0]?.positionId).toBe('bridge');
+});
+
+test('one who stays is ready until the start; one who comes, by the second call', () => {
+  const both = ['bank', 'bridge'].map((positionId) => ({ positionId, quality: 1 }));
+  const heats = [event('first', 10, 5), event('next', 17, 5, { from: both })];
+  const staying = planDay(heats, POSITIONS, WALK_MS, { ...LEAD, stayingIsReady: true });
+  expect(staying.stops.map(({ eventId, positionId }) => `${eventId} ${positionId}`)).toEqual([
+    'first bank',
+    'next bank',
+  ]);
+  expect(staying.stops[1]?.slackMs).toBe(2 * MINUTE);
+  expect(planDay(heats, POSITIONS, WALK_MS, LEAD).stops).toHaveLength(1);
+  // Made to move, it has to be walked, and there is no time.
+  const moved = [
+    event('first', 10, 5, { value: 2 }),
+    event('next', 17, 5, { from: both, pinnedTo: 'bridge' }),
+  ];
+  const route = planDay(moved, POSITIONS, WALK_MS, { ...LEAD, stayingIsReady: true });
+  expect(route.missed[0]?.reason).toMatchObject({
+    kind: 'walk',
+    otherEvent: 'first',
+    haveMs: -3 * MINUTE,
+  });
 });
 
 test('two promises at once: one is missed, and said', () => {

@@ -2,6 +2,7 @@ import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Feature, Shoot } from '@/records/shoot';
 import { TERN_BAG } from './bags';
+import { TERN_ORDER } from './regatta-order';
 import { promising, TERN_PROMISE } from './promises';
 import { rectangle, through } from './shapes';
 
@@ -244,4 +245,4 @@ const whole: Shoot = turnGround(
   COURSE_DEG,
 );
 
-export const TERN_WATER = promising(whole, TERN_PROMISE);
+export const TERN_WATER: Shoot = { ...promising(whole, TERN_PROMISE), events: [...TERN_ORDER] };

@@ -1,5 +1,5 @@
 import type { DayEvent } from './day';
-import type { Chosen, Visit } from './day-solver';
+import { gapAfter, type Chosen, type Visit } from './day-solver';
 
 /** Why an event is not in the route, for the interface to put in words. */
 export type MissedReason =
@@ -18,8 +18,13 @@ export type MissedReason =
     };
 
 /** The gap between two visits, in either order; negative when they overlap. */
-const gapBetween = (a: Visit, b: Visit): number =>
-  Math.max(b.readyByMs - a.event.endMs, a.readyByMs - b.event.endMs);
+const gapBetween = (a: Where, b: Where): number => Math.max(gapAfter(a, b), gapAfter(b, a));
+
+type Where = Pick<Chosen, 'visit' | 'place'>;
+
+/** Whether one runs, or calls one who stays, while the other is shot. */
+const clash = (a: Visit, b: Visit): boolean =>
+  Math.max(b.stayByMs - a.event.endMs, a.stayByMs - b.event.endMs) < 0;
 
 /**
  * The reason nearest to hand: ruled out, nowhere to stand, overlaps what is shot, no time to walk;
@@ -35,7 +40,7 @@ export function missedReason(
   const visit = visits.find((entry) => entry.event.id === event.id);
   if (!visit || visit.places.length === 0) return { kind: 'noPosition' };
   const overlapping = chosen
-    .filter((entry) => gapBetween(visit, entry.visit) < 0)
+    .filter((entry) => clash(visit, entry.visit))
     .sort((a, b) => b.value - a.value)[0];
   if (overlapping) return { kind: 'overlap', withEvent: overlapping.visit.event.id };
   // Of the place that comes nearest to fitting, the neighbour it fails on.
@@ -44,7 +49,7 @@ export function missedReason(
       .map((entry) => ({
         otherEvent: entry.visit.event.id,
         needMs: (walkMs[entry.place] as Float64Array)[place] as number,
-        haveMs: gapBetween(visit, entry.visit),
+        haveMs: gapBetween({ visit, place }, entry),
       }))
       .sort((a, b) => b.needMs - b.haveMs - (a.needMs - a.haveMs))[0];
   const nearest = visit.places

@@ -5,6 +5,8 @@ import type { DayEvent, Quota } from './day';
 export interface Visit {
   readonly event: DayEvent;
   readonly readyByMs: number;
+  /** When one who is there already must be free: the same, or the start itself. */
+  readonly stayByMs: number;
   readonly places: readonly { readonly place: number; readonly quality: number }[];
 }
 
@@ -13,6 +15,12 @@ export interface Chosen {
   readonly place: number;
   readonly value: number;
 }
+
+/** Time from the end of one visit to when one must be in place for another; negative if too late. */
+export const gapAfter = (
+  before: Pick<Chosen, 'visit' | 'place'>,
+  { visit, place }: Pick<Chosen, 'visit' | 'place'>,
+): number => (before.place === place ? visit.stayByMs : visit.readyByMs) - before.visit.event.endMs;
 
 const MOST_FILLINGS = 4096;
 const NONE = -1;
@@ -91,7 +99,7 @@ function arrive(arrivals: Arrivals, endMs: number, scores: Float64Array, nodes: 
 }
 
 /**
- * The best chain of visits, exact. A sweep through time: when a visit must begin, the best route
+ * The best chain of visits, exact. A sweep through time: at the last moment a visit can begin, the best route
  * to each of its places is looked up among those whose last event has ended in time to walk over;
  * when it ends, its own routes join those of its place. One look-up is a binary search, so the
  * whole takes events × places² × log(events) × fillings.
@@ -113,7 +121,7 @@ export function planRoute(
   const routesOf = new Map<number, readonly Routes[]>();
 
   const begin = (index: number): void => {
-    const { event, readyByMs, places } = visits[index] as Visit;
+    const { event, readyByMs, stayByMs, places } = visits[index] as Visit;
     const found = places.map(({ place, quality }): Routes => {
       const scores = new Float64Array(fillings.count).fill(-Infinity);
       const own = new Int32Array(fillings.count).fill(NONE);
@@ -128,7 +136,7 @@ export function planRoute(
       extend(0, 0, NONE);
       arrivals.forEach(({ endsMs, best, node }, other) => {
         const walk = (walkMs[other] as Float64Array)[place] as number;
-        const last = endedBy(endsMs, readyByMs - walk);
+        const last = endedBy(endsMs, other === place ? stayByMs : readyByMs - walk);
         if (last < 0) return;
         const scoresThere = best[last] as Float64Array;
         for (let f = 0; f < fillings.count; f += 1) {
@@ -149,8 +157,8 @@ export function planRoute(
 
   // Ends before beginnings of the same moment, so that one can follow on the other.
   const moments = visits
-    .flatMap(({ event, readyByMs }, index) => [
-      { timeMs: readyByMs, begins: 1, index },
+    .flatMap(({ event, stayByMs }, index) => [
+      { timeMs: stayByMs, begins: 1, index },
       { timeMs: event.endMs, begins: 0, index },
     ])
     .sort((a, b) => a.timeMs - b.timeMs || a.begins - b.begins);

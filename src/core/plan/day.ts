@@ -1,5 +1,5 @@
 import { above, atLeast, finite, nonEmpty, within } from '../check';
-import { planRoute, type Visit } from './day-solver';
+import { gapAfter, planRoute, type Visit } from './day-solver';
 import { missedReason, type MissedReason } from './day-missed';
 import type { Point2 } from '../site/vector';
 
@@ -32,6 +32,11 @@ export interface LeadTimes {
   readonly secondCallMs: number;
   /** By event, where its second call is earlier or later. */
   readonly byEvent?: Readonly<Record<string, number>>;
+  /**
+   * Whether one who has not moved is ready until the start itself: heats that follow each other are
+   * then shot from one place. Off unless asked: in place by the second call, wherever one was.
+   */
+  readonly stayingIsReady?: boolean;
 }
 
 /** After `need` events of a group, one more is worth only `beyondShare` of its value. */
@@ -49,7 +54,7 @@ export interface Stop {
   readonly leaveMs: number;
   readonly walkM: number;
   readonly walkMs: number;
-  /** Time in hand before the call; Infinity for the first. */
+  /** Time in hand before the call (before the start, for one who stays); Infinity for the first. */
   readonly slackMs: number;
   /** What it brings here, quality and quota counted. */
   readonly value: number;
@@ -123,6 +128,7 @@ export function planDay(
     .map((event) => ({
       event,
       readyByMs: event.startMs - atLeast(`lead of ${event.id}`, leadOf(event.id), 0),
+      stayByMs: event.startMs - (leadTimes.stayingIsReady ? 0 : leadOf(event.id)),
       places: event.from
         .filter(({ positionId }) => !event.pinnedTo || positionId === event.pinnedTo)
         .map(({ positionId, quality }) => ({
@@ -146,7 +152,7 @@ export function planDay(
       leaveMs: visit.event.endMs,
       walkMs: walk,
       walkM: (walk / 1000) * walkSpeedMs,
-      slackMs: before ? visit.readyByMs - walk - before.visit.event.endMs : Infinity,
+      slackMs: before ? gapAfter(before, { visit, place }) - walk : Infinity,
       value,
     };
   });

@@ -1,0 +1,184 @@
+import { withConverter, type Quota, type ScoredShot } from '@/core';
+import { scoredKit, scoredMark, scoredSite } from '@/features/plan/scored';
+import type { Body } from '@/presets/bodies';
+import type { LensPreset } from '@/presets/lenses';
+import type { Shot } from '@/records/brief';
+import type { Calls, DayEventRecord, Worth } from '@/records/day';
+import { startOf } from '@/records/edit-events';
+import { bodyOf, itemsOf, lensFrom, lensOf } from '@/records/kit';
+import type { Shoot } from '@/records/shoot';
+import { msOf } from '@/records/times';
+import type { DayPicture, DayRequest } from '@/workers/day-job';
+
+/** A day as the planner takes it. */
+
+const MINUTE_MS = 60_000;
+/** What an event is worth to the sum; what is promised comes before any sum. No source. */
+const VALUE: Readonly<Record<Worth, number>> = { must: 4, should: 2, could: 1 };
+/** One picture more of a shot that has its count is worth this share. No source. */
+const BEYOND_SHARE = 0.4;
+/** Ways to fill the quotas beyond which they are no longer counted: the plan must come at once. */
+const MOST_FILLINGS = 64;
+/** Of a bag this many lenses are tried. */
+const MOST_KITS = 5;
+
+/** A picture of an event that no shot was promised for. */
+const PLAIN: ScoredShot = { fill: 0.5, face: 'any', light: 'any', backdrop: 'any' };
+
+const BACKDROP: Readonly<Record<Shot['background'], ScoredShot['backdrop']>> = {
+  any: 'any',
+  washed: 'washed',
+  layered: 'layered',
+  sky: 'any',
+  contrast: 'any',
+};
+
+const scoredShot = ({ fill, light, background, technique }: Shot): ScoredShot => ({
+  fill: Math.min(1, fill),
+  face: technique === 'silhouette' ? 'any' : 'front',
+  light,
+  backdrop: BACKDROP[background],
+});
+
+/** The shot an event gives, and the mark where it happens. */
+export function pictureOf(
+  { shots, marks, choice }: Pick<Shoot, 'shots' | 'marks' | 'choice'>,
+  event: DayEventRecord,
+): { readonly shot: Shot | undefined; readonly markId: string } {
+  const shot = shots.find(({ id }) => id === event.shotId);
+  const there = (id: string | undefined) => marks.some((mark) => mark.id === id);
+  const markId = shot?.markId ?? event.markId;
+  return { shot, markId: markId && there(markId) ? markId : choice.markId };
+}
+
+const pictureKey = (shotId: string | undefined, markId: string): string =>
+  `${shotId ?? 'plain'} ${markId}`;
+
+/** The key of an event's picture among the request's. */
+export function pictureKeyOf(
+  shoot: Pick<Shoot, 'shots' | 'marks' | 'choice'>,
+  event: DayEventRecord,
+): string {
+  const { shot, markId } = pictureOf(shoot, event);
+  return pictureKey(shot?.id, markId);
+}
+
+const callsOf = (event: DayEventRecord, { calls }: { readonly calls: Calls }): Calls =>
+  event.calls ?? calls;
+
+/** When the calls of an event are. */
+export function callTimes(
+  event: DayEventRecord,
+  shoot: Pick<Shoot, 'day' | 'place'>,
+): {
+  readonly startMs: number;
+  readonly firstMs: number;
+  readonly secondMs: number;
+  readonly thirdMs: number;
+} {
+  const startMs = msOf(startOf(event), shoot.place.timeZone);
+  const { first, second, third } = callsOf(event, shoot.day);
+  return {
+    startMs,
+    firstMs: startMs - first * MINUTE_MS,
+    secondMs: startMs - second * MINUTE_MS,
+    thirdMs: startMs - third * MINUTE_MS,
+  };
+}
+
+type DayShoot = Pick<
+  Shoot,
+  | 'events'
+  | 'day'
+  | 'shots'
+  | 'marks'
+  | 'positions'
+  | 'choice'
+  | 'kit'
+  | 'subjects'
+  | 'ground'
+  | 'features'
+  | 'place'
+  | 'light'
+>;
+
+/** The lens in the hands, that on the strap, and those of the bag, on the body in the hands. */
+function kitsOf({ kit, choice }: DayShoot) {
+  const held = { orientation: choice.orientation, support: kit.support } as const;
+  const worn: (readonly [Body, LensPreset, number])[] = [
+    [bodyOf(kit), lensOf(kit), kit.converter],
+    ...(kit.second
+      ? [
+          [
+            bodyOf({ ...kit.second, bag: kit.bag }),
+            lensOf({ ...kit.second, bag: kit.bag }),
+            kit.second.converter,
+          ] as const,
+        ]
+      : []),
+    ...itemsOf(kit, 'lens')
+      .filter(({ id }) => id !== kit.lensId && id !== kit.second?.lensId)
+      .map((item) => [bodyOf(kit), lensFrom(item), 1] as const),
+  ];
+  return worn
+    .slice(0, MOST_KITS)
+    .map(([body, lens, factor]) => scoredKit(body, withConverter(lens, factor), held));
+}
+
+/** How many of each shot are owed, as far as the planner can count them. */
+function quotasOf({ shots, events }: DayShoot): readonly Quota[] {
+  let fillings = 1;
+  return shots.flatMap(({ id, quota }): Quota[] => {
+    const offered = events.filter((event) => event.shotId === id && !event.leftOut).length;
+    if (offered <= quota || fillings * (quota + 1) > MOST_FILLINGS) return [];
+    fillings *= quota + 1;
+    return [{ group: id, need: quota, beyondShare: BEYOND_SHARE }];
+  });
+}
+
+/** The request to the planner; nothing while there are no events. */
+export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
+  const { events, positions, day } = shoot;
+  if (events.length === 0) return undefined;
+  const pictures: Record<string, DayPicture> = {};
+  const planned = events.map((event) => {
+    const { shot, markId } = pictureOf(shoot, event);
+    const picture = pictureKey(shot?.id, markId);
+    const mark = shoot.marks.find(({ id }) => id === markId) ?? shoot.marks[0];
+    if (mark) {
+      pictures[picture] ??= {
+        mark: scoredMark(shoot, mark),
+        shot: shot ? scoredShot(shot) : PLAIN,
+        orientation: shot?.orientation ?? shoot.choice.orientation,
+      };
+    }
+    const { startMs } = callTimes(event, shoot);
+    return {
+      id: event.id,
+      startMs,
+      endMs: startMs + event.durationMin * MINUTE_MS,
+      value: VALUE[event.worth],
+      mustHave: event.worth === 'must',
+      picture,
+      ...(shot && { group: shot.id }),
+      ...(event.pinnedTo && { pinnedTo: event.pinnedTo }),
+      ...(event.leftOut && { forbidden: true }),
+    };
+  });
+  return {
+    site: scoredSite(shoot),
+    kits: kitsOf(shoot),
+    positions: positions.map(({ id, x, y, cameraHeightM }) => ({ id, x, y, cameraHeightM })),
+    pictures,
+    events: planned,
+    walkSpeedMs: day.walkSpeedMs,
+    leadTimes: {
+      secondCallMs: day.calls.second * MINUTE_MS,
+      stayingIsReady: true,
+      byEvent: Object.fromEntries(
+        events.flatMap(({ id, calls }) => (calls ? [[id, calls.second * MINUTE_MS]] : [])),
+      ),
+    },
+    quotas: quotasOf(shoot),
+  };
+}

@@ -1,0 +1,143 @@
+import {
+  planDay,
+  scorePosition,
+  type DayEvent,
+  type LeadTimes,
+  type Quota,
+  type Route,
+  type ScoredKit,
+  type ScoredMark,
+  type ScoredPosition,
+  type ScoredShot,
+  type ScoredSite,
+} from '@/core';
+import { runningJobs, type Reply } from './running-jobs';
+
+/** A picture that an event gives: what, where, and how the camera is held for it. */
+export interface DayPicture {
+  readonly mark: ScoredMark;
+  readonly shot: ScoredShot;
+  readonly orientation: ScoredKit['orientation'];
+}
+
+/** A day to be planned: how well each position serves each event follows from ground, light and kit. */
+export interface DayRequest {
+  readonly site: ScoredSite;
+  /** What the bag holds; the best of it counts. */
+  readonly kits: readonly ScoredKit[];
+  readonly positions: readonly (ScoredPosition & { readonly id: string })[];
+  readonly pictures: Readonly<Record<string, DayPicture>>;
+  readonly events: readonly (Omit<DayEvent, 'from'> & { readonly picture: string })[];
+  readonly walkSpeedMs: number;
+  readonly leadTimes: LeadTimes;
+  readonly quotas: readonly Quota[];
+}
+
+export interface DayReply {
+  readonly route: Route;
+  /** How well a position serves a picture in a quarter of an hour, 0 to 1, by {@link qualityKey}. */
+  readonly quality: Readonly<Record<string, number>>;
+}
+
+export interface DayService {
+  day: (job: DayRequest & { readonly id: number }) => Promise<Reply<DayReply>>;
+  cancel: (id: number) => void;
+}
+
+/** Light is the same for this long, as far as a place to stand is chosen by it. */
+const QUARTER_MS = 15 * 60_000;
+const quarterOf = (timeMs: number): number => Math.floor(timeMs / QUARTER_MS) * QUARTER_MS;
+
+export const qualityKey = (picture: string, startMs: number, positionId: string): string =>
+  `${picture} ${quarterOf(startMs)} ${positionId}`;
+
+/** A place that serves less well than this is no place for it. No source. */
+const LEAST_QUALITY = 0.05;
+const SCORES_A_PIECE = 25;
+
+interface Wanted {
+  readonly key: string;
+  readonly picture: DayPicture;
+  readonly position: ScoredPosition;
+  readonly timeMs: number;
+}
+
+/** Every different combination of picture, quarter and position, once. */
+function wantedOf({ events, pictures, positions }: DayRequest): readonly Wanted[] {
+  const wanted = new Map<string, Wanted>();
+  for (const { picture: name, startMs } of events) {
+    const picture = pictures[name];
+    if (!picture) throw new RangeError(`picture ${name}: must be one of the pictures`);
+    for (const position of positions) {
+      const key = qualityKey(name, startMs, position.id);
+      if (!wanted.has(key)) {
+        wanted.set(key, { key, picture, position, timeMs: quarterOf(startMs) + QUARTER_MS / 2 });
+      }
+    }
+  }
+  return [...wanted.values()];
+}
+
+const qualityOf = (
+  { picture: { mark, shot, orientation }, position, timeMs }: Wanted,
+  { site, kits }: DayRequest,
+): number =>
+  Math.max(
+    ...kits.map(
+      (kit) => scorePosition(position, mark, shot, timeMs, site, { ...kit, orientation }).total,
+    ),
+  );
+
+/**
+ * Plans days. What was scored is remembered as long as ground, light and kit are the same, so that a
+ * pin, a late start or an event more is planned at once.
+ * @param nextTurn as `runningJobs`
+ */
+export function dayService(nextTurn: () => Promise<void>): DayService {
+  const { run, cancel } = runningJobs(nextTurn);
+  let ground = '';
+  let known = new Map<string, number>();
+  return {
+    cancel,
+    day: (job) =>
+      run(job.id, () => {
+        const same = JSON.stringify([job.site, job.kits]);
+        if (same !== ground) [ground, known] = [same, new Map()];
+        const cached = known;
+        const cacheKey = ({ picture, position, timeMs }: Wanted) =>
+          JSON.stringify([picture, position, timeMs]);
+        const wanted = wantedOf(job);
+        const quality: Record<string, number> = {};
+        let at = 0;
+        let route: Route | undefined;
+        return {
+          piece: () => {
+            for (let fresh = 0; at < wanted.length && fresh < SCORES_A_PIECE; at += 1) {
+              const next = wanted[at] as Wanted;
+              const key = cacheKey(next);
+              const score = cached.get(key) ?? qualityOf(next, job);
+              if (!cached.has(key)) fresh += 1;
+              cached.set(key, score);
+              quality[next.key] = score;
+            }
+            if (at < wanted.length) return true;
+            route = planDay(
+              job.events.map(({ picture, ...event }) => ({
+                ...event,
+                from: job.positions.flatMap(({ id }) => {
+                  const score = quality[qualityKey(picture, event.startMs, id)] ?? 0;
+                  return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
+                }),
+              })),
+              job.positions,
+              job.walkSpeedMs,
+              job.leadTimes,
+              job.quotas,
+            );
+            return false;
+          },
+          value: () => ({ route: route as Route, quality }),
+        };
+      }),
+  };
+}
