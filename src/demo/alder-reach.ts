@@ -2,6 +2,7 @@ import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
 import { ALDER_BAG } from './bags';
+import { ALDER_TIMES, ALDER_WATCHES } from './days';
 import { ALDER_PROMISE, promising } from './promises';
 import { rectangle, through } from './shapes';
 
@@ -237,4 +238,8 @@ const whole: Shoot = {
   ],
 };
 
-export const ALDER_REACH = promising(whole, ALDER_PROMISE);
+export const ALDER_REACH: Shoot = {
+  ...promising(whole, ALDER_PROMISE),
+  watches: [...ALDER_WATCHES],
+  nature: [...ALDER_TIMES],
+};

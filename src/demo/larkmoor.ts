@@ -2,6 +2,7 @@ import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Feature, Shoot } from '@/records/shoot';
 import { LARKMOOR_BAG } from './bags';
+import { LARKMOOR_ORDER } from './days';
 import { LARKMOOR_PROMISE, promising } from './promises';
 import { rectangle } from './shapes';
 
@@ -234,4 +235,7 @@ const whole: Shoot = {
   ],
 };
 
-export const LARKMOOR = promising(whole, LARKMOOR_PROMISE);
+export const LARKMOOR: Shoot = {
+  ...promising(whole, LARKMOOR_PROMISE),
+  events: [...LARKMOOR_ORDER],
+};

@@ -1,11 +1,13 @@
 import { memo } from 'react';
-import { Circle, G, Path, Rect, Svg } from 'react-native-svg';
+import { Circle, G, Path, Svg } from 'react-native-svg';
 import { alongBearing, type Point2 } from '@/core';
 import { useInks } from '@/ui/theme';
 import { Clicks } from './Clicks';
 import { HaloText } from './HaloText';
 import type { PlanScale } from './plan-scale';
-import type { Canvas, PlanClicks, PlanRing, PlanSwing } from './plan-types';
+import type { Canvas, PlanClicks, PlanLeg, PlanRing, PlanStation, PlanSwing } from './plan-types';
+import { Plate } from './Plate';
+import { Route } from './Route';
 
 /** The depth of field on the ground: what lies in it is sharp. */
 const FocusZone = memo(function FocusZone({
@@ -75,41 +77,6 @@ const Swing = memo(function Swing({
   );
 });
 
-const LETTER_PX = 6.4;
-const PLATE_PX = 20;
-
-/** Words on a plate of paper, over whatever is drawn under them. */
-function Plate({
-  x,
-  y,
-  text,
-  inks,
-  withinPx,
-}: {
-  readonly x: number;
-  readonly y: number;
-  readonly text: string;
-  readonly inks: Canvas['inks'];
-  readonly withinPx: number;
-}) {
-  const half = (text.length * LETTER_PX) / 2 + 6;
-  const middle = Math.max(half + 2, Math.min(withinPx - half - 2, x));
-  return (
-    <G>
-      <Rect
-        x={middle - half}
-        y={y - PLATE_PX / 2}
-        width={2 * half}
-        height={PLATE_PX}
-        fill={inks.paper}
-        stroke={inks.ink}
-        strokeWidth={0.75}
-      />
-      <HaloText x={middle} y={y + 5} text={text} inks={inks} withinPx={withinPx} />
-    </G>
-  );
-}
-
 /** Distances round a position, each written where the line of sight meets it. */
 const Rings = memo(function Rings({
   rings,
@@ -152,6 +119,7 @@ export function Instruments({
   zone,
   swing,
   rings,
+  route,
   scale,
   widthPx,
   heightPx,
@@ -160,6 +128,8 @@ export function Instruments({
   readonly zone?: readonly Point2[] | undefined;
   readonly swing?: PlanSwing | undefined;
   readonly rings?: readonly PlanRing[] | undefined;
+  readonly route?:
+    { readonly ways: readonly PlanLeg[]; readonly stations: readonly PlanStation[] } | undefined;
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -170,6 +140,7 @@ export function Instruments({
     <Svg width={widthPx} height={heightPx}>
       {swing ? <Swing swing={swing} canvas={canvas} /> : null}
       {zone ? <FocusZone zone={zone} canvas={canvas} /> : null}
+      {route ? <Route {...route} canvas={canvas} /> : null}
       {rings ? <Rings rings={rings} canvas={canvas} /> : null}
       {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
       {swing ? (

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import { Line, Path, Rect, Svg } from 'react-native-svg';
+import { G, Line, Path, Rect, Svg } from 'react-native-svg';
 import type { LightSeries } from '@/core';
 import { SlideArea } from '@/ui/Slider';
 import { useInks, type Inks } from '@/ui/theme';
@@ -14,6 +14,14 @@ export interface RibbonEvent {
   readonly main: boolean;
 }
 
+/** A while at one place of a day's route. */
+export interface RibbonStay {
+  readonly fromMs: number;
+  readonly toMs: number;
+  /** Its turn in the route. */
+  readonly name: string;
+}
+
 /** Hours as a strip whose tone is the light on the subject, with what happens written on it. */
 export interface Ribbon {
   readonly fromMs: number;
@@ -25,6 +33,8 @@ export interface Ribbon {
   /** From when the light no longer does. */
   readonly shortFromMs?: number | undefined;
   readonly lampsFromMs?: number | undefined;
+  /** Where one is through the day, with gaps for the walks. */
+  readonly stays?: readonly RibbonStay[] | undefined;
 }
 
 const HEIGHT_PX = 76;
@@ -116,6 +126,30 @@ const RibbonDrawing = memo(function RibbonDrawing({
       {ribbon.lampsFromMs !== undefined ? (
         <LampDiamond x={xOf(ribbon.lampsFromMs)} inks={inks} />
       ) : null}
+      {ribbon.stays?.map(({ fromMs, toMs, name }) => {
+        const [left, right] = [xOf(fromMs), xOf(toMs)];
+        return (
+          <G key={`${name} ${fromMs}`}>
+            <Rect
+              x={left}
+              y={bottom - 13}
+              width={Math.max(3, right - left)}
+              height={12}
+              fill={inks.paper}
+              stroke={inks.ink}
+            />
+            {right - left > 12 ? (
+              <HaloText
+                x={(left + right) / 2}
+                y={bottom - 2.5}
+                text={name}
+                inks={inks}
+                withinPx={widthPx}
+              />
+            ) : null}
+          </G>
+        );
+      })}
       {ribbon.events.map((event) => {
         const x = xOf(event.timeMs);
         return (

@@ -88,6 +88,19 @@ export interface PlanRing {
   readonly heavy: boolean;
 }
 
+/** A way walked between two positions; the next one is told apart. */
+export interface PlanLeg {
+  readonly from: Point2;
+  readonly to: Point2;
+  readonly next: boolean;
+}
+/** A position of a route, with its turns in it: "1, 4". */
+export interface PlanStation {
+  readonly at: Point2;
+  readonly text: string;
+  readonly now: boolean;
+}
+
 /** What is being drawn or measured: its points so far, and words beside some of them. */
 export interface PlanDraft {
   readonly points: readonly Point2[];

@@ -236,6 +236,18 @@ export const shootSchema = z
         refuse(['shots', i, 'markId'], 'must be the id of a mark');
       }
     });
+    const { shotId } = shoot.choice;
+    if (shotId !== undefined && !shoot.shots.some((shot) => shot.id === shotId)) {
+      refuse(['choice', 'shotId'], 'must be the id of a shot');
+    }
+    if (shoot.light.skyFrom === 'forecast' && !shoot.light.forecast) {
+      refuse(['light', 'skyFrom'], 'must be hand: there is no forecast');
+    }
+    for (const kind of LISTS_OF_ITEMS) {
+      const met = new Set<string>();
+      const twice = shoot[kind].findIndex(({ id: entry }) => met.size === met.add(entry).size);
+      if (twice >= 0) refuse([kind, twice, 'id'], 'must not stand twice');
+    }
     const known = {
       markId: new Set(shoot.marks.map((entry) => entry.id)),
       shotId: new Set(shoot.shots.map((entry) => entry.id)),
@@ -260,18 +272,6 @@ export const shootSchema = z
     shoot.watches.forEach(({ markId }, i) => {
       if (!known.markId.has(markId)) refuse(['watches', i, 'markId'], 'must be the id of a mark');
     });
-    const { shotId } = shoot.choice;
-    if (shotId !== undefined && !shoot.shots.some((shot) => shot.id === shotId)) {
-      refuse(['choice', 'shotId'], 'must be the id of a shot');
-    }
-    if (shoot.light.skyFrom === 'forecast' && !shoot.light.forecast) {
-      refuse(['light', 'skyFrom'], 'must be hand: there is no forecast');
-    }
-    for (const kind of LISTS_OF_ITEMS) {
-      const met = new Set<string>();
-      const twice = shoot[kind].findIndex(({ id: entry }) => met.size === met.add(entry).size);
-      if (twice >= 0) refuse([kind, twice, 'id'], 'must not stand twice');
-    }
     shoot.features.forEach((entry, i) => {
       if (entry.kind === 'fence' && entry.wireMm >= entry.meshPitchMm) {
         refuse(['features', i, 'wireMm'], 'must be thinner than the mesh is wide');

@@ -40,9 +40,14 @@ const scoredShot = ({ fill, light, background, technique }: Shot): ScoredShot =>
   backdrop: BACKDROP[background],
 });
 
+/** What says which picture an event gives. */
+type Pictured = Pick<Shoot, 'shots' | 'marks'> & {
+  readonly choice: Pick<Shoot['choice'], 'markId'>;
+};
+
 /** The shot an event gives, and the mark where it happens. */
 export function pictureOf(
-  { shots, marks, choice }: Pick<Shoot, 'shots' | 'marks' | 'choice'>,
+  { shots, marks, choice }: Pictured,
   event: DayEventRecord,
 ): { readonly shot: Shot | undefined; readonly markId: string } {
   const shot = shots.find(({ id }) => id === event.shotId);
@@ -55,10 +60,7 @@ const pictureKey = (shotId: string | undefined, markId: string): string =>
   `${shotId ?? 'plain'} ${markId}`;
 
 /** The key of an event's picture among the request's. */
-export function pictureKeyOf(
-  shoot: Pick<Shoot, 'shots' | 'marks' | 'choice'>,
-  event: DayEventRecord,
-): string {
+export function pictureKeyOf(shoot: Pictured, event: DayEventRecord): string {
   const { shot, markId } = pictureOf(shoot, event);
   return pictureKey(shot?.id, markId);
 }
@@ -93,14 +95,13 @@ type DayShoot = Pick<
   | 'shots'
   | 'marks'
   | 'positions'
-  | 'choice'
   | 'kit'
   | 'subjects'
   | 'ground'
   | 'features'
   | 'place'
   | 'light'
->;
+> & { readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation'> };
 
 /** The lens in the hands, that on the strap, and those of the bag, on the body in the hands. */
 function kitsOf({ kit, choice }: DayShoot) {
@@ -125,14 +126,22 @@ function kitsOf({ kit, choice }: DayShoot) {
     .map(([body, lens, factor]) => scoredKit(body, withConverter(lens, factor), held));
 }
 
-/** How many of each shot are owed, as far as the planner can count them. */
+/** An event that is counted against its shot's number: what is owed or wanted counts in full. */
+const counts = (event: DayEventRecord): boolean => event.worth === 'could' && !event.leftOut;
+
+/**
+ * What is left of each shot's number beyond the events that are owed or wanted anyway; as far as the
+ * planner can count it.
+ */
 function quotasOf({ shots, events }: DayShoot): readonly Quota[] {
   let fillings = 1;
   return shots.flatMap(({ id, quota }): Quota[] => {
-    const offered = events.filter((event) => event.shotId === id && !event.leftOut).length;
-    if (offered <= quota || fillings * (quota + 1) > MOST_FILLINGS) return [];
-    fillings *= quota + 1;
-    return [{ group: id, need: quota, beyondShare: BEYOND_SHARE }];
+    const giving = events.filter((event) => event.shotId === id && !event.leftOut);
+    const spare = giving.filter(counts).length;
+    const need = Math.max(0, quota - (giving.length - spare));
+    if (spare <= need || fillings * (need + 1) > MOST_FILLINGS) return [];
+    fillings *= need + 1;
+    return [{ group: id, need, beyondShare: BEYOND_SHARE }];
   });
 }
 
@@ -160,7 +169,7 @@ export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
       value: VALUE[event.worth],
       mustHave: event.worth === 'must',
       picture,
-      ...(shot && { group: shot.id }),
+      ...(shot && counts(event) && { group: shot.id }),
       ...(event.pinnedTo && { pinnedTo: event.pinnedTo }),
       ...(event.leftOut && { forbidden: true }),
     };

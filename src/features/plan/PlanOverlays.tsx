@@ -2,6 +2,8 @@ import { usePathname } from 'expo-router';
 import { memo, useMemo } from 'react';
 import { View } from 'react-native';
 import { ev as evOf } from '@/core';
+import { legsOf, routeDrawn } from '@/features/day/route-legs';
+import { useDay } from '@/features/day/use-day';
 import { clicksInWords, groundClicks } from '@/features/light/light-plan';
 import { bodyRings, twoBodies } from '@/features/kit/two-bodies';
 import { focusZone, panSwing } from '@/features/settings/instruments';
@@ -25,7 +27,8 @@ export const PlanOverlays = memo(function PlanOverlays(sheet: SheetProps) {
   const path = usePathname();
   if (path.endsWith('/light')) return <ClicksOverlay {...sheet} />;
   if (path.endsWith('/settings')) return <DialsOverlay {...sheet} />;
-  return path.endsWith('/kit') ? <KitOverlay {...sheet} /> : null;
+  if (path.endsWith('/kit')) return <KitOverlay {...sheet} />;
+  return path.endsWith('/day') ? <RouteOverlay {...sheet} /> : null;
 });
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -69,6 +72,15 @@ function KitOverlay(sheet: SheetProps) {
     return both && seen && bodyRings(both, seen.view);
   }, [seen, kit]);
   return <Overlay {...sheet} rings={rings} />;
+}
+
+function RouteOverlay(sheet: SheetProps) {
+  const { shoot, atMs } = useShootPage().plan;
+  const { positions } = shoot;
+  const { lines } = useDay();
+  const legs = useMemo(() => legsOf(lines, positions), [lines, positions]);
+  const route = useMemo(() => routeDrawn(legs, positions, atMs), [legs, positions, atMs]);
+  return <Overlay {...sheet} route={route} />;
 }
 
 function Overlay(props: Parameters<typeof Instruments>[0]) {

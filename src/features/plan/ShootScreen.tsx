@@ -4,7 +4,7 @@ import { memo, useMemo, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { DEMO_SHOOTS } from '@/demo';
-import { TimeRibbon } from '@/figures/TimeRibbon';
+import { TimeRibbon, type Ribbon as RibbonOf } from '@/figures/TimeRibbon';
 import { useSaveTrouble, useShoots } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, localMinuteOf } from '@/records/times';
@@ -12,6 +12,8 @@ import { Button, IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
 import { CautionsButton } from '@/features/brief/Cautions';
+import { DayAnswer } from '@/features/day/DayAnswer';
+import { useDayOnRibbon } from '@/features/day/use-day';
 import { DrawToolbar } from '@/features/draw/DrawStep';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
@@ -133,6 +135,10 @@ const OpenStep = memo(function OpenStep() {
 
 /** Whether the ground is being drawn. */
 const isDrawing = (path: string) => path.endsWith('/draw');
+/** Whether the order of the day is looked at: then that is the answer. */
+const isDay = (path: string) => path.endsWith('/day');
+
+const StepAnswer = () => (isDay(usePathname()) ? <DayAnswer /> : <AnswerPanel />);
 
 const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
   const router = useRouter();
@@ -184,8 +190,21 @@ const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
 });
 
 function Ribbon() {
+  return isDay(usePathname()) ? <DayRibbon /> : <ShootRibbon />;
+}
+
+/** The ribbon with what is shot when, and the walks between. */
+function DayRibbon() {
+  return <ShootRibbon stays={useDayOnRibbon()} />;
+}
+
+function ShootRibbon({ stays }: { readonly stays?: RibbonOf['stays'] }) {
   const { plan, update, hold } = useShootPage();
-  const { ribbon, lightTrouble } = plan;
+  const { lightTrouble } = plan;
+  const ribbon = useMemo(
+    () => (stays ? { ...plan.ribbon, stays } : plan.ribbon),
+    [plan.ribbon, stays],
+  );
   const { atMs, hours, clock } = useLooked();
   return (
     <View className="border-t border-ink bg-paper px-2 pb-1 pt-1">
@@ -227,7 +246,7 @@ const PhoneLayout = memo(function PhoneLayout({ id, title }: LayoutProps) {
           <PlanPicture />
         </View>
         <ScrollView contentContainerClassName="pb-4">
-          <AnswerPanel />
+          <StepAnswer />
           <View className="px-4 pt-2">
             <OpenStep />
           </View>
@@ -272,27 +291,35 @@ function PhoneDrawing({ id, title }: LayoutProps) {
 }
 
 const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
-  const drawing = isDrawing(usePathname());
+  const path = usePathname();
+  const drawing = isDrawing(path);
+  // A table needs room, and says what to set event by event.
+  const day = isDay(path);
   const inHand = useInHand();
   return (
     <View className="flex-1 bg-paper">
       <View role="main" className="flex-1 flex-row">
-        <View className="w-[340px] border-r border-ink">
+        <View className={`${day ? 'w-[760px]' : 'w-[340px]'} border-r border-ink`}>
           <TopBar title={title} />
           <StepLinks id={id} />
-          <ScrollView key={drawing ? inHand : undefined} contentContainerClassName="p-4">
-            <OpenStep />
-          </ScrollView>
-        </View>
-        <PlanPicture drawing={drawing} />
-        <View className="w-[370px] border-l border-ink">
-          <ScrollView tabIndex={0} contentContainerClassName="pt-2">
-            <AnswerPanel />
-            <View className="border-t border-line p-4">
-              <MotionAndBudget />
+          <ScrollView key={drawing ? inHand : undefined} contentContainerClassName="pb-4">
+            {day ? <DayAnswer /> : null}
+            <View className="p-4">
+              <OpenStep />
             </View>
           </ScrollView>
         </View>
+        <PlanPicture drawing={drawing} />
+        {day ? null : (
+          <View className="w-[370px] border-l border-ink">
+            <ScrollView tabIndex={0} contentContainerClassName="pt-2">
+              <AnswerPanel />
+              <View className="border-t border-line p-4">
+                <MotionAndBudget />
+              </View>
+            </ScrollView>
+          </View>
+        )}
       </View>
       <Ribbon />
     </View>

@@ -5,5 +5,6 @@ export const STEPS = [
   { id: 'light', name: 'Light' },
   { id: 'settings', name: 'Settings' },
   { id: 'kit', name: 'Kit' },
+  { id: 'day', name: 'Day' },
 ] as const;
 export type StepId = (typeof STEPS)[number]['id'];

@@ -1,0 +1,1 @@
+export { DayStep as default } from '@/features/day/DayStep';

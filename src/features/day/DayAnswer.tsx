@@ -1,0 +1,98 @@
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { minutesBetween, restShifted, startOf, startsAt } from '@/records/edit-events';
+import { localMinuteOf } from '@/records/times';
+import { Button } from '@/ui/Button';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { useToast } from '@/ui/Toast';
+import { dayInWords, eventTitle, lateInWords, nextInWords } from './day-lines';
+import { useDay } from './use-day';
+
+/** An event that was due so long ago has been and gone. */
+const DUE_MIN = 30;
+const MOST_DUE = 2;
+
+/** What is next, from where, and how the meet runs against its programme. */
+export function DayAnswer() {
+  const { shoot, atMs, clock } = useShootPage().plan;
+  const { lines, planning, trouble } = useDay();
+  if (shoot.events.length === 0) {
+    return (
+      <View role="region" aria-label="Day" className="gap-1 px-4 pt-3">
+        <Heading level={2} kind="title">
+          No running order yet
+        </Heading>
+        <Text ink="quiet">
+          Bring one in as a table or a calendar, or add events: then the day is planned, from which
+          place to shoot which.
+        </Text>
+      </View>
+    );
+  }
+  const next = nextInWords(lines, atMs, shoot, clock);
+  return (
+    <View role="region" aria-label="Day" className="gap-1 px-4 pt-3">
+      {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
+      <Heading level={2} kind="title">
+        {lines.some(({ status }) => status !== 'unknown') ? next.head : 'Planning the day'}
+      </Heading>
+      {next.lines.map((line) => (
+        <Text key={line}>{line}</Text>
+      ))}
+      <Text kind="small" ink="quiet" aria-live="polite">
+        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : dayInWords(lines)}`}
+      </Text>
+    </View>
+  );
+}
+
+/** One tap for a meet that runs late: an event starts now, and all after it keep their distance. */
+export function RunningLate() {
+  const { plan, update } = useShootPage();
+  const { shoot, atMs } = plan;
+  const say = useToast();
+  const { undo } = useShootPage();
+  const at = localMinuteOf(atMs, shoot.place.timeZone);
+  const due = shoot.events
+    .filter((event) => {
+      const since = minutesBetween(startOf(event), at);
+      return since > 0 && since <= DUE_MIN;
+    })
+    .slice(-MOST_DUE);
+  const following = shoot.events.find((event) => startOf(event) >= at);
+  const late = following?.lateMin ?? 0;
+  if (!following && due.length === 0) return null;
+  const word = (minutes: number) =>
+    minutes === 0 ? 'on time' : `${Math.abs(minutes)} min ${minutes > 0 ? 'behind' : 'ahead'}`;
+  return (
+    <View className="gap-2">
+      {due.map((event) => (
+        <Button
+          key={event.id}
+          label={`${eventTitle(event)}: starts now, ${minutesBetween(startOf(event), at)} min late`}
+          onPress={() => {
+            const by = minutesBetween(startOf(event), at);
+            update((current) => startsAt(current, event.id, at));
+            say({
+              text: `It and all after it ${by} min later`,
+              action: { label: 'Undo', onPress: undo },
+            });
+          }}
+        />
+      ))}
+      {following ? (
+        <Stepper
+          label={`All from ${at.slice(11)} on`}
+          value={late}
+          min={-60}
+          max={240}
+          valueText={word(late)}
+          onStep={(clicks) =>
+            update((current) => restShifted(current, startOf(following), clicks), 'late')
+          }
+        />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,213 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { clockMinutes, durationMinutes } from '@/formats/written-time';
+import { eventSchema, type DayEventRecord } from '@/records/day';
+import { minutesOn, startOf, withEvents, withoutEvent } from '@/records/edit-events';
+import { firstProblem } from '@/records/parse';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Picker } from '@/ui/Picker';
+import { Sheet } from '@/ui/Sheet';
+import { Stepper } from '@/ui/Stepper';
+import { Text } from '@/ui/Text';
+import { useToast } from '@/ui/Toast';
+import type { DayReply } from '@/workers/day-job';
+import { qualityKey } from '@/workers/day-job';
+import { callTimes, pictureKeyOf } from './day-request';
+import { entriesOf, entriesText } from './entries';
+
+const WORTHS = [
+  { value: 'must', label: 'Must' },
+  { value: 'should', label: 'Should' },
+  { value: 'could', label: 'Could' },
+] as const;
+const TAKEN = [
+  { value: 'in', label: 'Take it if it fits' },
+  { value: 'out', label: 'Leave it out' },
+] as const;
+const CALLS = [
+  { key: 'first', label: 'First call before the start' },
+  { key: 'second', label: 'Second call: be in place' },
+  { key: 'third', label: 'Third call' },
+] as const;
+const NONE = 'none';
+
+/** One event: when, who, what it is worth, from where. */
+export function EventSheet({
+  event,
+  fresh,
+  quality,
+  onClose,
+}: {
+  readonly event: DayEventRecord;
+  readonly fresh: boolean;
+  readonly quality: DayReply['quality'] | undefined;
+  readonly onClose: () => void;
+}) {
+  const { plan, update, undo } = useShootPage();
+  const { shoot, setup } = plan;
+  const say = useToast();
+  const [draft, setDraft] = useState(event);
+  const [clock, setClock] = useState(startOf(event).slice(11));
+  const [lasts, setLasts] = useState(`${event.durationMin} min`);
+  const [who, setWho] = useState(entriesText(event.entries));
+  const [trouble, setTrouble] = useState<string>();
+  const set = (next: Partial<DayEventRecord>) => setDraft((now) => ({ ...now, ...next }));
+  const without = (key: keyof DayEventRecord) =>
+    setDraft((now) => {
+      const { [key]: _gone, ...rest } = now;
+      return rest as DayEventRecord;
+    });
+  const minutes = clockMinutes(clock);
+  const durationMin = durationMinutes(lasts);
+  const nameless = draft.name.trim() === '';
+  const save = () => {
+    if (nameless || minutes === undefined || durationMin === undefined) {
+      setTrouble('what is marked');
+      return;
+    }
+    const day = startOf(event).slice(0, 10);
+    const start = minutesOn(`${day}T00:00`, minutes);
+    const checked = eventSchema.safeParse({
+      ...draft,
+      startLocal: minutesOn(start, -(draft.lateMin ?? 0)),
+      durationMin,
+      entries: entriesOf(who, shoot.people),
+    });
+    if (!checked.success) {
+      setTrouble(firstProblem(checked.error));
+      return;
+    }
+    update((current) => withEvents(current, [checked.data]));
+    onClose();
+  };
+  const { startMs } = callTimes(event, shoot);
+  const picture = pictureKeyOf(setup, draft);
+  const calls = draft.calls ?? shoot.day.calls;
+  return (
+    <Sheet title={fresh ? 'A new event' : 'Change the event'} open onClose={onClose}>
+      <Field
+        label="Event"
+        value={draft.name}
+        maxLength={120}
+        onChangeText={(name) => set({ name })}
+        error={trouble && nameless ? 'give it a name, such as “Junior single 500 m”' : undefined}
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Field
+            label="Starts at"
+            value={clock}
+            onChangeText={setClock}
+            error={minutes === undefined ? 'a time such as 14:30 or 2.30 pm' : undefined}
+          />
+        </View>
+        <View className="flex-1">
+          <Field
+            label="Takes"
+            value={lasts}
+            onChangeText={setLasts}
+            error={durationMin === undefined ? 'a length such as 12 min or 1h30' : undefined}
+          />
+        </View>
+      </View>
+      <Field
+        label="Heat or round"
+        value={draft.heat ?? ''}
+        maxLength={40}
+        onChangeText={(heat) => (heat ? set({ heat }) : without('heat'))}
+      />
+      <Field
+        label="Who is in it, one a line"
+        hint="A lane after a comma: “Ash Lock, lane 3”"
+        value={who}
+        multiline
+        numberOfLines={4}
+        onChangeText={setWho}
+      />
+      <Choice
+        label="Worth"
+        value={draft.worth}
+        options={WORTHS}
+        onChange={(worth) => set({ worth })}
+      />
+      <Picker
+        label="Gives the shot"
+        value={draft.shotId ?? NONE}
+        options={[
+          { value: NONE, label: 'None that was promised' },
+          ...setup.shots.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(shotId) => (shotId === NONE ? without('shotId') : set({ shotId }))}
+      />
+      {draft.shotId ? null : (
+        <Picker
+          label="It happens at"
+          value={draft.markId ?? setup.choice.markId}
+          options={setup.marks.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(markId) => set({ markId })}
+        />
+      )}
+      <Picker
+        label="Shoot it from"
+        value={draft.pinnedTo ?? NONE}
+        options={[
+          { value: NONE, label: 'Wherever the day goes best' },
+          ...setup.positions.map(({ id, name }) => {
+            const score = quality?.[qualityKey(picture, startMs, id)];
+            const serves = score === undefined ? '' : `: ${Math.round(score * 100)} of 100`;
+            return { value: id, label: `${name}${serves}` };
+          }),
+        ]}
+        onChange={(pinnedTo) => (pinnedTo === NONE ? without('pinnedTo') : set({ pinnedTo }))}
+      />
+      <Choice
+        label="In the plan"
+        value={draft.leftOut ? 'out' : 'in'}
+        options={TAKEN}
+        onChange={(taken) => (taken === 'out' ? set({ leftOut: true }) : without('leftOut'))}
+      />
+      {CALLS.map(({ key, label }) => (
+        <Stepper
+          key={key}
+          label={label}
+          value={calls[key]}
+          min={0}
+          max={240}
+          valueText={`${calls[key]} min before`}
+          onStep={(clicks) => set({ calls: { ...calls, [key]: calls[key] + clicks } })}
+        />
+      ))}
+      {draft.calls ? (
+        <Pressable
+          role="button"
+          onPress={() => without('calls')}
+          className="min-h-touch justify-center"
+        >
+          <Text className="underline">Calls as for the whole day</Text>
+        </Pressable>
+      ) : null}
+      {trouble ? (
+        <Text role="alert" ink="signal">{`Not saved yet. Change this: ${trouble}`}</Text>
+      ) : null}
+      <View className="gap-2">
+        <Button label={fresh ? 'Add the event' : 'Save the event'} kind="primary" onPress={save} />
+        {fresh ? null : (
+          <Button
+            label="Take the event away"
+            onPress={() => {
+              update((current) => withoutEvent(current, event.id));
+              say({
+                text: `Took away “${event.name}”`,
+                action: { label: 'Undo', onPress: undo },
+              });
+              onClose();
+            }}
+          />
+        )}
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,60 @@
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { written } from '@/ui/units';
+import { Heading, Text } from '@/ui/Text';
+import { eventTitle } from './day-lines';
+import { legsOf } from './route-legs';
+import { useDay } from './use-day';
+
+/** Where to walk when, and what is missed and why. */
+export function RouteTab() {
+  const { shoot, clock } = useShootPage().plan;
+  const { lines } = useDay();
+  const legs = legsOf(lines, shoot.positions);
+  const missed = lines.filter(({ status }) => status === 'missed' || status === 'leftOut');
+  const walked = legs.reduce((sum, { walkM }) => sum + walkM, 0);
+  if (lines.length === 0) return <Text>There is no route without events.</Text>;
+  return (
+    <View className="gap-5">
+      <View className="gap-1">
+        <Heading level={2} kind="figure">
+          {`${legs.length} ${legs.length === 1 ? 'place' : 'places'}, ${written(walked, 'm', 0)} on foot`}
+        </Heading>
+        <View role="list" aria-label="Route">
+          {legs.map(({ name, leaveMs, readyMs, untilMs, events, walkM }, i) => (
+            <View key={`${name} ${readyMs}`} role="listitem" className="border-b border-line py-2">
+              <Text kind="strong">{`${i + 1}. ${name}`}</Text>
+              <Text>
+                {leaveMs === undefined
+                  ? `In place by ${clock(readyMs)}, until ${clock(untilMs)}.`
+                  : `Leave by ${clock(leaveMs)}, ${written(walkM, 'm', 0)}, in place by ${clock(readyMs)}, until ${clock(untilMs)}.`}
+              </Text>
+              <Text kind="small" ink="quiet">
+                {events.map(eventTitle).join('; ')}
+              </Text>
+            </View>
+          ))}
+        </View>
+      </View>
+      {missed.length > 0 ? (
+        <View className="gap-1">
+          <Heading level={2} kind="figure">
+            {`Missed: ${missed.length}`}
+          </Heading>
+          <View role="list" aria-label="Missed">
+            {missed.map(({ event, why, startMs }) => (
+              <View key={event.id} role="listitem" className="border-b border-line py-2">
+                <Text kind={event.worth === 'must' ? 'strong' : 'body'}>
+                  {`${clock(startMs)} ${eventTitle(event)}${event.worth === 'must' ? ', promised' : ''}`}
+                </Text>
+                <Text kind="small" ink="quiet">
+                  {why}
+                </Text>
+              </View>
+            ))}
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}

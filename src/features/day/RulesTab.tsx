@@ -1,0 +1,73 @@
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { DayPlan } from '@/records/day';
+import { Slider } from '@/ui/Slider';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { written } from '@/ui/units';
+
+const CALLS = [
+  { key: 'first', label: 'First call: announced' },
+  { key: 'second', label: 'Second call: you are in place' },
+  { key: 'third', label: 'Third call: starting' },
+] as const;
+
+/** By what the day is planned: calls and walking. */
+export function RulesTab() {
+  const { plan, update } = useShootPage();
+  const { day } = plan.shoot;
+  const set = (how: (day: DayPlan) => DayPlan, step: string) =>
+    update((current) => ({ ...current, day: how(current.day) }), step);
+  return (
+    <View className="gap-5">
+      <View className="gap-2">
+        <Heading level={2} kind="figure">
+          Calls
+        </Heading>
+        <Text kind="small" ink="quiet">
+          Minutes before the start, for events that have none of their own. Who walks is in place by
+          the second call; who stays where the last event was shot is ready until the start.
+        </Text>
+        {CALLS.map(({ key, label }) => (
+          <Stepper
+            key={key}
+            label={label}
+            value={day.calls[key]}
+            min={0}
+            max={240}
+            valueText={`${day.calls[key]} min before`}
+            onStep={(clicks) =>
+              set(
+                (now) => ({ ...now, calls: { ...now.calls, [key]: now.calls[key] + clicks } }),
+                `calls ${key}`,
+              )
+            }
+          />
+        ))}
+      </View>
+      <View className="gap-2">
+        <Heading level={2} kind="figure">
+          On foot
+        </Heading>
+        <Slider
+          label="You walk, kit and all"
+          value={day.walkSpeedMs}
+          min={0.4}
+          max={2.4}
+          step={0.1}
+          bigStep={0.4}
+          valueText={written(day.walkSpeedMs, 'm/s', 1)}
+          onChange={(next) =>
+            set(
+              (now) => ({ ...now, walkSpeedMs: Math.round(next(now.walkSpeedMs) * 10) / 10 }),
+              'walk',
+            )
+          }
+        />
+        <Text kind="small" ink="quiet">
+          Straight between positions: where there is water or a fence between, walk slower here.
+        </Text>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,403 @@
+import { planDay } from '@/core';
+import { ALDER_REACH } from '@/demo/alder-reach';
+import { LARKMOOR } from '@/demo/larkmoor';
+import { TERN_WATER } from '@/demo/tern-water';
+import type { CalendarEvent } from '@/formats/order-ics';
+import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
+import { restShifted, startOf } from '@/records/edit-events';
+import { shootSchema, type Shoot } from '@/records/shoot';
+import { clockOf, msOf } from '@/records/times';
+import { dayService, qualityKey, type DayReply } from '@/workers/day-job';
+import {
+  dayInWords,
+  dayLines,
+  eventTitle,
+  lateInWords,
+  missedInWords,
+  nextInWords,
+  whoInWords,
+} from './day-lines';
+import { callTimes, dayRequestOf, pictureOf } from './day-request';
+import { entriesOf, entriesText } from './entries';
+import { daysOf, merged, noteFor } from './import';
+import { lightColumn } from './light-column';
+import { arrivalOf, clockHours, litSpans, visitInWords, visitsByHour, watchesAt } from './nature';
+import { legsOf, routeDrawn } from './route-legs';
+
+const service = dayService(() => Promise.resolve());
+let lastId = 0;
+
+async function planned(shoot: Shoot): Promise<DayReply> {
+  const request = dayRequestOf(shoot);
+  if (!request) throw new Error('must have events');
+  lastId += 1;
+  const reply = await service.day({ ...request, id: lastId });
+  if (reply.kind !== 'done') throw new Error(JSON.stringify(reply));
+  return reply.value;
+}
+const linesOf = async (shoot: Shoot) => dayLines(shoot, (await planned(shoot)).route);
+const clockIn = (shoot: Shoot) => (ms: number) => clockOf(ms, shoot.place.timeZone);
+const atOf = (shoot: Shoot, local: string) => msOf(local, shoot.place.timeZone);
+const withEvent = (shoot: Shoot, id: string, change: Partial<DayEventRecord>): Shoot => ({
+  ...shoot,
+  events: shoot.events.map((event) => (event.id === id ? { ...event, ...change } : event)),
+});
+
+test.each([TERN_WATER, LARKMOOR])(
+  'the demo’s day has all that is promised ($title)',
+  async (shoot) => {
+    const lines = await linesOf(shoot);
+    expect(lines.map(({ event }) => event.id)).toEqual(shoot.events.map(({ id }) => id));
+    const owed = lines.filter(({ event }) => event.worth === 'must');
+    expect(owed.length).toBeGreaterThan(1);
+    expect(owed.every(({ status }) => status === 'shoot')).toBe(true);
+    expect(dayInWords(lines)).toMatch(
+      new RegExp(`^Shoots \\d+ of ${lines.length}, all ${owed.length} promised\\.$`),
+    );
+  },
+);
+
+test('the plan is that of the solver given the same qualities', async () => {
+  const request = dayRequestOf(TERN_WATER);
+  if (!request) throw new Error('must have events');
+  const { route, quality } = await planned(TERN_WATER);
+  const again = planDay(
+    request.events.map(({ picture, ...event }) => ({
+      ...event,
+      from: request.positions.flatMap(({ id }) => {
+        const score = quality[qualityKey(picture, event.startMs, id)] ?? 0;
+        return score >= 0.05 ? [{ positionId: id, quality: score }] : [];
+      }),
+    })),
+    request.positions,
+    request.walkSpeedMs,
+    request.leadTimes,
+    request.quotas,
+  );
+  expect(route).toEqual(again);
+});
+
+test('a pin holds and what is left out is not shot; both say so', async () => {
+  const id = 'women-s-pair-500-m-2';
+  const pinned = await linesOf(withEvent(TERN_WATER, id, { pinnedTo: 'bank', worth: 'must' }));
+  expect(pinned.find(({ event }) => event.id === id)?.stop?.positionId).toBe('bank');
+  const out = await linesOf(withEvent(TERN_WATER, id, { leftOut: true }));
+  expect(out.find(({ event }) => event.id === id)).toMatchObject({
+    status: 'leftOut',
+    why: 'You left it out.',
+  });
+});
+
+test('an event that nothing sees says that', async () => {
+  const far = withEvent(TERN_WATER, 'prizes', { shotId: 'spray', pinnedTo: 'bridge' });
+  const line = (await linesOf(far)).find(({ event }) => event.id === 'prizes');
+  expect(line).toMatchObject({
+    status: 'missed',
+    why: expect.stringMatching(/^No position serves/),
+  });
+});
+
+test('the bridge is left in time for the second call', async () => {
+  const lines = await linesOf(TERN_WATER);
+  for (const { stop, leaveMs, secondMs, startMs } of lines) {
+    if (!stop || leaveMs === undefined) continue;
+    expect(leaveMs + stop.walkMs).toBeCloseTo(secondMs, 3);
+    expect(startMs - secondMs).toBeGreaterThanOrEqual(5 * 60_000);
+    expect(stop.walkMs).toBeCloseTo((stop.walkM / TERN_WATER.day.walkSpeedMs) * 1000, 3);
+  }
+});
+
+test('before the first plan nothing is claimed', () => {
+  expect(dayLines(TERN_WATER, undefined).every(({ status }) => status === 'unknown')).toBe(true);
+});
+
+test.each([
+  [{ kind: 'forbidden' }, 'You left it out.'],
+  [{ kind: 'worthNothing' }, 'What it would add is had already.'],
+  [{ kind: 'overlap', withEvent: 'a' }, 'It runs while Heat a is shot.'],
+  [
+    { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },
+    'The walk between it and Heat b takes 7 minutes; there are 4.',
+  ],
+  [
+    { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000 },
+    'Its second call comes while Heat b runs elsewhere.',
+  ],
+] as const)('a reason in words (%#)', (reason, words) => {
+  expect(missedInWords(reason, (id) => `Heat ${id}`)).toBe(words);
+});
+
+test('what is next is said for the minute: leave, stay, now, nothing', async () => {
+  const lines = await linesOf(TERN_WATER);
+  const say = (local: string) =>
+    nextInWords(lines, atOf(TERN_WATER, local), TERN_WATER, clockIn(TERN_WATER));
+  const before = say('2027-06-19T12:30');
+  expect(before.head).toBe('13:30: Junior single 500 m, final');
+  expect(before.lines[0]).toMatch(
+    /^To .+: leave by 13:\d\d, \d+ minutes to walk, in place by the second call at 13:20\.$/,
+  );
+  expect(say('2027-06-19T13:31').head).toMatch(/^Now: /);
+  expect(say('2027-06-19T15:29').head).toBe('Nothing more to shoot');
+});
+
+test('lateness is counted from the programme', () => {
+  const at = startOf(TERN_WATER.events[4] as DayEventRecord);
+  const late = restShifted(TERN_WATER, at, 12);
+  expect(lateInWords(TERN_WATER, atOf(late, at))).toBe('On programme');
+  expect(lateInWords(late, atOf(late, at))).toBe('Now 12 minutes behind');
+  expect(lateInWords(restShifted(TERN_WATER, at, -1), atOf(late, '2027-06-19T10:30'))).toBe(
+    'Now 1 minute ahead',
+  );
+});
+
+test('a meet that runs late is planned anew, each event at its new time', async () => {
+  const late = restShifted(TERN_WATER, '2027-06-19T10:00', 25);
+  const before = await linesOf(TERN_WATER);
+  const lines = await linesOf(late);
+  expect(lines[0]?.startMs).toBe((before[0]?.startMs ?? 0) + 25 * 60_000);
+  expect(lines.filter(({ event }) => event.worth === 'must').every(({ stop }) => stop)).toBe(true);
+});
+
+test('what was scored once is not scored again', async () => {
+  const fresh = dayService(() => Promise.resolve());
+  const request = dayRequestOf(TERN_WATER);
+  if (!request) throw new Error('must have events');
+  const pinned = dayRequestOf(withEvent(TERN_WATER, 'prizes', { pinnedTo: 'bank' }));
+  if (!pinned) throw new Error('must have events');
+  let turns = 0;
+  const counted = dayService(() => {
+    turns += 1;
+    return Promise.resolve();
+  });
+  await counted.day({ ...request, id: 1 });
+  const first = turns;
+  await counted.day({ ...pinned, id: 2 });
+  expect(first).toBeGreaterThan(1);
+  expect(turns - first).toBe(1);
+  // And what is remembered is right.
+  const a = await counted.day({ ...pinned, id: 3 });
+  expect(a).toEqual(await fresh.day({ ...pinned, id: 1 }));
+});
+
+test('a shot that has its number is worth less, and what is owed never is', () => {
+  const request = dayRequestOf(TERN_WATER);
+  expect(request?.quotas.map(({ group }) => group)).toContain('panned');
+  const groups = new Set(
+    request?.events.filter(({ mustHave }) => mustHave).map(({ group }) => group),
+  );
+  expect(groups).toEqual(new Set([undefined]));
+});
+
+test('an event without a shot happens at its mark, else at the one looked at', () => {
+  const event = { ...FIRST_EVENT, id: 'x', name: 'X', startLocal: '2027-06-19T10:00', entries: [] };
+  expect(pictureOf(TERN_WATER, { ...event, markId: 'start' }).markId).toBe('start');
+  expect(pictureOf(TERN_WATER, event).markId).toBe(TERN_WATER.choice.markId);
+  expect(pictureOf(TERN_WATER, { ...event, shotId: 'spray', markId: 'lane-4' }).markId).toBe(
+    'start',
+  );
+});
+
+test('calls of its own come before those of the day', () => {
+  const prizes = TERN_WATER.events.at(-1) as DayEventRecord;
+  const { startMs, secondMs } = callTimes(prizes, TERN_WATER);
+  expect(startMs - secondMs).toBe(5 * 60_000);
+});
+
+test('light and settings stand beside each event, from where it is shot', async () => {
+  const cell = lightColumn(TERN_WATER);
+  const [line] = (await linesOf(TERN_WATER)).filter(({ stop }) => stop);
+  if (!line?.stop) throw new Error('must be shot');
+  const seen = cell(line.event, line.stop.positionId, line.startMs);
+  // Partly cloudy June morning: EV 12 to 15.5 on the face (common practice).
+  expect(Number(seen?.ev)).toBeGreaterThan(11);
+  expect(Number(seen?.ev)).toBeLessThan(15.6);
+  expect(seen?.shutter).toMatch(/^1\/\d+$/);
+  expect(cell(line.event, line.stop.positionId, line.startMs)).toBe(seen);
+  const dusk = lightColumn(LARKMOOR);
+  const [first, last] = [LARKMOOR.events[1], LARKMOOR.events.at(-1)] as DayEventRecord[];
+  const evAt = (event: DayEventRecord | undefined) =>
+    Number(event && dusk(event, 'back-line', callTimes(event, LARKMOOR).startMs)?.ev);
+  expect(evAt(first)).toBeGreaterThan(evAt(last) + 1);
+});
+
+test('a route is told place by place, and drawn each way once', async () => {
+  const lines = await linesOf(TERN_WATER);
+  const legs = legsOf(lines, TERN_WATER.positions);
+  expect(legs.flatMap(({ events }) => events)).toHaveLength(
+    lines.filter(({ stop }) => stop).length,
+  );
+  legs.slice(1).forEach((leg, i) => expect(leg.positionId).not.toBe(legs[i]?.positionId));
+  const { ways, stations } = routeDrawn(
+    legs,
+    TERN_WATER.positions,
+    atOf(TERN_WATER, '2027-06-19T12:20'),
+  );
+  expect(ways.filter(({ next }) => next)).toHaveLength(1);
+  expect(
+    stations
+      .flatMap(({ text }) => text.split(', '))
+      .map(Number)
+      .sort((a, b) => a - b),
+  ).toEqual(legs.map((_, i) => i + 1));
+});
+
+test('people are written and read a line each, found by name, with their lanes', () => {
+  const people = TERN_WATER.people;
+  const text = 'Ash Lock, lane 3\nJunior single, lane 4\n\n  pair in lane 2 ';
+  const entries = entriesOf(text, people);
+  expect(entries).toEqual([
+    { name: 'Ash Lock', lane: 3 },
+    { personId: 'junior-4', name: 'Junior single, lane 4', lane: 4 },
+    { personId: 'pair-2', name: 'Pair in lane 2', lane: 2 },
+  ]);
+  expect(entriesOf(entriesText(entries), people)).toEqual(entries);
+  expect(
+    whoInWords({ ...FIRST_EVENT, id: 'a', name: 'A', startLocal: '', entries }, TERN_WATER)[0],
+  ).toMatch(/^Junior single, lane 4 \(No\. 214/);
+});
+
+const imported = (rest: Partial<CalendarEvent>): CalendarEvent => ({
+  ...FIRST_EVENT,
+  name: 'New race',
+  startLocal: '2027-06-19T09:40',
+  entries: [],
+  ...rest,
+});
+
+test('a file brings new events, finds people of the brief, and brings known events up to date', () => {
+  let made = 0;
+  const { shoot, added, changed } = merged(
+    restShifted(TERN_WATER, '2027-06-19T10:00', 5),
+    [
+      imported({ entries: [{ name: 'pair in LANE 2' }, { name: 'Low Mill', lane: 5 }] }),
+      imported({ id: 'prizes', name: 'Whatever', startLocal: '2027-06-19T15:00', durationMin: 10 }),
+      imported({
+        name: 'junior single 500 m',
+        heat: '1',
+        startLocal: '2027-06-19T10:00',
+        durationMin: 9,
+      }),
+    ],
+    { shotId: 'panned' },
+    () => `new-${(made += 1)}`,
+  );
+  expect([added, changed]).toEqual([1, 2]);
+  expect(shootSchema.safeParse(shoot).success).toBe(true);
+  expect(shoot.events.find(({ id }) => id === 'new-1')).toMatchObject({
+    worth: 'must',
+    shotId: 'panned',
+    entries: [
+      { name: 'Pair in lane 2', personId: 'pair-2' },
+      { name: 'Low Mill', lane: 5 },
+    ],
+  });
+  const prizes = shoot.events.find(({ id }) => id === 'prizes');
+  expect(prizes).toMatchObject({
+    name: 'Prize giving on the pontoon',
+    startLocal: '2027-06-19T15:00',
+    durationMin: 10,
+    calls: { second: 5 },
+  });
+  expect(prizes).not.toHaveProperty('lateMin');
+  expect(shoot.events.filter(({ name }) => /junior single/i.test(name))).toHaveLength(5);
+});
+
+test('the same file twice adds nothing', () => {
+  const file = [imported({}), imported({ name: 'Another', startLocal: '2027-06-19T09:50' })];
+  const once = merged(TERN_WATER, file, {}, () => String(Math.random()).slice(2));
+  const twice = merged(once.shoot, file, {}, () => 'never');
+  expect([twice.added, twice.changed]).toEqual([0, 2]);
+  expect(twice.shoot.events).toEqual(once.shoot.events);
+});
+
+test('a calendar’s note says where, when to leave and what to set', async () => {
+  const lines = await linesOf(TERN_WATER);
+  const moving = lines.find(({ leaveMs }) => leaveMs !== undefined);
+  if (!moving?.stop) throw new Error('must walk once');
+  const cell = lightColumn(TERN_WATER)(moving.event, moving.stop.positionId, moving.startMs);
+  const note = noteFor(TERN_WATER, moving, cell, clockIn(TERN_WATER));
+  expect(note.where).toBeTruthy();
+  expect(note.lines.join(' ')).toMatch(
+    /Leave by \d\d:\d\d\. Second call \d\d:\d\d\. 1\/\d+, f\/[\d.]+, ISO \d+; EV/,
+  );
+  expect(daysOf(TERN_WATER)).toEqual(['2027-06-19', '2027-06-19']);
+});
+
+test('titles read as a programme has them', () => {
+  const event = TERN_WATER.events[1] as DayEventRecord;
+  expect(eventTitle(event)).toBe('Junior single 500 m, heat 2');
+  expect(eventTitle({ ...event, heat: 'Final' })).toBe('Junior single 500 m, final');
+});
+
+test('one is settled in the hide before the first light', () => {
+  const arrival = arrivalOf(ALDER_REACH);
+  expect(arrival.before).toBe('civilDawn');
+  expect(arrival.lightMs - arrival.inPlaceMs).toBe(ALDER_REACH.day.settleMin * 60_000);
+  // An evening game has no dawn to be before.
+  expect(arrivalOf(LARKMOOR)).toMatchObject({ before: 'start' });
+});
+
+test('polar day: without a dawn the start counts', () => {
+  const far = {
+    ...ALDER_REACH,
+    place: { latitudeDeg: 78, longitudeDeg: 15, timeZone: 'UTC' },
+    startLocal: '2027-06-20T03:00',
+    endLocal: '2027-06-20T06:00',
+  };
+  expect(arrivalOf(far).before).toBe('start');
+});
+
+test('the sun on a face in spans', () => {
+  const series = {
+    timeMs: [0, 1, 2, 3, 4, 5],
+    sunlit: [true, true, false, false, true, true],
+    ...{ ev: [], low: [], high: [], sunAltitudeDeg: [], lampsRule: [] },
+  };
+  expect(litSpans(series)).toEqual([
+    { fromMs: 0, toMs: 1 },
+    { fromMs: 4, toMs: 5 },
+  ]);
+});
+
+test('visits by the hour are counted over the hours watched, with an honest interval', () => {
+  const hours = visitsByHour(watchesAt(ALDER_REACH, 'perch-a', []));
+  const seven = hours.find(({ hour }) => hour === 7);
+  // Three whole hours from seven to eight: 2 + 4 + 2 visits.
+  expect(seven).toMatchObject({ watchedH: 3, visits: 8 });
+  expect(seven?.rate).toBeCloseTo(8 / 3, 12);
+  // Garwood's exact 95 % interval for 8 events, from published tables (memory): 3.454 to 15.763.
+  expect(seven?.low).toBeCloseTo(3.454 / 3, 3);
+  expect(seven?.high).toBeCloseTo(15.763 / 3, 3);
+  // From half past five: one half hour twice.
+  expect(hours.find(({ hour }) => hour === 5)).toMatchObject({ watchedH: 1, visits: 0, low: 0 });
+  const [none] = visitsByHour([
+    {
+      id: 'w',
+      markId: 'm',
+      fromLocal: '2027-05-01T23:30',
+      toLocal: '2027-05-02T00:30',
+      visitsLocal: [],
+    },
+  ]);
+  expect(none).toMatchObject({ hour: 0, watchedH: 0.5 });
+  expect(seven && visitInWords(seven)).toBe('2.7 an hour');
+  expect(none && visitInWords(none)).toBe('none seen');
+});
+
+test('what was noted in another shoot at the same place counts; at another place it does not', () => {
+  const here = { ...ALDER_REACH, id: 'today', watches: [] };
+  expect(watchesAt(here, 'perch-a', [ALDER_REACH])).toHaveLength(ALDER_REACH.watches.length);
+  expect(watchesAt(here, 'perch-b', [ALDER_REACH])).toHaveLength(0);
+  const elsewhere = {
+    ...here,
+    place: { ...here.place, latitudeDeg: here.place.latitudeDeg + 0.02 },
+  };
+  expect(watchesAt(elsewhere, 'perch-a', [ALDER_REACH])).toHaveLength(0);
+  const copied = { ...ALDER_REACH, id: 'copy' };
+  expect(watchesAt(copied, 'perch-a', [ALDER_REACH])).toHaveLength(ALDER_REACH.watches.length);
+});
+
+test('the hours of a shoot by the clock, over midnight', () => {
+  const hours = { startMs: Date.UTC(2027, 0, 1, 22, 30), endMs: Date.UTC(2027, 0, 2, 1, 10) };
+  expect(clockHours(hours, 'UTC')).toEqual([22, 23, 0, 1]);
+});

@@ -1,0 +1,79 @@
+import { focalForFill, focalRange } from '@/core';
+import { answerAt } from '@/features/plan/answer';
+import { engraved, lightInWords } from '@/features/plan/words';
+import { viewOf, type Setup, type View } from '@/features/plan/view';
+import type { DayEventRecord } from '@/records/day';
+import { lensOf } from '@/records/kit';
+import { pictureOf } from './day-request';
+
+/** Light on the face and what to set, event by event, from where it is shot. */
+
+export interface LightCell {
+  readonly ev: string;
+  readonly side: string;
+  readonly shutter: string;
+  readonly aperture: string;
+  readonly iso: string;
+}
+
+/** The view of an event's picture from a position, zoomed to the framing its shot wants. */
+function viewFor(setup: Setup, event: DayEventRecord, positionId: string) {
+  const { shot, markId } = pictureOf(setup, event);
+  const { shotId: _other, ...choice } = setup.choice;
+  const looking: Setup = {
+    ...setup,
+    choice: {
+      ...choice,
+      markId,
+      positionId,
+      held: {},
+      orientation: shot?.orientation ?? choice.orientation,
+      ...(shot && { shotId: shot.id }),
+    },
+  };
+  const seen = viewOf(looking);
+  if (!seen.ok || !shot) return { looking, seen };
+  const { subject, sight, body } = seen.view;
+  const { shortestMm, longestMm } = focalRange(lensOf(setup.kit));
+  const wanted =
+    focalForFill({
+      sizeM: subject.heightM,
+      distanceM: sight.distanceM,
+      fill: shot.fill,
+      sensor: body.sensor,
+      orientation: shot.orientation,
+    }) / setup.kit.converter;
+  const focalMm = Math.round(Math.min(longestMm, Math.max(shortestMm, wanted)));
+  const zoomed = { ...looking, kit: { ...looking.kit, focalMm } };
+  return { looking: zoomed, seen: viewOf(zoomed) };
+}
+
+/** Light and settings of events; each view is computed once. */
+export function lightColumn(
+  setup: Setup,
+): (event: DayEventRecord, positionId: string, atMs: number) => LightCell | undefined {
+  const views = new Map<string, { readonly looking: Setup; readonly view: View | undefined }>();
+  const cells = new Map<string, LightCell>();
+  return (event, positionId, atMs) => {
+    const { shot, markId } = pictureOf(setup, event);
+    const key = `${shot?.id ?? ''} ${markId} ${positionId}`;
+    let known = views.get(key);
+    if (!known) {
+      const { looking, seen } = viewFor(setup, event, positionId);
+      known = { looking, view: seen.ok ? seen.view : undefined };
+      views.set(key, known);
+    }
+    if (!known.view) return undefined;
+    const cellKey = `${key} ${atMs}`;
+    const made = cells.get(cellKey);
+    if (made) return made;
+    const answer = answerAt(known.view, known.looking, atMs);
+    const cell = {
+      ev: answer.light.ev.expected.toFixed(1),
+      side: lightInWords(answer),
+      ...engraved(answer.exposure.settings),
+    };
+    cells.set(cellKey, cell);
+    return cell;
+  };
+}
