@@ -12,6 +12,8 @@ export default defineConfig({
   // Fingers are timed by the clock: a machine that stalls half a second turns a tap into a long press.
   retries: 1,
   timeout: 45_000,
+  // A first page is compiled while two browsers share two cores.
+  expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
@@ -24,6 +26,7 @@ export default defineConfig({
   projects: [
     {
       name: 'phone',
+      grepInvert: /@wide/,
       use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
     },
     // What is the same on any width is tried once, on the phone.

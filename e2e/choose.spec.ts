@@ -75,48 +75,52 @@ test('all positions and marks in figures: in order of what one asks for, and one
 
 const when = (page: Page) => page.getByRole('region', { name: 'When the face is lit' });
 
-test('the day and the year of the perch, by keys alone; the shoot is moved to another day and back', async ({
-  page,
-}) => {
-  await page.goto('/shoot/demo-alder-reach/ground');
-  await expect(headline(page)).toBeVisible();
-  await when(page).getByRole('button', { name: 'See the day and the year' }).focus();
-  await page.keyboard.press('Enter');
-  const day = when(page).getByRole('img', { name: /^8 May: .*front light/ });
-  await expect(day).toBeVisible();
-  await expect(when(page).getByRole('img', { name: /^The year at 06:40: / })).toBeVisible();
-  await expect(when(page).getByText(/^At 06:40: .*front light/)).toBeVisible();
+test(
+  'the day and the year of the perch, by keys alone; the shoot is moved to another day and back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-alder-reach/ground');
+    await expect(headline(page)).toBeVisible();
+    await when(page).getByRole('button', { name: 'See the day and the year' }).focus();
+    await page.keyboard.press('Enter');
+    const day = when(page).getByRole('img', { name: /^8 May: .*front light/ });
+    await expect(day).toBeVisible();
+    await expect(when(page).getByRole('img', { name: /^The year at 06:40: / })).toBeVisible();
+    await expect(when(page).getByText(/^At 06:40: .*front light/)).toBeVisible();
 
-  await when(page).getByRole('slider', { name: 'Day looked at' }).focus();
-  await page.keyboard.press('End');
-  await expect(when(page).getByRole('img', { name: /^21 Dec: / })).toBeVisible();
-  await page.keyboard.press('Home');
-  await expect(when(page).getByRole('img', { name: /^1 Jan: / })).toBeVisible();
-  await when(page).getByRole('button', { name: 'Move the shoot to 1 Jan' }).focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Answer' })).toContainText(/Twilight|In shade/);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(when(page).getByRole('img', { name: /^8 May: / })).toBeVisible();
-});
+    await when(page).getByRole('slider', { name: 'Day looked at' }).focus();
+    await page.keyboard.press('End');
+    await expect(when(page).getByRole('img', { name: /^21 Dec: / })).toBeVisible();
+    await page.keyboard.press('Home');
+    await expect(when(page).getByRole('img', { name: /^1 Jan: / })).toBeVisible();
+    await when(page).getByRole('button', { name: 'Move the shoot to 1 Jan' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('region', { name: 'Answer' })).toContainText(/Twilight|In shade/);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(when(page).getByRole('img', { name: /^8 May: / })).toBeVisible();
+  },
+);
 
-test('a search of all marks with other lenses; the middle of the plan is asked about by keys', async ({
-  page,
-}) => {
-  await openLarkmoor(page);
-  const section = page.getByRole('region', { name: 'Where else to stand' });
-  await section.getByRole('radio', { name: 'All marks' }).click();
-  await section.getByRole('radio', { name: 'The whole shoot' }).click();
-  await section.getByRole('radio', { name: 'Converters' }).click();
-  await section.getByRole('button', { name: 'Search the ground' }).click();
-  const places = section.getByRole('list', { name: 'Best places' });
-  await expect(places.getByRole('listitem')).toHaveCount(3, { timeout: 20_000 });
-  await expect(places.getByRole('listitem').first()).toContainText(
-    /Goalkeeper, \d+ of 100: .* at \d\d:\d\d with the 70–200 mm f\/2\.8/,
-  );
-  // The middle of the plan is the pitch: there one may not stand.
-  await page.getByRole('group', { name: /^Plan\./ }).focus();
-  await page.keyboard.press('Enter');
-  await expect(section.getByRole('region', { name: 'The place you tapped' })).toContainText(
-    /One may not stand here: inside the field of play/,
-  );
-});
+test(
+  'a search of all marks with other lenses; the middle of the plan is asked about by keys',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openLarkmoor(page);
+    const section = page.getByRole('region', { name: 'Where else to stand' });
+    await section.getByRole('radio', { name: 'All marks' }).click();
+    await section.getByRole('radio', { name: 'The whole shoot' }).click();
+    await section.getByRole('radio', { name: 'Converters' }).click();
+    await section.getByRole('button', { name: 'Search the ground' }).click();
+    const places = section.getByRole('list', { name: 'Best places' });
+    await expect(places.getByRole('listitem')).toHaveCount(3, { timeout: 20_000 });
+    await expect(places.getByRole('listitem').first()).toContainText(
+      /Goalkeeper, \d+ of 100: .* at \d\d:\d\d with the 70–200 mm f\/2\.8/,
+    );
+    // The middle of the plan is the pitch: there one may not stand.
+    await page.getByRole('group', { name: /^Plan\./ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(section.getByRole('region', { name: 'The place you tapped' })).toContainText(
+      /One may not stand here: inside the field of play/,
+    );
+  },
+);

@@ -47,28 +47,32 @@ test(
   },
 );
 
-test('a search can be stopped on its way, and the page answers meanwhile', async ({ page }) => {
-  // The worker's script is held back, so that the search is still on its way when it is stopped.
-  let letGo = () => undefined as void;
-  const held = new Promise<void>((resolve) => (letGo = resolve));
-  await page.context().route(/\/search-[0-9a-f]+\.js/, async (route) => {
-    await held;
-    await route.continue();
-  });
-  await openLarkmoor(page);
-  const section = page.getByRole('region', { name: 'Where else to stand' });
-  await section.getByRole('button', { name: 'Search the ground' }).click();
-  await expect(section.getByRole('progressbar', { name: 'Searching the ground' })).toBeVisible();
-  await page.getByRole('radio', { name: 'Upright' }).click();
-  await expect(page.getByRole('radio', { name: 'Upright' })).toBeChecked();
-  await section.getByRole('button', { name: 'Stop searching' }).click();
-  await expect(section.getByRole('progressbar')).toBeHidden();
-  await expect(section.getByRole('button', { name: 'Search the ground' })).toBeVisible();
-  await expect(section.getByRole('list', { name: 'Best places' })).toBeHidden();
-  letGo();
-  await section.getByRole('button', { name: 'Search the ground' }).click();
-  await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
-});
+test(
+  'a search can be stopped on its way, and the page answers meanwhile',
+  { tag: '@once' },
+  async ({ page }) => {
+    // The worker's script is held back, so that the search is still on its way when it is stopped.
+    let letGo = () => undefined as void;
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    await page.context().route(/\/search-[0-9a-f]+\.js/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    await openLarkmoor(page);
+    const section = page.getByRole('region', { name: 'Where else to stand' });
+    await section.getByRole('button', { name: 'Search the ground' }).click();
+    await expect(section.getByRole('progressbar', { name: 'Searching the ground' })).toBeVisible();
+    await page.getByRole('radio', { name: 'Upright' }).click();
+    await expect(page.getByRole('radio', { name: 'Upright' })).toBeChecked();
+    await section.getByRole('button', { name: 'Stop searching' }).click();
+    await expect(section.getByRole('progressbar')).toBeHidden();
+    await expect(section.getByRole('button', { name: 'Search the ground' })).toBeVisible();
+    await expect(section.getByRole('list', { name: 'Best places' })).toBeHidden();
+    letGo();
+    await section.getByRole('button', { name: 'Search the ground' }).click();
+    await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
+  },
+);
 
 test('positions side by side: sorted, with what would better each, and it does as it says', async ({
   page,

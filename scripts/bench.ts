@@ -6,6 +6,7 @@ import { sceneOf, viewOf } from '@/features/plan/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
+import { benchOrder } from './bench-order';
 import { benchSearchAndDay } from './bench-search';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -61,6 +62,7 @@ async function main(): Promise<void> {
   console.log(`${cpus()[0]?.model}, ${cpus().length} cores, Node ${process.version}\n`);
   benchCore();
   benchSearchAndDay();
+  await benchOrder();
   console.log('');
   await benchDrags();
 }

@@ -5,6 +5,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -70,7 +71,9 @@ const BUILD_SOURCES = [
 export function ensureBuild() {
   unlessDone('build', BUILD_SOURCES, 'dist/index.html', () => {
     console.log('Building the app (a minute or two the first time) …');
-    run('npx', ['expo', 'export', '--platform', 'web'], {
+    // Left to itself the bundler keeps to half the cores.
+    const workers = String(availableParallelism());
+    run('npx', ['expo', 'export', '--platform', 'web', '--max-workers', workers], {
       EXPO_OFFLINE: '1',
       EXPO_NO_TELEMETRY: '1',
       CI: '1',

@@ -33,6 +33,13 @@ const PICTURES = [
     scheme: 'light',
     quarters: 3,
   },
+  {
+    name: 'day-wide',
+    at: '/shoot/demo-tern-water/day',
+    size: WIDE,
+    scheme: 'light',
+    quarters: 0,
+  },
 ] as const;
 
 const SEARCH = { name: 'search-phone', at: '/shoot/demo-larkmoor/ground' };
@@ -52,11 +59,7 @@ const DRAWN = [
   },
 ] as const;
 /** Grounds of different kinds, made through the form. */
-const GROUNDS = [
-  { name: 'ground-track-phone', ground: '400 m track' },
-  { name: 'ground-pool-phone', ground: '50 m pool' },
-  { name: 'ground-diamond-phone', ground: 'Baseball diamond, high school' },
-] as const;
+const GROUNDS = ['400 m track', '50 m pool', 'Baseball diamond, high school'] as const;
 const FORM = { Title: '', Latitude: '52.1', Longitude: '-1.2', Date: '2027-06-12' };
 
 async function makeShoot(page: Page, base: string, ground: string): Promise<void> {
@@ -85,6 +88,49 @@ const TAKEN: Readonly<Record<string, string>> = {
   'tern-water': 'A boat panned along the reeds',
 };
 
+/** One picture of several, side by side. */
+async function saveSheet(page: Page, shots: readonly string[], name: string): Promise<void> {
+  await page.setViewportSize({
+    width: (PHONE.width + 20) * shots.length - 20,
+    height: PHONE.height,
+  });
+  await page.setContent(
+    `<body style="margin:0;display:flex;gap:20px;background:#888">${shots
+      .map((shot) => `<img src="data:image/png;base64,${shot}">`)
+      .join('')}`,
+  );
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${name}.png`) });
+}
+
+/** Kit and Day on a phone: what each is scrolled to. */
+const CARRIED = [
+  { at: 'larkmoor/kit', tab: 'Hands', to: 'On the second strap' },
+  { at: 'larkmoor/kit', tab: 'Bag', to: 'Look at' },
+  { at: 'larkmoor/kit', tab: 'Pack', to: /of \d+ packed$/ },
+  { at: 'tern-water/day', tab: 'Order', to: /^\d\d:\d\d: / },
+  { at: 'tern-water/day', tab: 'Route', to: /on foot$/ },
+  { at: 'alder-reach/day', tab: 'Nature', to: 'Visits to Near perch' },
+] as const;
+
+async function saveCarried(browser: Browser, base: string): Promise<void> {
+  const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
+  const shots: string[] = [];
+  for (const { at, tab, to } of CARRIED) {
+    await page.goto(`${base}/shoot/demo-${at}`);
+    await page.getByRole('radio', { name: tab, exact: true }).click();
+    await page.waitForTimeout(1500);
+    await page
+      .getByText(to)
+      .first()
+      .evaluate((found) => found.scrollIntoView());
+    await page.waitForTimeout(400);
+    shots.push((await page.screenshot()).toString('base64'));
+  }
+  await saveSheet(page, shots, 'kit-and-day-phone');
+  await page.close();
+}
+
 async function saveSteps(browser: Browser, base: string, id: string): Promise<void> {
   const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
   const shots: string[] = [];
@@ -100,14 +146,7 @@ async function saveSteps(browser: Browser, base: string, id: string): Promise<vo
     await page.waitForTimeout(400);
     shots.push((await page.screenshot()).toString('base64'));
   }
-  await page.setViewportSize({ width: PHONE.width * STEPS.length + 60, height: PHONE.height });
-  await page.setContent(
-    `<body style="margin:0;display:flex;gap:20px;background:#888">${shots
-      .map((shot) => `<img src="data:image/png;base64,${shot}">`)
-      .join('')}`,
-  );
-  await page.waitForTimeout(300);
-  await page.screenshot({ path: path.resolve(__dirname, `../docs/screenshots/${id}-steps.png`) });
+  await saveSheet(page, shots, `${id}-steps`);
   await page.close();
 }
 
@@ -179,10 +218,13 @@ async function main(): Promise<void> {
   for (const id of ['larkmoor', 'alder-reach', 'tern-water']) {
     await saveSteps(browser, base, id);
   }
-  for (const { name, ground } of GROUNDS) {
+  await saveCarried(browser, base);
+  const grounds: string[] = [];
+  for (const ground of GROUNDS) {
     await makeShoot(page, base, ground);
-    await save(page, name);
+    grounds.push((await page.screenshot()).toString('base64'));
   }
+  await saveSheet(page, grounds, 'grounds-phone');
   await browser.close();
   server.close();
 }

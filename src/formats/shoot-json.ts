@@ -4,6 +4,7 @@ import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from '@/reco
 /** One shoot as one JSON file. Described in docs/shoot-file.md. */
 export const SHOOT_FILE_FORMAT = 'bright-perch/shoot';
 export const LARGEST_FILE_BYTES = 4_000_000;
+export const TOO_LARGE = 'the file is over 4 MB; no shoot is so large';
 
 export function writeShootFile(shoot: Shoot): string {
   return `${JSON.stringify({ format: SHOOT_FILE_FORMAT, shoot }, null, 2)}\n`;
@@ -28,8 +29,7 @@ const refuse = (reason: string): Parsed<Shoot> => ({ ok: false, reason });
 
 /** Reads a file whole or refuses it with the field that is wrong; changes nothing. */
 export function readShootFile(text: string): Parsed<Shoot> {
-  if (text.length > LARGEST_FILE_BYTES)
-    return refuse('the file is over 4 MB; no shoot is so large');
+  if (text.length > LARGEST_FILE_BYTES) return refuse(TOO_LARGE);
   let raw: unknown;
   try {
     raw = JSON.parse(text);

@@ -206,11 +206,21 @@ export function lensOf({ lensId, ...kit }: Bag & Pick<Kit, 'lensId'>): LensPrese
   return own ? lensFrom(own) : lensById(lensId);
 }
 
-/** Bodies and lenses one can take in hand: those in the bag first, then the presets. */
-export const bodiesFor = (kit: Bag): readonly Body[] => [
-  ...itemsOf(kit, 'body').map(bodyFrom),
-  ...BODIES,
+/** What one can take in hand: things in the bag first, then presets, told apart where there is a bag. */
+const options = (
+  own: readonly { readonly id: string; readonly name: string }[],
+  presets: readonly { readonly id: string; readonly name: string }[],
+) => [
+  ...own.map(({ id, name }) => ({ value: id, label: name })),
+  ...presets.map(({ id, name }) => ({
+    value: id,
+    label: own.length > 0 ? `${name} (not in the bag)` : name,
+  })),
 ];
+export const bodyOptions = (kit: Bag) => options(itemsOf(kit, 'body'), BODIES);
+export const lensOptions = (kit: Bag) => options(itemsOf(kit, 'lens'), LENSES);
+
+/** Every lens there is, one's own first. */
 export const lensesFor = (kit: Bag): readonly LensPreset[] => [
   ...itemsOf(kit, 'lens').map(lensFrom),
   ...LENSES,

@@ -51,11 +51,16 @@ export function CautionsButton() {
   const { shoot } = useShootPage().plan;
   const [open, setOpen] = useState(false);
   const inks = useInks();
-  const { ground, marks, subjects, shots, brief, light, place, startLocal, features } = shoot;
+  const { ground, marks, subjects, shots, brief, light, place, startLocal, endLocal } = shoot;
+  const { features, air } = shoot;
   // Not asked again while a position is dragged or the time.
   const cautions = useMemo(
-    () => cautionsOf({ ground, marks, subjects, shots, brief, light, place, startLocal, features }),
-    [ground, marks, subjects, shots, brief, light, place, startLocal, features],
+    () =>
+      cautionsOf({
+        ...{ ground, marks, subjects, shots, brief, light, place, startLocal, endLocal },
+        ...{ features, air },
+      }),
+    [ground, marks, subjects, shots, brief, light, place, startLocal, endLocal, features, air],
   );
   if (cautions.length === 0) return null;
   return (

@@ -11,6 +11,7 @@ const weather = (shoot: Shoot, hour: Partial<Forecast['hours'][number]>): Shoot 
   ...shoot,
   light: {
     ...shoot.light,
+    skyFrom: 'forecast',
     forecast: {
       version: 1,
       simulated: true,
@@ -48,6 +49,14 @@ describe('what to take care of', () => {
     expect(tags({ temperatureC: 6, windMs: 10 })).toContain('cold');
     expect(tags({ temperatureC: 6, windMs: 0.5 })).not.toContain('cold');
     expect(tags({ rainMmH: 3 })).toContain('storm');
+  });
+  test('by the weather set by hand, and by thunder heard', () => {
+    const tags = (air: Partial<Shoot['air']>) =>
+      cautionTags({ ...larkmoor, air: { ...larkmoor.air, ...air } });
+    expect(tags({ temperatureC: 32.2, humidityPct: 70 })).toContain('heat');
+    expect(tags({ temperatureC: -3 })).toContain('cold');
+    expect(tags({ thunderLocal: '2027-04-16T19:00' })).toContain('storm');
+    expect(tags({})).not.toEqual(expect.arrayContaining(['storm']));
   });
   test('by the season, on either half of the earth', () => {
     expect(cautionTags(on(larkmoor, '2027-07-10'))).toContain('storm');

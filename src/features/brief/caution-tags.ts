@@ -1,6 +1,7 @@
 import { heatIndex, windChill } from '@/core';
 import { cautionsFor, type Caution, type CautionTag } from '@/presets/cautions';
 import { groundById } from '@/presets/grounds';
+import { airThrough } from '@/records/air';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
 
@@ -22,6 +23,8 @@ type CautionedShoot = Pick<
   | 'light'
   | 'place'
   | 'startLocal'
+  | 'endLocal'
+  | 'air'
   | 'features'
 >;
 
@@ -31,9 +34,8 @@ function northernMonth({ startLocal, place }: Pick<Shoot, 'startLocal' | 'place'
   return place.latitudeDeg >= 0 ? month : ((month - 1 + HALF_A_YEAR) % 12) + 1;
 }
 
-function weatherTags({ light, startLocal }: CautionedShoot): readonly CautionTag[] {
-  const hours =
-    light.forecast?.hours.filter(({ time }) => time.slice(0, 10) === startLocal.slice(0, 10)) ?? [];
+function weatherTags(shoot: CautionedShoot): readonly CautionTag[] {
+  const { hours } = airThrough(shoot);
   const felt = hours.map(({ temperatureC, humidityPct, windMs }) => ({
     hot:
       temperatureC >= 20
@@ -44,7 +46,9 @@ function weatherTags({ light, startLocal }: CautionedShoot): readonly CautionTag
   return [
     ...(felt.some(({ hot }) => hot >= HOT_C) ? (['heat'] as const) : []),
     ...(felt.some(({ cold }) => cold <= COLD_C) ? (['cold'] as const) : []),
-    ...(hours.some(({ rainMmH }) => rainMmH >= 0.5) ? (['storm'] as const) : []),
+    ...(shoot.air.thunderLocal || hours.some(({ rainMmH }) => rainMmH >= 0.5)
+      ? (['storm'] as const)
+      : []),
   ];
 }
 

@@ -7,6 +7,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { dayInWords, eventTitle, lateInWords, nextInWords } from './day-lines';
+import { ARRIVE_BEFORE, arrivalOf } from './nature';
 import { useDay } from './use-day';
 
 /** An event that was due so long ago has been and gone. */
@@ -18,14 +19,18 @@ export function DayAnswer() {
   const { shoot, atMs, clock } = useShootPage().plan;
   const { lines, planning, trouble } = useDay();
   if (shoot.events.length === 0) {
+    const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
     return (
       <View role="region" aria-label="Day" className="gap-1 px-4 pt-3">
-        <Heading level={2} kind="title">
-          No running order yet
-        </Heading>
-        <Text ink="quiet">
-          Bring one in as a table or a calendar, or add events: then the day is planned, from which
-          place to shoot which.
+        <Heading level={2} kind="title">{`Be in place by ${clock(inPlaceMs)}`}</Heading>
+        <Text>
+          {before === 'start'
+            ? `${shoot.day.settleMin} minutes before the start.`
+            : `Settled before ${ARRIVE_BEFORE[before]} at ${clock(lightMs)}.`}
+        </Text>
+        <Text kind="small" ink="quiet">
+          No running order yet. Bring one in as a table or a calendar, or add events: then the day
+          is planned, from which place to shoot which.
         </Text>
       </View>
     );
@@ -49,10 +54,9 @@ export function DayAnswer() {
 
 /** One tap for a meet that runs late: an event starts now, and all after it keep their distance. */
 export function RunningLate() {
-  const { plan, update } = useShootPage();
+  const { plan, update, undo } = useShootPage();
   const { shoot, atMs } = plan;
   const say = useToast();
-  const { undo } = useShootPage();
   const at = localMinuteOf(atMs, shoot.place.timeZone);
   const due = shoot.events
     .filter((event) => {

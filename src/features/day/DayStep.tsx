@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
 import { Choice } from '@/ui/Choice';
 import { useIsWide } from '@/ui/use-is-wide';
 import { NatureTab } from './NatureTab';
@@ -17,7 +18,10 @@ type Tab = (typeof TABS)[number]['value'];
 
 /** The order of a day: what is on, where to be for it, what the day itself does. */
 export function DayStep() {
-  const [tab, setTab] = useState<Tab>('order');
+  const { events, watches } = useShootPage().plan.shoot;
+  const [tab, setTab] = useState<Tab>(
+    events.length === 0 && watches.length > 0 ? 'nature' : 'order',
+  );
   const wide = useIsWide();
   return (
     <View className="gap-4">

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { writeOrder } from '@/formats/order-csv';
+import { LARGEST_TABLE_BYTES, writeOrder } from '@/formats/order-csv';
 import { writeCalendar } from '@/formats/order-ics';
 import { fileStem } from '@/formats/shoot-json';
 import { Button } from '@/ui/Button';
@@ -32,6 +32,10 @@ export function FilesSection({
   const open = async () => {
     const chosen = await chooseFile('.csv,.tsv,.txt,.ics,text/csv,text/calendar');
     if (!chosen) return;
+    if (chosen.size > LARGEST_TABLE_BYTES) {
+      say({ text: `“${chosen.name}” is over 5 MB: no running order is so large` });
+      return;
+    }
     try {
       setFile({ name: chosen.name, text: await chosen.text() });
     } catch {

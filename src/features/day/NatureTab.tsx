@@ -12,14 +12,16 @@ import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { arrivalOf, clockHours, litSpans, visitInWords, visitsByHour, watchesAt } from './nature';
+import {
+  ARRIVE_BEFORE,
+  arrivalOf,
+  clockHours,
+  litSpans,
+  visitInWords,
+  visitsByHour,
+  watchesAt,
+} from './nature';
 import { NatureTimeSheet, WatchSheet } from './NatureSheets';
-
-const BEFORE = {
-  civilDawn: 'the first light',
-  rise: 'sunrise',
-  start: 'the start',
-} as const;
 
 const HOUR_MS = 3_600_000;
 const settleWords = (minutes: number): string => (minutes === 0 ? 'none' : `${minutes} min`);
@@ -41,7 +43,7 @@ export function NatureTab() {
         <Text kind="small" ink="quiet">
           {arrival.before === 'start'
             ? `${settleWords(shoot.day.settleMin)} to settle before the start.`
-            : `${settleWords(shoot.day.settleMin)} to settle before ${BEFORE[arrival.before]} at ${clock(arrival.lightMs)}, and never after the start.`}
+            : `${settleWords(shoot.day.settleMin)} to settle before ${ARRIVE_BEFORE[arrival.before]} at ${clock(arrival.lightMs)}, and never after the start.`}
         </Text>
         <Stepper
           label="Time to settle"

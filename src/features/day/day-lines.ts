@@ -107,6 +107,16 @@ export interface NextUp {
   readonly lines: readonly string[];
 }
 
+/** "Calls at 13:10, 13:20 and 13:27." */
+function callsInWords(
+  event: DayEventRecord,
+  shoot: DayShoot,
+  clock: (ms: number) => string,
+): string {
+  const { firstMs, secondMs, thirdMs } = callTimes(event, shoot);
+  return `Calls at ${clock(firstMs)}, ${clock(secondMs)} and ${clock(thirdMs)}.`;
+}
+
 /** Where to go next from a minute on, or that all is done. */
 export function nextInWords(
   lines: readonly DayLine[],
@@ -129,6 +139,7 @@ export function nextInWords(
         : next.leaveMs > atMs
           ? `To ${place}: leave by ${clock(next.leaveMs)}, ${walkInWords(stop.walkMs)} to walk, in place by the second call at ${clock(stop.readyByMs)}.`
           : `Be at ${place}: the second call is at ${clock(stop.readyByMs)}.`,
+      ...(going ? [] : [callsInWords(event, shoot, clock)]),
     ],
   };
 }

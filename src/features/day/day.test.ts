@@ -136,6 +136,7 @@ test('what is next is said for the minute: leave, stay, now, nothing', async () 
   expect(before.lines[0]).toMatch(
     /^To .+: leave by 13:\d\d, \d+ minutes to walk, in place by the second call at 13:20\.$/,
   );
+  expect(before.lines[1]).toBe('Calls at 13:10, 13:20 and 13:27.');
   expect(say('2027-06-19T13:31').head).toMatch(/^Now: /);
   expect(say('2027-06-19T15:29').head).toBe('Nothing more to shoot');
 });

@@ -16,6 +16,12 @@ export interface Arrival {
   readonly lightMs: number;
 }
 
+export const ARRIVE_BEFORE = {
+  civilDawn: 'the first light',
+  rise: 'sunrise',
+  start: 'the start',
+} as const;
+
 /** When to be in place: the time to settle before the first light, or before the start without one. */
 export function arrivalOf({
   place,

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { CONVERTERS } from '@/presets/lenses';
 import { fitting } from '@/records/edit-kit';
-import { bodiesFor, itemsOf, lensesFor, lensOf } from '@/records/kit';
+import { bodyOptions, itemsOf, lensOf, lensOptions } from '@/records/kit';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
@@ -73,13 +73,13 @@ function SecondBody() {
       <Picker
         label="Second body"
         value={second.bodyId}
-        options={bodiesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
+        options={bodyOptions(kit)}
         onChange={(bodyId) => put({ bodyId })}
       />
       <Picker
         label="Its lens"
         value={second.lensId}
-        options={lensesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
+        options={lensOptions(kit)}
         onChange={(lensId) => put({ lensId })}
       />
       {lensOf({ ...second, bag }).takesConverter ? (

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Support } from '@/core';
 import { fittedLens } from '@/features/plan/view';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
-import { bodiesFor, bodyOf, lensesFor, lensOf, type Kit } from '@/records/kit';
+import { bodyOf, bodyOptions, lensOf, lensOptions, type Kit } from '@/records/kit';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
@@ -66,7 +66,7 @@ export const KitControls = memo(function KitControls({
       <Picker
         label="Body"
         value={kit.bodyId}
-        options={bodiesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
+        options={bodyOptions(kit)}
         onChange={(bodyId) => change({ bodyId })}
       />
       <Text kind="small" ink="quiet">
@@ -76,7 +76,7 @@ export const KitControls = memo(function KitControls({
       <Picker
         label="Lens"
         value={kit.lensId}
-        options={lensesFor(kit).map(({ id, name }) => ({ value: id, label: name }))}
+        options={lensOptions(kit)}
         onChange={(lensId) => onChange((current) => withLens(current, lensId))}
       />
       {longest > shortest ? (

@@ -2,6 +2,7 @@ import { ALDER_REACH } from '@/demo/alder-reach';
 import { LARKMOOR } from '@/demo/larkmoor';
 import { viewOf } from '@/features/plan/view';
 import { FIRST_SHOT } from '@/records/brief';
+import { airThrough } from '@/records/air';
 import { basedOn, firstItem, withItem, withoutItem } from '@/records/edit-kit';
 import { bodyOf, kitItemSchema, lensOf, type ItemOfKind, type KitKind } from '@/records/kit';
 import { shootSchema, type Shoot } from '@/records/shoot';
@@ -10,7 +11,7 @@ import { itemInWords, KIND_NAMES } from './item-words';
 import { packedInWords, packingList } from './packing';
 import { burstInWords, storesOf } from './stores';
 import { bodyRings, twoBodies, twoBodiesInWords } from './two-bodies';
-import { airThrough, weatherOf } from './weather';
+import { weatherOf } from './weather';
 
 const stores = (shoot: Shoot) => storesOf(shoot, weatherOf(shoot).coldestC);
 const listOf = (shoot: Shoot, always: readonly string[] = []) =>

@@ -10,34 +10,13 @@ import {
   windChill,
 } from '@/core';
 import type { Air } from '@/records/day';
+import { airThrough, type AirHour as Hour } from '@/records/air';
 import { itemsOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf, msOf, clockOf } from '@/records/times';
 import { degrees } from '@/ui/units';
 
 /** Weather on kit and on people through a shoot. */
-
-type Hour = Pick<Air, 'temperatureC' | 'humidityPct' | 'windMs' | 'rainMmH'>;
-type Weathered = Pick<Shoot, 'air' | 'light' | 'kit' | 'place' | 'startLocal' | 'endLocal'>;
-
-const HOUR_MS = 3_600_000;
-const KMH_PER_MS = 3.6;
-
-/** The hours' weather within the shoot, and where it is from. */
-export function airThrough({ air, light, ...when }: Weathered): {
-  readonly hours: readonly Hour[];
-  readonly from: 'forecast' | 'hand';
-} {
-  const { startMs, endMs } = hoursOf({ ...when, light });
-  const within =
-    light.skyFrom === 'forecast'
-      ? (light.forecast?.hours ?? []).filter(({ time }) => {
-          const at = Date.parse(time);
-          return at > startMs - HOUR_MS && at <= endMs;
-        })
-      : [];
-  return within.length > 0 ? { hours: within, from: 'forecast' } : { hours: [air], from: 'hand' };
-}
 
 /** What the weather asks for, and why. */
 export interface WeatherNote {
@@ -60,6 +39,9 @@ export interface Weather {
   readonly waterL: number;
   readonly notes: readonly WeatherNote[];
 }
+
+const HOUR_MS = 3_600_000;
+const KMH_PER_MS = 3.6;
 
 /** A room that one comes home to. Common practice, no source. */
 const ROOM = { temperatureC: 20, relativeHumidityPct: 50 };
@@ -115,7 +97,9 @@ function rainNote(kit: Shoot['kit'], mostMmH: number): WeatherNote {
 }
 
 /** Weather on kit and people. Officials, forecasters and doctors come first. */
-export function weatherOf(shoot: Weathered): Weather {
+export function weatherOf(
+  shoot: Pick<Shoot, 'air' | 'light' | 'kit' | 'place' | 'startLocal' | 'endLocal'>,
+): Weather {
   const { hours, from } = airThrough(shoot);
   const [first, last] = [hours[0] ?? shoot.air, hours.at(-1) ?? shoot.air];
   const { startMs, endMs } = hoursOf(shoot);

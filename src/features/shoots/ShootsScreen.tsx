@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { DEMO_SHOOTS } from '@/demo';
-import { LARGEST_FILE_BYTES } from '@/formats/shoot-json';
+import { LARGEST_FILE_BYTES, TOO_LARGE } from '@/formats/shoot-json';
 import { useShootActions, useShoots, useSaveTrouble } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { dayOf } from '@/records/times';
@@ -32,7 +32,7 @@ export function ShootsScreen() {
     const file = await chooseFile('.json,application/json');
     if (!file) return;
     if (file.size > LARGEST_FILE_BYTES) {
-      setRefused('the file is over 2 MB; no shoot is so large');
+      setRefused(TOO_LARGE);
       return;
     }
     setRefused(importFile(await file.text()).refused);

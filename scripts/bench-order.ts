@@ -1,0 +1,97 @@
+/**
+ * A running order as large as one may be: 5000 rows of a table and 5000 events of a calendar read,
+ * brought into a shoot and checked whole; a day of 200 events planned from first score to route, and
+ * planned again after a pin.
+ */
+import { TERN_WATER } from '@/demo/tern-water';
+import { dayRequestOf } from '@/features/day/day-request';
+import { merged } from '@/features/day/import';
+import { guessMeanings, readOrder, readTable, writeOrder } from '@/formats/order-csv';
+import { readCalendar, writeCalendar } from '@/formats/order-ics';
+import { FIRST_EVENT, MOST_EVENTS } from '@/records/day';
+import { shootSchema, type Shoot } from '@/records/shoot';
+import { dayService } from '@/workers/day-job';
+
+const DAYS = ['2027-06-19', '2027-06-19'] as const;
+const clock = (minute: number) =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+const LARGE: Shoot = {
+  ...TERN_WATER,
+  events: Array.from({ length: MOST_EVENTS }, (_, i) => ({
+    ...FIRST_EVENT,
+    id: `e${i}`,
+    name: `Race ${i}`,
+    startLocal: `2027-06-19T${clock(540 + (i % 400))}`,
+    entries: [{ name: `Crew ${i}`, lane: i % 9 }],
+  })),
+};
+
+const inSeconds = (ms: number) => `${(ms / 1000).toFixed(2)} s`;
+
+function timed(name: string, run: () => void): void {
+  let best = Infinity;
+  for (let i = 0; i < 3; i += 1) {
+    const start = performance.now();
+    run();
+    best = Math.min(best, performance.now() - start);
+  }
+  console.log(`${name.padEnd(55)}${inSeconds(best)}`);
+}
+
+function bringInTable(text: string): Shoot {
+  const read = readTable(text);
+  if (!read.ok) throw new Error(read.reason);
+  const meanings = guessMeanings(read.table.columns, {});
+  const { events, problems } = readOrder(read.table, meanings, { days: DAYS });
+  if (problems[0]) throw new Error(problems[0].reason);
+  let made = 0;
+  return merged({ ...TERN_WATER, events: [] }, events, {}, () => `n${(made += 1)}`).shoot;
+}
+
+/** Positions on a grid about the course, as many as a planner might put. */
+const manyPositions = (count: number): Shoot['positions'] =>
+  Array.from({ length: count }, (_, i) => ({
+    id: `p${i}`,
+    name: `Place ${i}`,
+    x: -120 + (i % 8) * 34,
+    y: -220 + Math.floor(i / 8) * 90,
+    cameraHeightM: 1.5,
+  }));
+
+export async function benchOrder(): Promise<void> {
+  const table = writeOrder(LARGE);
+  const calendar = writeCalendar(LARGE, () => ({ lines: [] }), 0);
+  timed('table of 5000 rows, read, brought in and checked', () => {
+    shootSchema.parse(bringInTable(table));
+  });
+  timed('calendar of 5000 events, read', () => {
+    const read = readCalendar(calendar, { days: DAYS, timeZone: 'Europe/London' });
+    if (!read.ok) throw new Error(read.reason);
+  });
+  const positions = manyPositions(40);
+  const shoot: Shoot = {
+    ...TERN_WATER,
+    positions,
+    choice: { ...TERN_WATER.choice, positionId: 'p0' },
+    events: LARGE.events.slice(0, 200).map((event, i) => ({
+      ...event,
+      shotId: TERN_WATER.shots[i % 3]?.id ?? 'last-metres',
+    })),
+  };
+  const service = dayService(() => Promise.resolve());
+  const request = dayRequestOf(shoot);
+  if (!request) throw new Error('must have events');
+  const start = performance.now();
+  await service.day({ ...request, id: 1 });
+  const first = performance.now() - start;
+  const pinned = {
+    ...request,
+    events: request.events.map((event, i) => (i === 7 ? { ...event, pinnedTo: 'p3' } : event)),
+  };
+  const again = performance.now();
+  await service.day({ ...pinned, id: 2 });
+  console.log(
+    `${'day of 200 events × 40 positions: scored and planned'.padEnd(55)}${inSeconds(first)}; after a pin ${inSeconds(performance.now() - again)}`,
+  );
+}
