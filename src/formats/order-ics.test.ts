@@ -132,6 +132,19 @@ test('rules without an end do not hold the reader', () => {
   );
 });
 
+test('five thousand entries are read', () => {
+  const heat = (i: number) => [
+    'BEGIN:VEVENT',
+    `UID:${i}@b`,
+    `SUMMARY:Heat ${i}`,
+    'DTSTART:20270619T120000Z',
+    'END:VEVENT',
+  ];
+  const many = Array.from({ length: 5000 }, (_, i) => heat(i)).flat();
+  expect(eventsOf(calendar(...many)).events).toHaveLength(5000);
+  expect(reason(calendar(...many, ...heat(5000)))).toMatch(/over 5000 events/);
+});
+
 test('what is called off is left out', () => {
   const { events } = eventsOf(
     calendar(

@@ -56,6 +56,19 @@ const textOf = (component: ICAL.Component, name: string): string => {
   return typeof value === 'string' ? value.replace(/\s+/g, ' ').trim() : '';
 };
 
+/** Changed occurrences by the entry they belong to. */
+function exceptionsOf(
+  components: readonly ICAL.Component[],
+): ReadonlyMap<string, ICAL.Component[]> {
+  const found = new Map<string, ICAL.Component[]>();
+  for (const component of components) {
+    if (!component.hasProperty('recurrence-id')) continue;
+    const uid = textOf(component, 'uid');
+    found.set(uid, [...(found.get(uid) ?? []), component]);
+  }
+  return found;
+}
+
 interface Occurrence {
   readonly component: ICAL.Component;
   readonly start: ICAL.Time;
@@ -126,13 +139,18 @@ export function readCalendar(
   let elsewhere = 0;
   let allDay = 0;
   const left = { repeats: MOST_REPEATS };
+  const exceptions = exceptionsOf(components);
   try {
     for (const component of components) {
-      const event = new ICAL.Event(component);
+      // A changed occurrence comes with the entry it belongs to; one called off does not come.
+      const off = textOf(component, 'status') === 'CANCELLED';
+      if (off || component.hasProperty('recurrence-id')) continue;
+      // Given them, it does not look through the whole calendar for each entry again.
+      const event = new ICAL.Event(component, {
+        exceptions: exceptions.get(textOf(component, 'uid')) ?? [],
+      });
       const start = event.startDate as ICAL.Time | null;
       if (!start) return refuse(`“${textOf(component, 'summary') || 'an event'}” has no start`);
-      // A changed occurrence comes with the entry it belongs to; one called off does not come.
-      if (event.isRecurrenceException() || textOf(component, 'status') === 'CANCELLED') continue;
       if (start.isDate) {
         allDay += 1;
         continue;
