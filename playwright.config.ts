@@ -22,6 +22,8 @@ export default defineConfig({
     // Not the shoot's own zone: what is shown must be the place's clock, not the device's.
     timezoneId: 'America/New_York',
     trace: 'on-first-retry',
+    // Storage is cleared between tests; the app that was loaded need not be compiled again.
+    reuseContext: true,
   },
   projects: [
     {

@@ -100,9 +100,10 @@ test('axe finds nothing serious, light', { tag: '@once' }, async ({ page }) => {
 test('axe finds no contrast too faint, dark', { tag: '@once' }, async ({ page }) => {
   test.slow();
   await page.emulateMedia({ colorScheme: 'dark' });
-  const look = async () => expect(await seriousViolations(page, ['color-contrast'])).toEqual([]);
-  await throughSteps(page, look);
-  await throughSheets(page, look);
+  // Sheets are made of the same texts and inks.
+  await throughSteps(page, async () =>
+    expect(await seriousViolations(page, ['color-contrast'])).toEqual([]),
+  );
 });
 
 test(

@@ -69,7 +69,7 @@ test('the regatta day is planned: pinned, left out, running late, and kept', asy
     page.getByRole('list', { name: 'Route' }).getByRole('listitem').first(),
   ).toContainText(/^1\. Bank, before the finish\s*In place by 09:50/);
   await expect(page.getByRole('list', { name: 'Missed' })).toContainText(
-    /The walk between it and .+ takes \d+ minutes; there are \d+\./,
+    /The walk from .+ takes \d+ minutes; there are \d+\.|second call/,
   );
 });
 

@@ -12,6 +12,8 @@ const LONGEST_MS = 1000;
 export interface PendingWrites {
   put: (shoot: Shoot) => void;
   forget: (id: string) => void;
+  /** The state of a record that waits to be written. */
+  waiting: (id: string) => Shoot | undefined;
   flush: () => Promise<void>;
 }
 
@@ -39,6 +41,7 @@ export function pendingWrites(
       timer = setTimeout(() => void flush(), Math.min(WAIT_MS, dueMs - nowMs));
     },
     forget: (id) => void waiting.delete(id),
+    waiting: (id) => waiting.get(id),
     flush,
   };
 }

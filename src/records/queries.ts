@@ -4,14 +4,18 @@ import { pendingWrites, type PendingWrites } from './pending-writes';
 import type { Shoot } from './shoot';
 import {
   discardSetAside,
+  readKept,
   readSetAside,
   readShoots,
   removeShoot,
   seedOnce,
+  storageUse,
+  writeKept,
   writeShoot,
+  type Kept,
 } from './storage';
 
-const SHOOTS_KEY = ['shoots'] as const;
+export const SHOOTS_KEY = ['shoots'] as const;
 const SET_ASIDE_KEY = ['set-aside'] as const;
 const SAVE_TROUBLE_KEY = ['save-trouble'] as const;
 
@@ -24,7 +28,8 @@ export type Seed = readonly Shoot[];
 
 const writersByClient = new WeakMap<QueryClient, PendingWrites>();
 
-function writerOf(client: QueryClient): PendingWrites {
+/** What writes the changes of a page. */
+export function writerOf(client: QueryClient): PendingWrites {
   const known = writersByClient.get(client);
   if (known) return known;
   const writer = pendingWrites((error) => noteSaveTrouble(client, error));
@@ -94,6 +99,39 @@ export function useShootActions() {
       },
     };
   }, [client]);
+}
+
+/** Everything out and in: for a backup. */
+export function useSafeKeeping() {
+  const client = useQueryClient();
+  return useMemo(() => {
+    const put = async (kept: Kept) => {
+      await writerOf(client).flush();
+      await writeKept(kept);
+      // Whatever a page has read of it is read again.
+      await client.invalidateQueries();
+    };
+    return {
+      take: async (): Promise<Kept> => {
+        await writerOf(client).flush();
+        return readKept();
+      },
+      /** @throws what the storage threw, with everything as it was */
+      put,
+    };
+  }, [client]);
+}
+
+const STORAGE_KEY = ['storage-use'] as const;
+
+/** Characters in use, read again when shoots change. */
+export function useStorageUse(shoots: readonly Shoot[] | undefined): number | undefined {
+  return useQuery({
+    queryKey: [...STORAGE_KEY, shoots?.length, shoots?.map(({ updatedAt }) => updatedAt).join()],
+    queryFn: storageUse,
+    enabled: shoots !== undefined,
+    gcTime: 0,
+  }).data;
 }
 
 /** Writes what waits when the page is hidden or left. */

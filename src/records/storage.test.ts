@@ -4,10 +4,13 @@ import { pendingWrites } from './pending-writes';
 import type { Shoot } from './shoot';
 import {
   discardSetAside,
+  readKept,
   readSetAside,
   readShoots,
   removeShoot,
   seedOnce,
+  storageUse,
+  writeKept,
   writeShoot,
 } from './storage';
 
@@ -55,6 +58,46 @@ test('the demo is put in once: deleted, it stays deleted', async () => {
   await seedOnce(seed);
   expect(seed).toHaveBeenCalledTimes(1);
   expect(await readShoots()).toEqual([]);
+});
+
+test('a whole state is put in place of another, and what was set aside stays', async () => {
+  await AsyncStorage.setItem('bright-perch/set-aside/x', '{');
+  await writeShoot(larkmoor);
+  const kept = await readKept();
+  await writeKept({ ...kept, shoots: [alder], quick: { ...kept.quick, distanceM: 12 } });
+  const now = await readKept();
+  expect(now.shoots).toEqual([alder]);
+  expect(now.quick.distanceM).toBe(12);
+  expect(await readSetAside()).toHaveLength(1);
+});
+
+test('a state that does not fit changes nothing, wherever the room runs out', async () => {
+  await writeShoot(larkmoor);
+  const before = await readKept();
+  const whole = Object.fromEntries(await AsyncStorage.multiGet(await AsyncStorage.getAllKeys()));
+  const put = jest.mocked(AsyncStorage.setItem);
+  const real = put.getMockImplementation();
+  if (!real) throw new Error('must be the mock');
+  for (let fits = 0; fits < 5; fits += 1) {
+    let written = 0;
+    put.mockImplementation((key, text) => {
+      written += 1;
+      // Only what was there before finds room again.
+      return written > fits && whole[key] !== text
+        ? Promise.reject(new Error('QuotaExceededError'))
+        : real(key, text);
+    });
+    const state = { ...before, shoots: [alder, { ...larkmoor, title: 'Changed' }] };
+    await expect(writeKept(state)).rejects.toThrow('QuotaExceededError');
+    put.mockImplementation(real);
+    expect((await readKept()).shoots).toEqual(before.shoots);
+  }
+});
+
+test('what is in use is counted', async () => {
+  expect(await storageUse()).toBe(0);
+  await AsyncStorage.setItem('ab', 'cde');
+  expect(await storageUse()).toBe(5);
 });
 
 describe('writes that wait', () => {

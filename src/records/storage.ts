@@ -31,7 +31,11 @@ const setAsideSchema = z.object({
 /** A record that could not be read, kept whole. */
 export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: string };
 
-const SHOOT_KIND = { schema: shootSchema, version: SHOOT_VERSION, migrations: SHOOT_MIGRATIONS };
+export const SHOOT_KIND = {
+  schema: shootSchema,
+  version: SHOOT_VERSION,
+  migrations: SHOOT_MIGRATIONS,
+};
 
 /** A record of which one is kept, as it was left. */
 export interface Single<T> {
@@ -57,6 +61,10 @@ export const COLUMNS: Single<Columns> = {
 };
 
 export const parseShoot = (text: string): Parsed<Shoot> => parseRecordText(text, SHOOT_KIND);
+
+/** The id of the shoot that is kept under a key, if one is. */
+export const shootIdOf = (key: string): string | undefined =>
+  key.startsWith(SHOOT_PREFIX) ? key.slice(SHOOT_PREFIX.length) : undefined;
 
 async function setAside(key: string, text: string, reason: string): Promise<void> {
   const entry = { key, reason, text, setAsideAt: new Date().toISOString() };
@@ -118,6 +126,60 @@ export async function readSetAside(): Promise<SetAside[]> {
 
 export async function discardSetAside(asideKey: string): Promise<void> {
   await AsyncStorage.removeItem(asideKey);
+}
+
+/** All that is kept but what was set aside. */
+export interface Kept {
+  readonly shoots: readonly Shoot[];
+  readonly quick: Quick;
+  readonly shelf: Shelf;
+  readonly columns: Columns;
+}
+
+export const readKept = async (): Promise<Kept> => ({
+  shoots: await readShoots(),
+  quick: await readSingle(QUICK),
+  shelf: await readSingle(SHELF),
+  columns: await readSingle(COLUMNS),
+});
+
+/**
+ * Puts a whole state in place of the one there is. When it does not fit, what was there is put back.
+ * @throws what the storage threw, with everything as it was
+ */
+export async function writeKept({ shoots, quick, shelf, columns }: Kept): Promise<void> {
+  const singles = [QUICK.key, SHELF.key, COLUMNS.key];
+  const mine = (key: string) => key.startsWith(SHOOT_PREFIX) || singles.includes(key);
+  const there = (await AsyncStorage.getAllKeys()).filter(mine);
+  const before = (await AsyncStorage.multiGet(there)).filter(
+    (pair): pair is [string, string] => pair[1] !== null,
+  );
+  const after: [string, string][] = [
+    ...shoots.map((shoot): [string, string] => [SHOOT_PREFIX + shoot.id, JSON.stringify(shoot)]),
+    [QUICK.key, JSON.stringify(quick)],
+    [SHELF.key, JSON.stringify(shelf)],
+    [COLUMNS.key, JSON.stringify(columns)],
+  ];
+  const kept = new Set(after.map(([key]) => key));
+  const gone = there.filter((key) => !kept.has(key));
+  try {
+    await AsyncStorage.multiRemove(gone);
+    for (const [key, text] of after) await AsyncStorage.setItem(key, text);
+  } catch (error) {
+    await AsyncStorage.multiRemove(after.map(([key]) => key));
+    for (const [key, text] of before) await AsyncStorage.setItem(key, text);
+    throw error;
+  }
+}
+
+/** Characters that browsers let one page keep. Common practice, no source. */
+export const STORAGE_CHARS = 5_000_000;
+
+/** Characters in use. */
+export async function storageUse(): Promise<number> {
+  const keys = await AsyncStorage.getAllKeys();
+  const pairs = await AsyncStorage.multiGet(keys);
+  return pairs.reduce((sum, [key, text]) => sum + key.length + (text?.length ?? 0), 0);
 }
 
 /** Runs `seed` once in the life of this storage. */

@@ -84,7 +84,7 @@ export function OrderTable({ rows, atMs, onOpen, onMove }: OrderProps) {
       }),
       column.accessor(({ line }) => line.why, {
         id: 'where',
-        header: 'Where, or why not',
+        header: 'Where',
         cell: ({ getValue }) => <Text kind="small">{getValue()}</Text>,
       }),
       column.accessor(({ line }) => line.leaveMs ?? 0, {

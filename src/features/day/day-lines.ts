@@ -46,8 +46,15 @@ const walkInWords = (ms: number): string => {
   return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
 };
 
-/** Why an event is not in the route. */
-export function missedInWords(reason: MissedReason, titleOf: (id: string) => string): string {
+/**
+ * Why an event is not in the route.
+ * @param before whether it starts before the other event of the reason
+ */
+export function missedInWords(
+  reason: MissedReason,
+  titleOf: (id: string) => string,
+  before: (otherId: string) => boolean,
+): string {
   switch (reason.kind) {
     case 'forbidden':
       return 'You left it out.';
@@ -57,10 +64,16 @@ export function missedInWords(reason: MissedReason, titleOf: (id: string) => str
       return 'What it would add is had already.';
     case 'overlap':
       return `It runs while ${titleOf(reason.withEvent)} is shot.`;
-    case 'walk':
-      return reason.haveMs <= 0
-        ? `Its second call comes while ${titleOf(reason.otherEvent)} runs elsewhere.`
-        : `The walk between it and ${titleOf(reason.otherEvent)} takes ${walkInWords(reason.needMs)}; there are ${Math.floor(reason.haveMs / MINUTE_MS)}.`;
+    case 'walk': {
+      const other = titleOf(reason.otherEvent);
+      const first = before(reason.otherEvent);
+      if (reason.haveMs <= 0) {
+        return first
+          ? `It ends after the second call for ${other}, which is shot elsewhere.`
+          : `Its second call comes while ${other} is shot elsewhere.`;
+      }
+      return `The walk from ${first ? `it to ${other}` : `${other} to it`} takes ${walkInWords(reason.needMs)}; there are ${Math.floor(reason.haveMs / MINUTE_MS)}.`;
+    }
   }
 }
 
@@ -71,6 +84,7 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
   const stops = new Map(route?.stops.map((stop) => [stop.eventId, stop]));
   const missed = new Map(route?.missed.map(({ eventId, reason }) => [eventId, reason]));
   const titles = new Map(shoot.events.map((event) => [event.id, eventTitle(event)]));
+  const starts = new Map(shoot.events.map((event) => [event.id, callTimes(event, shoot).startMs]));
   const nameOf = (id: string) => shoot.positions.find((entry) => entry.id === id)?.name ?? id;
   return shoot.events.map((event): DayLine => {
     const { startMs, secondMs } = callTimes(event, shoot);
@@ -93,7 +107,11 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
     return {
       ...line,
       status: reason.kind === 'forbidden' ? 'leftOut' : 'missed',
-      why: missedInWords(reason, (id) => titles.get(id) ?? id),
+      why: missedInWords(
+        reason,
+        (id) => titles.get(id) ?? id,
+        (id) => startMs < (starts.get(id) ?? 0),
+      ),
     };
   });
 }

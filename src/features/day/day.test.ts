@@ -110,19 +110,37 @@ test('before the first plan nothing is claimed', () => {
 });
 
 test.each([
-  [{ kind: 'forbidden' }, 'You left it out.'],
-  [{ kind: 'worthNothing' }, 'What it would add is had already.'],
-  [{ kind: 'overlap', withEvent: 'a' }, 'It runs while Heat a is shot.'],
+  [{ kind: 'forbidden' }, true, 'You left it out.'],
+  [{ kind: 'worthNothing' }, true, 'What it would add is had already.'],
+  [{ kind: 'overlap', withEvent: 'a' }, true, 'It runs while Heat a is shot.'],
   [
     { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },
-    'The walk between it and Heat b takes 7 minutes; there are 4.',
+    true,
+    'The walk from it to Heat b takes 7 minutes; there are 4.',
+  ],
+  [
+    { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },
+    false,
+    'The walk from Heat b to it takes 7 minutes; there are 4.',
   ],
   [
     { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000 },
-    'Its second call comes while Heat b runs elsewhere.',
+    true,
+    'It ends after the second call for Heat b, which is shot elsewhere.',
   ],
-] as const)('a reason in words (%#)', (reason, words) => {
-  expect(missedInWords(reason, (id) => `Heat ${id}`)).toBe(words);
+  [
+    { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000 },
+    false,
+    'Its second call comes while Heat b is shot elsewhere.',
+  ],
+] as const)('a reason in words (%#)', (reason, before, words) => {
+  expect(
+    missedInWords(
+      reason,
+      (id) => `Heat ${id}`,
+      () => before,
+    ),
+  ).toBe(words);
 });
 
 test('what is next is said for the minute: leave, stay, now, nothing', async () => {

@@ -34,7 +34,7 @@ export function BagTab({ served }: { readonly served: readonly ShotServed[] }) {
         <View role="list" aria-label="Shots and the bag">
           {served.map(({ shot, served: can, words }) => (
             <View key={shot.id} role="listitem" className="border-b border-line py-2">
-              <Text kind="strong">{`${can ? 'Can' : 'Lacks reach'}: ${shot.name}`}</Text>
+              <Text kind="strong">{`${can ? 'Served' : 'Not served'}: ${shot.name}`}</Text>
               <Text kind="small" ink={can ? 'quiet' : 'ink'}>
                 {words}
               </Text>

@@ -1,5 +1,6 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { closed, noHistory, recorded, redone, undone, type History } from '@/records/history';
+import { onOtherTab } from '@/records/other-tabs';
 import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 
@@ -57,6 +58,14 @@ export function useEdits(id: string): Edits {
     setCanUndo(next.past.length > 0);
     setCanRedo(next.future.length > 0);
   }, []);
+  // What was before another tab's change can't be gone back to without losing that.
+  useEffect(
+    () =>
+      onOtherTab((changed) => {
+        if (changed === id) keep(noHistory());
+      }),
+    [id, keep],
+  );
   const update = useCallback<Update>(
     (how, step) => {
       change(id, (before) => {

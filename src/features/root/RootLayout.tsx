@@ -3,6 +3,7 @@ import { Slot } from 'expo-router';
 import { useState } from 'react';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { useOtherTabs } from '@/records/other-tabs';
 import { useFlushOnLeave } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
@@ -15,6 +16,7 @@ function Page() {
   useRememberedScheme();
   useRememberedUnits();
   useFlushOnLeave();
+  useOtherTabs();
   return <Slot />;
 }
 

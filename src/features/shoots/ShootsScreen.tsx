@@ -15,6 +15,7 @@ import { SchemeButton } from '@/ui/SchemeButton';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { SafeKeeping } from './SafeKeeping';
 import { SetAsideNotice } from './SetAsideNotice';
 import { ShootSketch } from './ShootSketch';
 import { useShootTasks } from './use-shoot-tasks';
@@ -80,6 +81,7 @@ export function ShootsScreen() {
             <ShootRow key={shoot.id} shoot={shoot} onMore={() => setOpen(shoot)} />
           ))}
         </View>
+        <SafeKeeping shoots={shoots} onRefused={setRefused} />
       </ScrollView>
       <View className="mx-auto w-full max-w-[760px] flex-row gap-3 border-t border-ink p-3">
         <View className="sm:flex-1">

@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  BACKUP_TOO_LARGE,
+  backupFileName,
+  LARGEST_BACKUP_BYTES,
+  readBackup,
+  writeBackup,
+  type Backup,
+} from '@/formats/backup-json';
+import { comparedKept, mergedKept } from '@/records/merge-kept';
+import { useSafeKeeping, useStorageUse } from '@/records/queries';
+import type { Shoot } from '@/records/shoot';
+import { STORAGE_CHARS, type Kept } from '@/records/storage';
+import { dayOf } from '@/records/times';
+import { Button } from '@/ui/Button';
+import { chooseFile, downloadText } from '@/ui/files';
+import { Sheet } from '@/ui/Sheet';
+import { Heading, Text } from '@/ui/Text';
+import { useToast } from '@/ui/Toast';
+
+/** From this share on one is told that it is getting full. */
+const NEARLY_FULL = 0.8;
+const mega = (characters: number): string => `${(characters / 1_000_000).toFixed(1)} MB`;
+
+interface Choosing {
+  readonly backup: Backup;
+  readonly here: Kept;
+}
+
+/** Everything out as one file, and back; how full the device is. */
+export function SafeKeeping({
+  shoots,
+  onRefused,
+}: {
+  readonly shoots: readonly Shoot[] | undefined;
+  readonly onRefused: (reason: string | undefined) => void;
+}) {
+  const { take } = useSafeKeeping();
+  const say = useToast();
+  const used = useStorageUse(shoots);
+  const [choosing, setChoosing] = useState<Choosing>();
+  const save = async () => {
+    const writtenAt = new Date().toISOString();
+    const name = backupFileName(writtenAt);
+    const kept = await take();
+    downloadText(name, writeBackup({ writtenAt, kept }), 'application/json');
+    say({ text: `Backed up ${kept.shoots.length} shoots as ${name}` });
+  };
+  const open = async () => {
+    const file = await chooseFile('.json,application/json');
+    if (!file) return;
+    if (file.size > LARGEST_BACKUP_BYTES) {
+      onRefused(BACKUP_TOO_LARGE);
+      return;
+    }
+    const read = readBackup(await file.text());
+    onRefused(read.ok ? undefined : read.reason);
+    if (read.ok) setChoosing({ backup: read.record, here: await take() });
+  };
+  const full = used !== undefined && used > STORAGE_CHARS * NEARLY_FULL;
+  return (
+    <View role="region" aria-label="Safe keeping" className="gap-3 pt-2">
+      <Heading level={2} kind="figure">
+        Safe keeping
+      </Heading>
+      {used === undefined ? null : (
+        <Text {...(full && { role: 'alert', kind: 'strong' })} ink={full ? 'signal' : 'quiet'}>
+          {`${mega(used)} of about ${mega(STORAGE_CHARS)} in use in this browser.${
+            full ? ' Nearly full: back everything up, then take away what is old.' : ''
+          }`}
+        </Text>
+      )}
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Button label="Back everything up" onPress={() => void save()} />
+        </View>
+        <View className="flex-1">
+          <Button label="Restore a backup" onPress={() => void open()} />
+        </View>
+      </View>
+      {choosing ? <RestoreSheet {...choosing} onClose={() => setChoosing(undefined)} /> : null}
+    </View>
+  );
+}
+
+const count = (number: number, what: string): string =>
+  `${number} ${number === 1 ? what : `${what}s`}`;
+
+/** What a backup holds against what is here, and the two ways to put it in place. */
+function RestoreSheet({ backup, here, onClose }: Choosing & { readonly onClose: () => void }) {
+  const { put } = useSafeKeeping();
+  const say = useToast();
+  const [trouble, setTrouble] = useState<string>();
+  const compared = comparedKept(here, backup.kept);
+  const restore = async (kept: Kept, done: string) => {
+    try {
+      await put(kept);
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      setTrouble(`It could not be put in place, and everything is as it was: ${why}`);
+      return;
+    }
+    say({ text: done, action: { label: 'Undo', onPress: () => void put(here) } });
+    onClose();
+  };
+  return (
+    <Sheet title="Restore a backup" open onClose={onClose}>
+      <Text>{`Written on ${dayOf(backup.writtenAt.slice(0, 16))}, with ${count(compared.shoots, 'shoot')}: ${compared.fresh} not here, ${compared.newerInBackup} newer than here, ${compared.newerHere} older. ${count(compared.onlyHere, 'shoot')} here ${compared.onlyHere === 1 ? 'is' : 'are'} not in it.`}</Text>
+      {trouble ? (
+        <Text role="alert" kind="strong">
+          {trouble}
+        </Text>
+      ) : null}
+      <Button
+        label="Put it together with what is here"
+        kind="primary"
+        onPress={() => void restore(mergedKept(here, backup.kept), 'Put together with the backup')}
+      />
+      <Text kind="small" ink="quiet">
+        Nothing here goes away; of a shoot in both, the one changed last is kept.
+      </Text>
+      <Button
+        label="Put it in place of all that is here"
+        onPress={() => void restore(backup.kept, 'The backup is in place')}
+      />
+      <Text kind="small" ink="quiet">
+        {`Takes away ${count(compared.onlyHere, 'shoot')} that only this device has. It can be undone while this page is open.`}
+      </Text>
+    </Sheet>
+  );
+}
