@@ -46,6 +46,18 @@ test('at the time answered, each part stands exactly at its limit', () => {
   );
 });
 
+test('a part that moves slowly in the picture and then all at once is found too', () => {
+  const sprinter = SUBJECTS.findIndex(({ id }) => id === 'sprinter');
+  const motion = motionAt(116.27, 29.13, 0.0000016, sprinter);
+  const hand = freezeShutter(motion).parts.find(({ part }) => part === 'hand');
+  const shutterS = hand?.shutterS ?? 0;
+  const circles = (times: number) =>
+    motionSmear({ ...motion, shutterS: shutterS * times }).find(({ part }) => part === 'hand')
+      ?.circles;
+  expect(circles(1)).toBeCloseTo(GRADE_LIMIT_CIRCLES.slight, 4);
+  expect(circles(0.999)).toBeLessThan(GRADE_LIMIT_CIRCLES.slight);
+});
+
 test('closer never stands a slower shutter', () => {
   fc.assert(
     fc.property(

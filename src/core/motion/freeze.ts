@@ -38,20 +38,25 @@ const MOST_STEPS = 60;
 /**
  * Longest time whose streak stays within a limit. A streak grows nearly in proportion to time, so
  * t ← t·limit/streak(t) settles within a few steps; where that leaves the bracket found so far (a
- * subject that passes the camera), the bracket is halved instead.
+ * subject that passes the camera) or comes no nearer (one that comes straight at it, slow at first and
+ * then all at once), the bracket is halved instead.
  */
 function timeForStreak(limitMm: number, streakMm: (shutterS: number) => number): number {
   if (streakMm(LONGEST_SHUTTER_S) <= limitMm) return LONGEST_SHUTTER_S;
   let held = SHORTEST_SHUTTER_S;
   let tooLong = LONGEST_SHUTTER_S;
   let shutterS = FIRST_GUESS_S;
+  let missed = Infinity;
   for (let step = 0; step < MOST_STEPS && tooLong / held > 1 + CLOSE_ENOUGH; step += 1) {
     const streak = streakMm(shutterS);
     if (Math.abs(streak / limitMm - 1) < CLOSE_ENOUGH) return shutterS;
     if (streak > limitMm) tooLong = shutterS;
     else held = shutterS;
+    const misses = Math.abs(Math.log(streak / limitMm));
+    const nearer = misses < missed / 2;
+    missed = misses;
     const next = (shutterS * limitMm) / streak;
-    shutterS = next > held && next < tooLong ? next : Math.sqrt(held * tooLong);
+    shutterS = nearer && next > held && next < tooLong ? next : Math.sqrt(held * tooLong);
   }
   return held;
 }
