@@ -62,5 +62,19 @@ export async function openLarkmoor(page: Page): Promise<void> {
   await expect(headline(page)).toBeVisible();
 }
 
+/** Presses a button that asks for a file, and gives it one. */
+export async function giveFile(
+  page: Page,
+  button: string,
+  file: { readonly name: string; readonly mimeType: string; readonly text: string },
+): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: button }).click(),
+  ]);
+  const { name, mimeType, text } = file;
+  await chooser.setFiles({ name, mimeType, buffer: Buffer.from(text) });
+}
+
 /** Waits until changes that were put off have been written. */
 export const settle = (page: Page) => page.waitForTimeout(400);

@@ -1,23 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, headline, readAnswer, settle, test } from './app';
+import { expect, giveFile, headline, readAnswer, settle, test } from './app';
 
 const shoots = (page: Page) => page.getByRole('list', { name: 'Shoots' }).getByRole('listitem');
 const more = async (page: Page, title: string, task: string) => {
   await page.getByRole('button', { name: `More for ${title}` }).click();
   await page.getByRole('button', { name: task, exact: true }).click();
 };
-const restore = async (page: Page, text: string) => {
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Restore a backup' }).click(),
-  ]);
-  await chooser.setFiles({
-    name: 'backup.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(text),
-  });
-};
+const restore = (page: Page, text: string) =>
+  giveFile(page, 'Restore a backup', { name: 'backup.json', mimeType: 'application/json', text });
 const LARKMOOR = 'Larkmoor, evening hockey';
 const ALDER = 'Alder Reach, kingfisher hide';
 

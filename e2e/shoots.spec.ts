@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, headline, readAnswer, settle, test } from './app';
+import type { Page } from '@playwright/test';
+import { expect, giveFile, headline, readAnswer, settle, test } from './app';
 
 const FORM = {
   Title: 'Cup tie under lamps',
@@ -193,17 +194,8 @@ test(
   },
 );
 
-async function importText(page: Parameters<typeof readAnswer>[0], text: string): Promise<void> {
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Import' }).click(),
-  ]);
-  await chooser.setFiles({
-    name: 'some.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(text),
-  });
-}
+const importText = (page: Page, text: string) =>
+  giveFile(page, 'Import', { name: 'some.json', mimeType: 'application/json', text });
 
 test(
   'wrong files are refused with the field named, and nothing changes',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { BODIES, type Body } from '@/presets/bodies';
 import { bodyById, lensById } from '@/presets/find';
 import { CONVERTERS, LENSES, type LensPreset } from '@/presets/lenses';
-import { text } from './shape';
+import { presetId, text } from './shape';
 
 /**
  * What one photographs with: what is in the hands, on the second strap, and in the bag. Things of
@@ -18,14 +18,12 @@ const count = z.number().int().min(1).max(50);
 const positive = (most: number) => z.number().gt(0).max(most);
 /** A preset's id, or that of a thing in the bag. */
 const wornId = text(40);
-const presetIdOf = (list: readonly { readonly id: string }[]) =>
-  z.enum(list.map((entry) => entry.id) as [string, ...string[]]);
 
 const bodyItem = z.strictObject({
   kind: z.literal('body'),
   id: ownId,
   name: text(60),
-  basedOn: presetIdOf(BODIES),
+  basedOn: presetId(BODIES),
   sealed: z.boolean(),
   framesPerS: positive(240),
   bufferMb: positive(64_000),
@@ -42,7 +40,7 @@ const lensItem = z
     kind: z.literal('lens'),
     id: ownId,
     name: text(60),
-    basedOn: presetIdOf(LENSES),
+    basedOn: presetId(LENSES),
     sealed: z.boolean(),
     /** From short to long; one for a prime lens. */
     focals: z
@@ -111,8 +109,8 @@ const hands = {
 /** Presets in the hands and nothing else: what a quick answer asks. */
 export const presetKitSchema = z.strictObject({
   ...hands,
-  bodyId: presetIdOf(BODIES),
-  lensId: presetIdOf(LENSES),
+  bodyId: presetId(BODIES),
+  lensId: presetId(LENSES),
 });
 
 export const kitSchema = z

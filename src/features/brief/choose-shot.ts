@@ -17,6 +17,13 @@ const wantedMm = ({ subject, sight, body }: View, shot: Shot): number =>
     orientation: shot.orientation,
   });
 
+/** The kit zoomed to a shot's framing from a view, as far as its lens goes. */
+export function zoomedFor(kit: Shoot['kit'], view: View, shot: Shot): Shoot['kit'] {
+  const { shortestMm, longestMm } = focalRange(lensOf(kit));
+  const focalMm = wantedMm(view, shot) / kit.converter;
+  return { ...kit, focalMm: Math.round(Math.min(longestMm, Math.max(shortestMm, focalMm))) };
+}
+
 /** How much of the framing wanted the lens reaches from a position; 0 where it sees nothing. */
 function reached(shoot: Shoot, positionId: string, shot: Shot): number {
   const seen = viewOf({ ...shoot, choice: { ...shoot.choice, positionId } });
@@ -49,13 +56,5 @@ export function withShot(shoot: Shoot, shot: Shot | undefined): Shoot {
   const standing = { ...taken, choice: { ...taken.choice, positionId } };
   const seen = viewOf(standing);
   if (!seen.ok) return standing;
-  const { shortestMm, longestMm } = focalRange(lensOf(shoot.kit));
-  const focalMm = wantedMm(seen.view, shot) / shoot.kit.converter;
-  return {
-    ...standing,
-    kit: {
-      ...shoot.kit,
-      focalMm: Math.round(Math.min(longestMm, Math.max(shortestMm, focalMm))),
-    },
-  };
+  return { ...standing, kit: zoomedFor(shoot.kit, seen.view, shot) };
 }

@@ -10,11 +10,11 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
-import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import type { DayReply } from '@/workers/day-job';
 import { qualityKey } from '@/workers/day-job';
+import { CallSteppers } from './CallSteppers';
 import { callTimes, pictureKeyOf } from './day-request';
 import { entriesOf, entriesText } from './entries';
 
@@ -26,11 +26,6 @@ const WORTHS = [
 const TAKEN = [
   { value: 'in', label: 'Take it if it fits' },
   { value: 'out', label: 'Leave it out' },
-] as const;
-const CALLS = [
-  { key: 'first', label: 'First call before the start' },
-  { key: 'second', label: 'Second call: be in place' },
-  { key: 'third', label: 'Third call' },
 ] as const;
 const NONE = 'none';
 
@@ -169,17 +164,10 @@ export function EventSheet({
         options={TAKEN}
         onChange={(taken) => (taken === 'out' ? set({ leftOut: true }) : without('leftOut'))}
       />
-      {CALLS.map(({ key, label }) => (
-        <Stepper
-          key={key}
-          label={label}
-          value={calls[key]}
-          min={0}
-          max={240}
-          valueText={`${calls[key]} min before`}
-          onStep={(clicks) => set({ calls: { ...calls, [key]: calls[key] + clicks } })}
-        />
-      ))}
+      <CallSteppers
+        calls={calls}
+        onStep={(key, clicks) => set({ calls: { ...calls, [key]: calls[key] + clicks } })}
+      />
       {draft.calls ? (
         <Pressable
           role="button"

@@ -15,7 +15,7 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { daysOf, merged } from './import';
+import { daysOf, merged, type Merged } from './import';
 
 export interface OrderFile {
   readonly name: string;
@@ -192,12 +192,16 @@ function Ready({
   }
   const given = shotId === NONE ? {} : { shotId };
   const take = () => {
-    const { shoot: next, added, changed } = merged(shoot, events, given, newId);
-    if (next === shoot) {
+    let done: Merged = { shoot, added: 0, changed: 0 };
+    update((current) => {
+      done = merged(current, events, given, newId);
+      return done.shoot;
+    });
+    const { added, changed } = done;
+    if (added + changed === 0) {
       say({ text: `A day holds at most ${MOST_EVENTS} events: nothing was brought in` });
       return;
     }
-    update((current) => merged(current, events, given, newId).shoot);
     onTaken?.();
     say({
       text: `${added} added${changed > 0 ? `, ${changed} brought up to date` : ''}`,

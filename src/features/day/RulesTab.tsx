@@ -2,15 +2,9 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { DayPlan } from '@/records/day';
 import { Slider } from '@/ui/Slider';
-import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { written } from '@/ui/units';
-
-const CALLS = [
-  { key: 'first', label: 'First call: announced' },
-  { key: 'second', label: 'Second call: you are in place' },
-  { key: 'third', label: 'Third call: starting' },
-] as const;
+import { CallSteppers } from './CallSteppers';
 
 /** By what the day is planned: calls and walking. */
 export function RulesTab() {
@@ -28,22 +22,15 @@ export function RulesTab() {
           Minutes before the start, for events that have none of their own. Who walks is in place by
           the second call; who stays where the last event was shot is ready until the start.
         </Text>
-        {CALLS.map(({ key, label }) => (
-          <Stepper
-            key={key}
-            label={label}
-            value={day.calls[key]}
-            min={0}
-            max={240}
-            valueText={`${day.calls[key]} min before`}
-            onStep={(clicks) =>
-              set(
-                (now) => ({ ...now, calls: { ...now.calls, [key]: now.calls[key] + clicks } }),
-                `calls ${key}`,
-              )
-            }
-          />
-        ))}
+        <CallSteppers
+          calls={day.calls}
+          onStep={(key, clicks) =>
+            set(
+              (now) => ({ ...now, calls: { ...now.calls, [key]: now.calls[key] + clicks } }),
+              `calls ${key}`,
+            )
+          }
+        />
       </View>
       <View className="gap-2">
         <Heading level={2} kind="figure">

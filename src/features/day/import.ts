@@ -36,7 +36,8 @@ function known(entries: DayEventRecord['entries'], { people }: Pick<Shoot, 'peop
 
 /**
  * The shoot with events of a file: one that is there already takes the file's times and people and
- * keeps what was said of it here; the others are new, with what they give for all.
+ * keeps what was said of it here; the others are new, with what they give for all. Nothing is done when
+ * they are more than a day holds.
  * @param newId makes an id
  */
 export function merged(
@@ -71,7 +72,10 @@ export function merged(
       id: newId(),
     };
   });
-  return { shoot: withEvents(shoot, put), added: put.length - changed, changed };
+  const next = withEvents(shoot, put);
+  return next === shoot
+    ? { shoot, added: 0, changed: 0 }
+    : { shoot: next, added: put.length - changed, changed };
 }
 
 /** What a calendar says beside an event: where to stand, who, when to leave, what to set. */

@@ -1,9 +1,8 @@
-import { focalForFill, focalRange } from '@/core';
+import { zoomedFor } from '@/features/brief/choose-shot';
 import { answerAt } from '@/features/plan/answer';
 import { engraved, lightInWords } from '@/features/plan/words';
 import { viewOf, type Setup, type View } from '@/features/plan/view';
 import type { DayEventRecord } from '@/records/day';
-import { lensOf } from '@/records/kit';
 import { pictureOf } from './day-request';
 
 /** Light on the face and what to set, event by event, from where it is shot. */
@@ -33,18 +32,7 @@ function viewFor(setup: Setup, event: DayEventRecord, positionId: string) {
   };
   const seen = viewOf(looking);
   if (!seen.ok || !shot) return { looking, seen };
-  const { subject, sight, body } = seen.view;
-  const { shortestMm, longestMm } = focalRange(lensOf(setup.kit));
-  const wanted =
-    focalForFill({
-      sizeM: subject.heightM,
-      distanceM: sight.distanceM,
-      fill: shot.fill,
-      sensor: body.sensor,
-      orientation: shot.orientation,
-    }) / setup.kit.converter;
-  const focalMm = Math.round(Math.min(longestMm, Math.max(shortestMm, wanted)));
-  const zoomed = { ...looking, kit: { ...looking.kit, focalMm } };
+  const zoomed = { ...looking, kit: zoomedFor(looking.kit, seen.view, shot) };
   return { looking: zoomed, seen: viewOf(zoomed) };
 }
 

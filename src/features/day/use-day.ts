@@ -1,5 +1,5 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { createContext, useContext, useMemo } from 'react';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { useSettled } from '@/features/plan/use-light-series';
 import { requestDay } from '@/workers/day-client';
@@ -16,19 +16,46 @@ export interface Day {
   readonly trouble: string | undefined;
 }
 
-/** The day of the shoot whose page this is, planned in the worker. One plan for all who ask. */
+/** The day, for list, plan, ribbon and answer alike: planned once. */
+export const DayContext = createContext<Day | undefined>(undefined);
+
 export function useDay(): Day {
+  const day = useContext(DayContext);
+  if (!day) throw new Error('useDay: must be used within a shoot');
+  return day;
+}
+
+/**
+ * The day of the shoot whose page this is, planned in the worker.
+ * @param wanted whether it is looked at; else nothing is asked for
+ */
+export function usePlannedDay(wanted: boolean): Day {
   const { shoot, setup } = useShootPage().plan;
   const { events, day } = shoot;
   const { shots, marks, positions, kit, subjects, ground, features, place, light, choice } = setup;
   const { markId, orientation } = choice;
   const request = useMemo(
     () =>
-      dayRequestOf({
-        ...{ events, day, shots, marks, positions, kit, subjects, ground, features, place, light },
-        choice: { markId, orientation },
-      }),
+      wanted
+        ? dayRequestOf({
+            ...{
+              events,
+              day,
+              shots,
+              marks,
+              positions,
+              kit,
+              subjects,
+              ground,
+              features,
+              place,
+              light,
+            },
+            choice: { markId, orientation },
+          })
+        : undefined,
     [
+      wanted,
       events,
       day,
       shots,
@@ -57,15 +84,14 @@ export function useDay(): Day {
     retry: false,
   });
   const lines = useMemo(
-    () => dayLines({ events, day, place, positions }, data?.route),
-    [events, day, place, positions, data],
+    () => (wanted ? dayLines({ events, day, place, positions }, data?.route) : []),
+    [wanted, events, day, place, positions, data],
   );
-  return {
-    lines,
-    quality: data?.quality,
-    planning: isFetching || settled !== request,
-    trouble: error?.message,
-  };
+  const planning = isFetching || settled !== request;
+  return useMemo(
+    () => ({ lines, quality: data?.quality, planning, trouble: error?.message }),
+    [lines, data, planning, error],
+  );
 }
 
 /** Where one is through the day, for the ribbon: a stay at each place, the walks left open. */

@@ -1,12 +1,3 @@
-import {
-  createColumnHelper,
-  getCoreRowModel,
-  getSortedRowModel,
-  useReactTable,
-  type Header,
-  type Row,
-  type SortingState,
-} from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
@@ -17,20 +8,18 @@ import { Sheet } from '@/ui/Sheet';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-is-wide';
+import { useSorted, type SortColumn, type SortedHead } from '@/ui/use-sorted';
 import { allFigures, distanceOf, evOf, fillOf, type FiguresRow } from './all-figures';
 import { FigureRow } from './FigureRow';
 
-const column = createColumnHelper<FiguresRow>();
-const numeric = { sortUndefined: 'last', sortDescFirst: false } as const;
-
-const COLUMNS = [
-  column.accessor('position', { header: 'Position' }),
-  column.accessor('mark', { header: 'Mark' }),
-  column.accessor('distanceM', { header: 'Distance', ...numeric }),
-  column.accessor('fill', { header: 'Fill', ...numeric, sortDescFirst: true }),
-  column.accessor('ev', { header: 'EV', ...numeric, sortDescFirst: true }),
-  column.accessor('light', { header: 'Light' }),
-  column.accessor('settings', { header: 'Settings', enableSorting: false }),
+const COLUMNS: readonly SortColumn<FiguresRow>[] = [
+  { id: 'position', head: 'Position', by: ({ position }) => position },
+  { id: 'mark', head: 'Mark', by: ({ mark }) => mark },
+  { id: 'distanceM', head: 'Distance', by: ({ distanceM }) => distanceM },
+  { id: 'fill', head: 'Fill', by: ({ fill }) => fill, largestFirst: true },
+  { id: 'ev', head: 'EV', by: ({ ev }) => ev, largestFirst: true },
+  { id: 'light', head: 'Light', by: ({ light }) => light },
+  { id: 'settings', head: 'Settings', by: ({ settings }) => settings, fixed: true },
 ];
 
 /** What each column says of a row, and how wide it is. */
@@ -43,6 +32,8 @@ const CELLS: Readonly<Record<string, { width: string; say: (row: FiguresRow) => 
   light: { width: 'w-[190px]', say: ({ light }) => light },
   settings: { width: 'w-[180px]', say: ({ settings, problem }) => (problem ? 'none' : settings) },
 };
+
+const FIRST_ORDER = [{ id: 'position', desc: false }];
 
 const SORTS = [
   { value: 'position', label: 'Position' },
@@ -58,21 +49,11 @@ export function FiguresSheet({ onClose }: { readonly onClose: () => void }) {
   const { plan } = useShootPage();
   const wide = useIsWide();
   const { shoot, atMs, clock } = plan;
-  const data = useMemo(() => [...allFigures(shoot, atMs)], [shoot, atMs]);
-  const [sorting, setSorting] = useState<SortingState>([{ id: 'position', desc: false }]);
+  const figures = useMemo(() => allFigures(shoot, atMs), [shoot, atMs]);
+  const { rows, heads, order, sortBy } = useSorted(figures, COLUMNS, FIRST_ORDER);
   const [openId, setOpenId] = useState<string>();
-  // eslint-disable-next-line react-hooks/incompatible-library -- asked anew at each drawing; the parts get rows and the order, not the table
-  const table = useReactTable({
-    data,
-    columns: COLUMNS,
-    state: { sorting },
-    onSortingChange: setSorting,
-    getRowId: ({ id }) => id,
-    getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
-  });
   const list = {
-    rows: table.getRowModel().rows,
+    rows,
     openId,
     onToggle: (id: string) => setOpenId(openId === id ? undefined : id),
     onClose,
@@ -80,14 +61,14 @@ export function FiguresSheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Sheet title={`Positions and marks at ${clock(atMs)}`} open wide onClose={onClose}>
       {wide ? (
-        <Table headers={table.getFlatHeaders()} sorting={sorting} {...list} />
+        <Table heads={heads} {...list} />
       ) : (
         <>
           <Picker
             label="In order of"
-            value={(sorting[0]?.id ?? 'position') as Sort}
+            value={(order?.id ?? 'position') as Sort}
             options={SORTS}
-            onChange={(id) => setSorting([{ id, desc: id === 'fill' || id === 'ev' }])}
+            onChange={(id) => sortBy(id, id === 'fill' || id === 'ev')}
           />
           <Cards {...list} />
         </>
@@ -97,7 +78,7 @@ export function FiguresSheet({ onClose }: { readonly onClose: () => void }) {
 }
 
 interface ListProps {
-  readonly rows: readonly Row<FiguresRow>[];
+  readonly rows: readonly FiguresRow[];
   readonly openId: string | undefined;
   readonly onToggle: (id: string) => void;
   readonly onClose: () => void;
@@ -147,8 +128,8 @@ function RowBall({ row: { ball, light } }: { readonly row: FiguresRow }) {
 function Cards({ rows, openId, onToggle, onClose }: ListProps) {
   return (
     <View role="list" aria-label="Positions and marks">
-      {rows.map(({ id, original: row }) => (
-        <View key={id} role="listitem" className="gap-1 border-b border-line py-2">
+      {rows.map((row) => (
+        <View key={row.id} role="listitem" className="gap-1 border-b border-line py-2">
           <View className="flex-row items-center gap-3">
             <RowBall row={row} />
             <Text kind="strong" className="shrink">{`${row.position} → ${row.mark}`}</Text>
@@ -159,10 +140,10 @@ function Cards({ rows, openId, onToggle, onClose }: ListProps) {
           </Text>
           <Button
             kind="quiet"
-            label={openId === id ? 'Fewer figures' : 'All figures'}
-            onPress={() => onToggle(id)}
+            label={openId === row.id ? 'Fewer figures' : 'All figures'}
+            onPress={() => onToggle(row.id)}
           />
-          <Below row={row} open={openId === id} onClose={onClose} />
+          <Below row={row} open={openId === row.id} onClose={onClose} />
         </View>
       ))}
     </View>
@@ -170,46 +151,34 @@ function Cards({ rows, openId, onToggle, onClose }: ListProps) {
 }
 
 function Table({
-  headers,
-  sorting,
+  heads,
   rows,
   openId,
   onToggle,
   onClose,
 }: ListProps & {
-  readonly headers: readonly Header<FiguresRow, unknown>[];
-  readonly sorting: SortingState;
+  readonly heads: readonly SortedHead[];
 }) {
   return (
     <View role="table" aria-label="Positions and marks">
       <View role="row" className="flex-row border-b-2 border-ink">
-        {headers.map(({ id, column: of }) => {
-          // Not asked of the column, which stays one object whatever the order.
-          const order = sorting.find((by) => by.id === id);
-          return (
-            <SortHead
-              key={id}
-              name={String(of.columnDef.header)}
-              className={CELLS[id]?.width ?? ''}
-              sorted={order && (order.desc ? 'descending' : 'ascending')}
-              onSort={of.getCanSort() ? () => of.toggleSorting() : undefined}
-            />
-          );
-        })}
+        {heads.map(({ id, ...head }) => (
+          <SortHead key={id} className={CELLS[id]?.width ?? ''} {...head} />
+        ))}
       </View>
-      {rows.map(({ id, original: row }) => (
-        <View key={id} role="rowgroup" className="border-b border-line">
+      {rows.map((row) => (
+        <View key={row.id} role="rowgroup" className="border-b border-line">
           <View role="row" className="flex-row">
-            {headers.map(({ id: of }) => {
+            {heads.map(({ id: of }) => {
               const { width = '', say } = CELLS[of] ?? {};
               return (
                 <View key={of} role="cell" className={`min-h-touch justify-center pr-2 ${width}`}>
                   {of === 'position' ? (
                     <Pressable
                       role="button"
-                      aria-expanded={openId === id}
+                      aria-expanded={openId === row.id}
                       aria-label={`${row.position}, ${row.mark}: all figures`}
-                      onPress={() => onToggle(id)}
+                      onPress={() => onToggle(row.id)}
                       className="min-h-touch justify-center"
                     >
                       <Text kind="strong" className="underline">
@@ -223,7 +192,7 @@ function Table({
               );
             })}
           </View>
-          <Below row={row} open={openId === id} onClose={onClose} />
+          <Below row={row} open={openId === row.id} onClose={onClose} />
         </View>
       ))}
     </View>

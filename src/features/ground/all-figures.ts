@@ -2,7 +2,7 @@ import { limitsOf, refusals } from '@/core';
 import { alongSight } from '@/features/plan/along-sight';
 import { ballOf } from '@/features/plan/answer';
 import { reportOf, type ReportLine } from '@/features/plan/report';
-import { engraved, lightInWords, metres } from '@/features/plan/words';
+import { engraved, lightInWords, metres, percent } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { figuresOf, type Figure } from './figures';
@@ -83,6 +83,5 @@ const known = (value: number | undefined, say: (value: number) => string): strin
   value === undefined ? '–' : say(value);
 
 export const distanceOf = ({ distanceM }: FiguresRow): string => known(distanceM, metres);
-export const fillOf = ({ fill }: FiguresRow): string =>
-  known(fill, (share) => `${Math.round(share * 100)} %`);
+export const fillOf = ({ fill }: FiguresRow): string => known(fill, percent);
 export const evOf = ({ ev }: FiguresRow): string => known(ev, (value) => value.toFixed(1));

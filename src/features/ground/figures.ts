@@ -11,7 +11,14 @@ import {
 import type { AlongSight } from '@/features/plan/along-sight';
 import type { Answer } from '@/features/plan/answer';
 import type { View } from '@/features/plan/view';
-import { bearingInWords, faceSeen, metres, smallLength, stops } from '@/features/plan/words';
+import {
+  bearingInWords,
+  faceSeen,
+  metres,
+  percent,
+  smallLength,
+  stops,
+} from '@/features/plan/words';
 import type { Mark, Position } from '@/records/shoot';
 import { WANTED_FILL } from './search';
 import { written } from '@/ui/units';
@@ -21,8 +28,6 @@ export interface Figure {
   readonly name: string;
   readonly value: string;
 }
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** How far beyond the camera something on the line of sight is, measured along the line itself. */
 const alongTheLine = ({ camera, aim, sight }: View, levelM: number): number =>

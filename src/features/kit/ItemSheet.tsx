@@ -21,14 +21,6 @@ import { useToast } from '@/ui/Toast';
 import { KIND_NAMES, USE_OPTIONS } from './item-words';
 import { useChangeKit } from './use-kit';
 
-const SEALED = [
-  { value: 'yes', label: 'Sealed against rain' },
-  { value: 'no', label: 'Not sealed' },
-] as const;
-const TAKES = [
-  { value: 'yes', label: 'Takes a converter' },
-  { value: 'no', label: 'Takes none' },
-] as const;
 const SUPPORTS = [
   { value: 'monopod', label: 'Monopod' },
   { value: 'beanBag', label: 'Bean bag' },
@@ -196,6 +188,33 @@ function HowMany({
   );
 }
 
+/** One of two, as a yes or a no. */
+function EitherWay({
+  label,
+  value,
+  yes,
+  no,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: boolean;
+  readonly yes: string;
+  readonly no: string;
+  readonly onChange: (value: boolean) => void;
+}) {
+  return (
+    <Choice
+      label={label}
+      value={value ? 'yes' : 'no'}
+      options={[
+        { value: 'yes', label: yes },
+        { value: 'no', label: no },
+      ]}
+      onChange={(taken) => onChange(taken === 'yes')}
+    />
+  );
+}
+
 const BODY_FIGURES = [
   { key: 'framesPerS', label: 'Frames', unit: 'a second', min: 1, max: 240 },
   { key: 'bufferMb', label: 'Buffer', unit: 'MB', min: 10, max: 64_000 },
@@ -224,11 +243,12 @@ function BodyFigures({ draft, onChange }: FiguresProps<ItemOfKind<'body'>>) {
           onChange={(value) => onChange({ ...draft, [key]: value })}
         />
       ))}
-      <Choice
+      <EitherWay
         label="Weather"
-        value={draft.sealed ? 'yes' : 'no'}
-        options={SEALED}
-        onChange={(sealed) => onChange({ ...draft, sealed: sealed === 'yes' })}
+        value={draft.sealed}
+        yes="Sealed against rain"
+        no="Not sealed"
+        onChange={(sealed) => onChange({ ...draft, sealed })}
       />
     </>
   );
@@ -296,17 +316,19 @@ function LensFigures({ draft, onChange }: FiguresProps<ItemOfKind<'lens'>>) {
         max={30}
         onChange={(nearestFocusM) => onChange({ ...draft, nearestFocusM })}
       />
-      <Choice
+      <EitherWay
         label="Converter"
-        value={draft.takesConverter ? 'yes' : 'no'}
-        options={TAKES}
-        onChange={(takes) => onChange({ ...draft, takesConverter: takes === 'yes' })}
+        value={draft.takesConverter}
+        yes="Takes a converter"
+        no="Takes none"
+        onChange={(takesConverter) => onChange({ ...draft, takesConverter })}
       />
-      <Choice
+      <EitherWay
         label="Weather"
-        value={draft.sealed ? 'yes' : 'no'}
-        options={SEALED}
-        onChange={(sealed) => onChange({ ...draft, sealed: sealed === 'yes' })}
+        value={draft.sealed}
+        yes="Sealed against rain"
+        no="Not sealed"
+        onChange={(sealed) => onChange({ ...draft, sealed })}
       />
     </>
   );

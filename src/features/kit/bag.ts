@@ -1,5 +1,6 @@
 import { bestFramed, withConverter, type Combination, type Framed } from '@/core';
 import type { Setup } from '@/features/plan/view';
+import { percent } from '@/features/plan/words';
 import { written } from '@/ui/units';
 import type { Body } from '@/presets/bodies';
 import type { LensPreset } from '@/presets/lenses';
@@ -48,8 +49,6 @@ export interface ShotServed {
   readonly framed: Framed;
   readonly words: string;
 }
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 function inWords(worn: Worn, framed: Framed, shot: Shot, position: Position): string {
   const { verdict, fill, closerM, croppedMegapixels, focalMm, widestAperture, wantedMm } = framed;

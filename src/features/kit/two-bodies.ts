@@ -49,7 +49,7 @@ export function twoBodies(kit: Shoot['kit'], view: View): TwoBodies | undefined 
 }
 
 const span = ({ nearM, farM }: FramingRange): string =>
-  `${written(nearM, 'm', 0).replace(/ \D+$/, '')} to ${written(farM, 'm', 0)}`;
+  `${written(nearM, 'm', 0)} to ${written(farM, 'm', 0)}`;
 
 /** What to do with the two, in sentences. */
 export function twoBodiesInWords({ far, near, change }: TwoBodies): readonly string[] {

@@ -13,7 +13,7 @@ import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
 import { CautionsButton } from '@/features/brief/Cautions';
 import { DayAnswer } from '@/features/day/DayAnswer';
-import { useDayOnRibbon } from '@/features/day/use-day';
+import { DayContext, useDayOnRibbon, usePlannedDay } from '@/features/day/use-day';
 import { DrawToolbar } from '@/features/draw/DrawStep';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
@@ -117,8 +117,18 @@ const WithPlan = memo(function WithPlan({
   const edits = useShootEdits();
   const plan = usePlan(look);
   const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
-  return <ShootContext.Provider value={page}>{children}</ShootContext.Provider>;
+  return (
+    <ShootContext.Provider value={page}>
+      <WithDay>{children}</WithDay>
+    </ShootContext.Provider>
+  );
 });
+
+/** The day planned for all that is within, while it is looked at. */
+function WithDay({ children }: { readonly children: ReactNode }) {
+  const day = usePlannedDay(isDay(usePathname()));
+  return <DayContext.Provider value={day}>{children}</DayContext.Provider>;
+}
 
 const PageTitle = memo(function PageTitle({ title }: { readonly title: string }) {
   return (

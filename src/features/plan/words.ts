@@ -20,6 +20,9 @@ import { shownIn, unitsNow, written } from '@/ui/units';
 export const stops = (value: number): string =>
   `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
 
+/** "61 %". */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
 /** Settings as the dials are marked. */
 export const engraved = ({ shutterS, aperture, iso }: Settings) => ({
   shutter: engravedMark('shutter', shutterS).label,

@@ -17,7 +17,7 @@ import {
   type Settings,
 } from '@/core';
 import type { View } from '@/features/plan/view';
-import { metres, smallLength } from '@/features/plan/words';
+import { metres, percent, smallLength } from '@/features/plan/words';
 import { FALLING, HANGS, RHYTHMS } from '@/presets/rhythms';
 import { written } from '@/ui/units';
 
@@ -38,7 +38,6 @@ const RELEASE_S = 0.05;
 const PICK_UP_S = 1;
 const FOLLOW_S = 0.6;
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 const seconds = (s: number) => (s < 1 ? `${s.toFixed(2)} s` : `${s.toFixed(1)} s`);
 
 /** The arc a pan sweeps from here, and where along its way the subject then is. */
@@ -61,17 +60,25 @@ function cyclesSaid(view: View, { shutterS }: Settings): readonly Said[] {
   const rhythm = RHYTHMS[view.subject.basedOn ?? view.subject.id];
   if (!rhythm) return [];
   const fps = view.body.framesPerS;
-  const { frames, missedByCycles } = burstOverCycles({ perS: rhythm.perS, fps });
+  const { what, perS } = rhythm;
+  const { frames, missedByCycles } = burstOverCycles({ perS, fps });
   const { gapM } = burst({ fps, windowS: 0, speedMs: view.subject.speedMs });
-  const turn = turnDuring({ perS: rhythm.perS, shutterS });
+  const turn = turnDuring({ perS, shutterS });
   return [
     {
-      name: `Phase of the ${rhythm.what}`,
-      value: `${frames} frames`,
-      why: `one whole ${rhythm.what} at ${fps} frames a second, ${rhythm.perS} a second: any phase within ${percent(missedByCycles)} of one; between frames it goes ${smallLength(gapM)}`,
+      name: `Phase of the ${what}`,
+      ...(perS < fps
+        ? {
+            value: `${frames} frames`,
+            why: `take in one whole ${what}, ${perS} a second against ${fps} frames: the moment you want is at most ${percent(missedByCycles)} of a ${what} from one of them. Between two it goes ${smallLength(gapM)}`,
+          }
+        : {
+            value: 'left to chance',
+            why: `${perS} ${what}s a second against ${fps} frames: no burst chooses the moment, more bursts do. Between two frames it goes ${smallLength(gapM)}`,
+          }),
     },
     {
-      name: `The ${rhythm.what} in the frame`,
+      name: `The ${what} in the frame`,
       value: `${turn < 10 ? turn.toFixed(1) : Math.round(turn)}°`,
       why: `of its 360° while the shutter is open at ${formatShutter(shutterS)}`,
     },

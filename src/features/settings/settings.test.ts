@@ -160,9 +160,23 @@ describe('what motion does', () => {
     );
     // 4.5 steps a second at 12 frames a second: four frames take in a step.
     expect(said.find(({ name }) => name === 'Phase of the step')?.value).toBe('4 frames');
+    expect(said.find(({ name }) => name === 'Phase of the step')?.why).toMatch(
+      /^take in one whole step, 4\.5 a second against 12 frames: the moment you want is at most 19 % of a step from one of them/,
+    );
     expect(said.map(({ name }) => name)).toEqual(
       expect.arrayContaining(['Streaks', 'Silent shutter', 'Your hands', 'Stabiliser']),
     );
+  });
+  test('what beats faster than the camera takes frames is left to chance, and said to be', () => {
+    const birds = {
+      ...larkmoor,
+      marks: larkmoor.marks.map((mark) => ({ ...mark, subjectId: 'small-bird-flight' })),
+    };
+    const phase = motionSaid(seen(birds), {
+      ...{ shutterS: 1 / 1000, aperture: 2.8, iso: 100, liftStops: 0 },
+    }).find(({ name }) => name === 'Phase of the wing beat');
+    expect(phase?.value).toBe('left to chance');
+    expect(phase?.why).toMatch(/^20 wing beats a second against 12 frames/);
   });
   test('jumps hang, wings beat and balls spin, each said where it is', () => {
     const said = (subjectId: string) => {
