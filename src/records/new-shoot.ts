@@ -4,6 +4,7 @@ import { mainsHzAt } from '@/presets/mains';
 import { FIRST_BRIEF } from './brief';
 import { FIRST_AIR, FIRST_DAY } from './day';
 import { EMPTY_BAG } from './kit';
+import { EMPTY_LOG } from './log';
 import { FIRST_PAN_SIGMA, SHOOT_VERSION, type Shoot } from './shoot';
 import { turnGround } from './edit-ground';
 
@@ -66,6 +67,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     nature: [],
     watches: [],
     air: FIRST_AIR,
+    log: EMPTY_LOG,
     choice: {
       markId: marks[0].id,
       positionId: positions[0].id,
@@ -79,7 +81,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
   return turnGround(upright, brief.bearingDeg);
 }
 
-/** The same shoot with a new name and pace of its own. */
+/** The same plan under a new name; what was logged stays with the day it was logged on. */
 export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
   return {
     ...shoot,
@@ -87,5 +89,6 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
     title: `${shoot.title} (copy)`.slice(0, 120),
     createdAt: now,
     updatedAt: now,
+    log: { ...EMPTY_LOG, lessons: shoot.log.lessons },
   };
 }

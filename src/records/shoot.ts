@@ -29,6 +29,7 @@ import {
 } from './day';
 import { forecastSchema } from './forecast';
 import { EMPTY_BAG, kitSchema } from './kit';
+import { EMPTY_LOG, logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, metres, presetId, text } from './shape';
 
@@ -146,7 +147,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;
 
-export const SHOOT_VERSION = 5;
+export const SHOOT_VERSION = 6;
 
 export const shootSchema = z
   .strictObject({
@@ -181,6 +182,20 @@ export const shootSchema = z
       /** Mains frequency the lamps burn on, and their swing at twice that; by lamp kind if absent. */
       mainsHz: z.literal([50, 60]),
       modulation: z.number().min(0).max(0.99).optional(),
+      /**
+       * What readings of earlier shoots at this place taught: how far the light stood from what is
+       * computed, by the hour of the day. Negative where it was darker.
+       */
+      learned: z
+        .array(
+          z.strictObject({
+            hour: z.number().int().min(0).max(23),
+            offsetStops: z.number().min(-6).max(6),
+            sigmaStops: z.number().min(0.05).max(6),
+          }),
+        )
+        .max(24)
+        .optional(),
       /** The hours' weather, kept so that it is there without a network. */
       forecast: forecastSchema.optional(),
       /** Whether the sky is the one set by hand or the forecast's. */
@@ -197,6 +212,7 @@ export const shootSchema = z
     nature: z.array(natureTimeSchema).max(MOST_PROMISED),
     watches: z.array(watchSchema).max(MOST_PROMISED),
     air: airSchema,
+    log: logSchema,
     choice: z.strictObject({
       markId: id,
       positionId: id,
@@ -205,6 +221,8 @@ export const shootSchema = z
       liftStops: z.number().min(0).max(3),
       /** The shot being worked on; what moves is frozen when absent. */
       shotId: id.optional(),
+      /** The memory slot in use in the field; the shot's own settings when absent. */
+      slot: z.enum(['action', 'still', 'pan']).optional(),
       /** How evenly the photographer pans: standard deviation of the relative rate error. */
       panSigma: z.number().min(0.01).max(0.5),
       /** Levers held by hand; the others answer. */
@@ -272,6 +290,11 @@ export const shootSchema = z
     shoot.watches.forEach(({ markId }, i) => {
       if (!known.markId.has(markId)) refuse(['watches', i, 'markId'], 'must be the id of a mark');
     });
+    const logged = new Set<string>();
+    const again = shoot.log.entries.findIndex(
+      ({ id: entry }) => logged.size === logged.add(entry).size,
+    );
+    if (again >= 0) refuse(['log', 'entries', again, 'id'], 'must not stand twice');
     shoot.features.forEach((entry, i) => {
       if (entry.kind === 'fence' && entry.wireMm >= entry.meshPitchMm) {
         refuse(['features', i, 'wireMm'], 'must be thinner than the mesh is wide');
@@ -357,5 +380,14 @@ const from4To5: Migration = (older) => ({
   air: FIRST_AIR,
 });
 
+/** From version 6 on a shoot keeps a log of what was done. */
+const from5To6: Migration = (older) => ({ ...older, version: 6, log: EMPTY_LOG });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHOOT_MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4, from4To5];
+export const SHOOT_MIGRATIONS: readonly Migration[] = [
+  from1To2,
+  from2To3,
+  from3To4,
+  from4To5,
+  from5To6,
+];

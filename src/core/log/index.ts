@@ -1,1 +1,11 @@
-export { panSigma, visitsPerHour, wilsonInterval, type PanFrame, type Rate } from './rates';
+export { burstsOf, type Burst } from './bursts';
+export { clockOffset, type ClockOffset } from './clock';
+export { meanInterval, type Mean } from './mean';
+export {
+  panSigma,
+  panSigmaInterval,
+  visitsPerHour,
+  wilsonInterval,
+  type PanFrame,
+  type Rate,
+} from './rates';

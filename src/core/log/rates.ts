@@ -52,23 +52,12 @@ const SIGMA_STEPS = 60;
 const PRIOR_SIGMA = 0.15;
 const PRIOR_SPREAD = 0.7;
 
-/**
- * A person's panning sigma from judged frames: the value under which what was seen is likeliest,
- * with a wide lognormal prior about 0.15, so that ten sharp frames don't mean perfection. Sharp
- * means within two circles of confusion, as in `pan`.
- * @throws RangeError without frames, or for a streak or circle not above 0
- */
-export function panSigma({
-  frames,
-  cocMm = 0.03,
-}: {
-  readonly frames: readonly PanFrame[];
-  readonly cocMm?: number;
-}): number {
+/** How likely judged frames are under the log of a sigma, up to a constant. */
+function likelihoodOf(frames: readonly PanFrame[], cocMm: number): (logSigma: number) => number {
   nonEmpty('frames', frames);
   above('cocMm', cocMm, 0);
   frames.forEach(({ streakMm }, i) => above(`frames[${i}].streakMm`, streakMm, 0));
-  const logLikelihood = (logSigma: number) => {
+  return (logSigma) => {
     const sigma = Math.exp(logSigma);
     const prior = -(((logSigma - Math.log(PRIOR_SIGMA)) / PRIOR_SPREAD) ** 2) / 2;
     return frames.reduce((sum, { streakMm, sharp }) => {
@@ -76,6 +65,21 @@ export function panSigma({
       return sum + Math.log(Math.max(1e-12, sharp ? chance : 1 - chance));
     }, prior);
   };
+}
+
+interface Judged {
+  readonly frames: readonly PanFrame[];
+  readonly cocMm?: number;
+}
+
+/**
+ * A person's panning sigma from judged frames: the value under which what was seen is likeliest,
+ * with a wide lognormal prior about 0.15, so that ten sharp frames don't mean perfection. Sharp
+ * means within two circles of confusion, as in `pan`.
+ * @throws RangeError without frames, or for a streak or circle not above 0
+ */
+export function panSigma({ frames, cocMm = 0.03 }: Judged): number {
+  const logLikelihood = likelihoodOf(frames, cocMm);
   // The likelihood has one top: close in on it by thirds.
   let low = Math.log(SIGMA_LOW);
   let high = Math.log(SIGMA_HIGH);
@@ -86,6 +90,31 @@ export function panSigma({
     else high = b;
   }
   return Math.exp((low + high) / 2);
+}
+
+/** Half of the 95 % point of chi-squared with one degree of freedom. */
+const LIKELIHOOD_DROP = (Z_95 * Z_95) / 2;
+
+/**
+ * The sigma with its 95 % interval: where the likelihood has fallen by half of chi-squared's 95 %
+ * point from its top. Source: Wilks 1938, Ann. Math. Stat. 9, 60.
+ * @throws RangeError as `panSigma`
+ */
+export function panSigmaInterval({ frames, cocMm = 0.03 }: Judged): Rate {
+  const logLikelihood = likelihoodOf(frames, cocMm);
+  const rate = panSigma({ frames, cocMm });
+  const floor = logLikelihood(Math.log(rate)) - LIKELIHOOD_DROP;
+  const edge = (outer: number) => {
+    let [out, within] = [Math.log(outer), Math.log(rate)];
+    if (logLikelihood(out) >= floor) return outer;
+    for (let step = 0; step < SIGMA_STEPS; step += 1) {
+      const middle = (out + within) / 2;
+      if (logLikelihood(middle) < floor) out = middle;
+      else within = middle;
+    }
+    return Math.exp(within);
+  };
+  return { rate, low: edge(SIGMA_LOW), high: edge(SIGMA_HIGH) };
 }
 
 /** Chance of at most `count` events when `mean` are expected. Source: Poisson 1837. */

@@ -1,0 +1,31 @@
+import { above } from '../check';
+
+/** Frames that were taken in one press, as indices from the first to the last. */
+export interface Burst {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A pause longer than this between two frames ends a burst. Common practice, no source. */
+const PAUSE_MS = 1200;
+
+/**
+ * Bursts of two frames or more.
+ * @param timesMs when frames were taken, in order of time
+ * @throws RangeError for times out of order or a pause not above 0
+ */
+export function burstsOf(timesMs: readonly number[], pauseMs = PAUSE_MS): readonly Burst[] {
+  above('pauseMs', pauseMs, 0);
+  const found: Burst[] = [];
+  let from = 0;
+  for (let i = 1; i <= timesMs.length; i += 1) {
+    const [before, at] = [timesMs[i - 1] ?? 0, timesMs[i]];
+    if (at !== undefined && at < before) {
+      throw new RangeError(`timesMs[${i}] ${at}: must not be before ${before}`);
+    }
+    if (at !== undefined && at - before <= pauseMs) continue;
+    if (i - 1 > from) found.push({ from, to: i - 1 });
+    from = i;
+  }
+  return found;
+}

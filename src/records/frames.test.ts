@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import { deflateSync, strFromU8, strToU8 } from 'fflate';
+import { frameChunkSchema, packFrames, unpackFrames, type Frame } from './frames';
+import { STORAGE_CHARS } from './storage';
+
+const frame = fc.record(
+  {
+    name: fc.string({ maxLength: 40 }),
+    cameraMs: fc.integer({ min: 1_700_000_000_000, max: 1_900_000_000_000 }),
+    camera: fc.constantFrom('Body A', 'Body B', ''),
+    shutterS: fc.constantFrom(1 / 1250, 1 / 60, 0.5),
+    aperture: fc.constantFrom(2.8, 5.6),
+    iso: fc.constantFrom(100, 6400),
+    focalMm: fc.constantFrom(70, 400),
+    rating: fc.integer({ min: -1, max: 5 }),
+    kept: fc.boolean(),
+    upright: fc.boolean(),
+  },
+  { requiredKeys: ['name', 'cameraMs', 'camera'] },
+) as fc.Arbitrary<Frame>;
+
+test('frames come out as they went in, in order of time', () => {
+  fc.assert(
+    fc.property(fc.array(frame, { maxLength: 30 }), (frames) => {
+      const sorted = [...frames].sort((a, b) => a.cameraMs - b.cameraMs);
+      expect(unpackFrames(packFrames(frames))).toEqual(sorted);
+    }),
+  );
+});
+
+/** A night as a body writes it: bursts, a dial turned now and then. */
+const night = (game: number): Frame[] =>
+  Array.from({ length: 1200 }, (_, i) => ({
+    name: `LMR_${String((game * 1200 + i) % 10_000).padStart(4, '0')}.jpg`,
+    cameraMs: 1_807_900_000_000 + game * 604_800_000 + Math.floor(i / 6) * 31_777 + (i % 6) * 83,
+    camera: 'Full-frame body, 24 MP',
+    shutterS: 1 / (i % 7 ? 1250 : 800),
+    aperture: 2.8,
+    iso: [1600, 2000, 2500, 3200][Math.floor(i / 300)] as number,
+    focalMm: [400, 400, 200, 280][Math.floor(i / 90) % 4] as number,
+    ...(i % 37 === 0 && { rating: 4 }),
+  }));
+
+test('a season of forty games of 1200 frames takes less than a fifth of what a browser keeps', () => {
+  const season = Array.from({ length: 40 }, (_, game) => packFrames(night(game)));
+  const chars = season.flat().join('').length;
+  expect(season[0]).toHaveLength(2);
+  expect(unpackFrames(season[7] as string[])).toEqual(night(7));
+  expect(chars).toBeLessThan(STORAGE_CHARS / 5);
+});
+
+const packed = (columns: object) =>
+  btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns))), true));
+
+test.each([
+  ['no base64', '%%%'],
+  ['no deflate', btoa('hello there')],
+  ['no columns', packed({ v: 1 })],
+  ['another version', packed({ v: 2 })],
+  ['a text that unfolds beyond its room', packed({ v: 1, names: ['0'.repeat(5_000_000)] })],
+] as const)('%s is refused with a reason', (_what, chunk) => {
+  const checked = frameChunkSchema.safeParse(chunk);
+  expect(checked.success).toBe(false);
+  expect(checked.error?.issues[0]?.message.length).toBeGreaterThan(5);
+});

@@ -1,0 +1,178 @@
+import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
+import { z } from 'zod';
+import { firstProblem } from './parse';
+
+/**
+ * What pictures say of themselves, packed: up to a thousand frames a chunk, a column for each figure,
+ * times and names as steps from the one before, deflated, in base64. A season's pictures then fit where
+ * a browser keeps five million characters (docs/performance.md).
+ * @example
+ * const chunk = packFrames([frame]); // "q1YqS…"
+ */
+
+export const FRAMES_PER_CHUNK = 1000;
+export const MOST_CHUNKS = 50;
+/** Characters of one chunk, and what it may unfold to. */
+const LONGEST_CHUNK = 120_000;
+const LARGEST_BYTES = 400_000;
+
+export interface Frame {
+  /** The file's own name. */
+  readonly name: string;
+  /** The camera's clock as it stood, read as the place's own wall clock: milliseconds as if of UTC. */
+  readonly cameraMs: number;
+  /** Which camera, as its pictures name it. */
+  readonly camera: string;
+  readonly shutterS?: number;
+  readonly aperture?: number;
+  readonly iso?: number;
+  readonly focalMm?: number;
+  /** 0 to 5 as rated in the picture, −1 for rejected. */
+  readonly rating?: number;
+  /** Picked or not by hand in the log, whatever the rating. */
+  readonly kept?: boolean;
+  /** Whether the camera was held upright. */
+  readonly upright?: boolean;
+}
+
+const optional = (least: number, most: number) =>
+  z.array(z.number().min(least).max(most).nullable()).max(FRAMES_PER_CHUNK);
+
+const columnsSchema = z
+  .strictObject({
+    v: z.literal(1),
+    names: z.array(z.string().max(120)).max(FRAMES_PER_CHUNK),
+    /** The first time, then steps. */
+    ms: z.array(z.number().int().min(-1e14).max(1e14)).max(FRAMES_PER_CHUNK),
+    cameras: z.array(z.string().max(80)).max(20),
+    camera: z.array(z.number().int().min(0).max(19)).max(FRAMES_PER_CHUNK),
+    shutterS: optional(1e-6, 3600),
+    aperture: optional(0.5, 128),
+    iso: optional(1, 10_000_000),
+    focalMm: optional(0.5, 5000),
+    rating: optional(-1, 5),
+    kept: optional(0, 1),
+    upright: optional(0, 1),
+  })
+  .refine(
+    ({ v: _v, cameras: _cameras, ...columns }) =>
+      new Set(Object.values(columns).map((column) => column.length)).size === 1,
+    { message: 'must have columns of one length' },
+  )
+  .refine(({ camera, cameras }) => camera.every((at) => at < cameras.length), {
+    path: ['camera'],
+    message: 'must be one of cameras',
+  });
+
+/** How much of a name is the same as that of the name before, and what follows. */
+const stepsOf = (names: readonly string[]) =>
+  names.map((name, i) => {
+    const before = names[i - 1] ?? '';
+    let same = 0;
+    while (same < Math.min(35, name.length, before.length) && name[same] === before[same]) same += 1;
+    return same.toString(36) + name.slice(same);
+  });
+
+function namesOf(steps: readonly string[]): string[] {
+  let before = '';
+  return steps.map((step) => {
+    before = before.slice(0, Number.parseInt(step[0] ?? '0', 36) || 0) + step.slice(1);
+    return before;
+  });
+}
+
+function packChunk(frames: readonly Frame[]): string {
+  const cameras = [...new Set(frames.map(({ camera }) => camera))].slice(0, 20);
+  const figures = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') =>
+    frames.map((frame) => frame[key] ?? null);
+  const switches = (key: 'kept' | 'upright') =>
+    frames.map((frame) => (frame[key] === undefined ? null : Number(frame[key])));
+  const columns: z.infer<typeof columnsSchema> = {
+    v: 1,
+    names: stepsOf(frames.map(({ name }) => name.slice(0, 100))),
+    ms: frames.map(({ cameraMs }, i) => Math.round(cameraMs - (frames[i - 1]?.cameraMs ?? 0))),
+    cameras,
+    camera: frames.map(({ camera }) => Math.max(0, cameras.indexOf(camera))),
+    shutterS: figures('shutterS'),
+    aperture: figures('aperture'),
+    iso: figures('iso'),
+    focalMm: figures('focalMm'),
+    rating: figures('rating'),
+    kept: switches('kept'),
+    upright: switches('upright'),
+  };
+  return btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns)), { level: 9 }), true));
+}
+
+/** Frames as chunks, in order of time. */
+export function packFrames(frames: readonly Frame[]): string[] {
+  const sorted = [...frames].sort((a, b) => a.cameraMs - b.cameraMs);
+  return Array.from({ length: Math.ceil(sorted.length / FRAMES_PER_CHUNK) }, (_, i) =>
+    packChunk(sorted.slice(i * FRAMES_PER_CHUNK, (i + 1) * FRAMES_PER_CHUNK)),
+  );
+}
+
+/** Unfolded chunks are kept: a shoot is read anew at every change, its chunks seldom differ. */
+const MOST_KNOWN = 200;
+const known = new Map<string, readonly Frame[]>();
+
+/** @throws RangeError for a chunk that can't be read, with what is wrong in it */
+function unpackChunk(chunk: string): readonly Frame[] {
+  const made = known.get(chunk);
+  if (made) return made;
+  let raw: unknown;
+  try {
+    // Written into room of a fixed size: a chunk that unfolds without end is cut off and refused.
+    const bytes = inflateSync(strToU8(atob(chunk), true), { out: new Uint8Array(LARGEST_BYTES) });
+    raw = JSON.parse(strFromU8(bytes));
+  } catch {
+    throw new RangeError('must be frames as packed by Bright Perch; it is cut off or damaged');
+  }
+  const checked = columnsSchema.safeParse(raw);
+  if (!checked.success) throw new RangeError(firstProblem(checked.error));
+  const { data } = checked;
+  const names = namesOf(data.names);
+  let cameraMs = 0;
+  const frames = names.map((name, i): Frame => {
+    cameraMs += data.ms[i] ?? 0;
+    const figure = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') => {
+      const value = data[key][i] ?? undefined;
+      return value === undefined ? {} : { [key]: value };
+    };
+    const on = (key: 'kept' | 'upright') => {
+      const value = data[key][i] ?? undefined;
+      return value === undefined ? {} : { [key]: value === 1 };
+    };
+    return {
+      name,
+      cameraMs,
+      camera: data.cameras[data.camera[i] ?? 0] ?? '',
+      ...figure('shutterS'),
+      ...figure('aperture'),
+      ...figure('iso'),
+      ...figure('focalMm'),
+      ...figure('rating'),
+      ...on('kept'),
+      ...on('upright'),
+    };
+  });
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(chunk, frames);
+  return frames;
+}
+
+/** Chunks as frames, in order of time. @throws RangeError for one that can't be read */
+export const unpackFrames = (chunks: readonly string[]): readonly Frame[] =>
+  chunks.flatMap(unpackChunk);
+
+/** A chunk that can be read, or the reason why not. */
+export const frameChunkSchema = z
+  .string()
+  .max(LONGEST_CHUNK)
+  .superRefine((chunk, context) => {
+    try {
+      unpackChunk(chunk);
+    } catch (error) {
+      context.addIssue({ code: 'custom', message: (error as Error).message });
+    }
+  });

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { MOST_CHUNKS, frameChunkSchema } from './frames';
+import { id, text } from './shape';
+
+/**
+ * The Log: what was done while shooting, in order of time, and what the pictures themselves say.
+ * Part of a shoot. An entry keeps the ids of what it was about even when that is deleted later.
+ * @example
+ * const entry = logEntrySchema.parse({ id: 'a', kind: 'keeper', atLocal: '2027-04-16T19:02:11', markId: 'circle' });
+ */
+
+/** Most entries of one shoot. */
+export const MOST_LOGGED = 5000;
+
+/** Wall-clock second, "2027-04-16T18:30:05". */
+export const localSecond = z.iso.datetime({ local: true, precision: 0 });
+
+const about = {
+  id,
+  atLocal: localSecond,
+  /** Made while the day was only rehearsed: it teaches nothing. */
+  rehearsed: z.literal(true).optional(),
+  markId: id,
+  positionId: id,
+  shotId: id.optional(),
+};
+
+export const logEntrySchema = z.discriminatedUnion('kind', [
+  /** What is worked on from here on, and from where. */
+  z.strictObject({ ...about, kind: z.literal('stand') }),
+  /** A frame judged to be worth keeping. */
+  z.strictObject({ ...about, kind: z.literal('keeper') }),
+  /** Something came: a bird to the perch, a deer to the edge. */
+  z.strictObject({ ...about, kind: z.literal('sighting'), name: text(80) }),
+  z.strictObject({
+    ...about,
+    kind: z.literal('athlete'),
+    name: text(80),
+    personId: id.optional(),
+  }),
+  z.strictObject({ ...about, kind: z.literal('behaviour'), name: text(80) }),
+  z.strictObject({ ...about, kind: z.literal('note'), text: text(500) }),
+]);
+export type LogEntry = z.infer<typeof logEntrySchema>;
+export type LogKind = LogEntry['kind'];
+
+/** How far a camera's clock stands from the place's own. */
+export const cameraClockSchema = z.strictObject({
+  /** As its pictures name it; none where they don't. */
+  name: z.string().max(80),
+  /** Add this to the camera's time. */
+  offsetS: z.number().int().min(-172_800).max(172_800),
+});
+
+export const logSchema = z.strictObject({
+  entries: z.array(logEntrySchema).max(MOST_LOGGED),
+  clocks: z.array(cameraClockSchema).max(20),
+  /** Pictures' own figures, packed: `src/records/frames.ts`. */
+  frames: z.array(frameChunkSchema).max(MOST_CHUNKS),
+  /** Lessons of earlier shoots, and whether this plan uses them. */
+  lessons: z.array(z.strictObject({ id: text(80), use: z.boolean() })).max(100),
+});
+export type Log = z.infer<typeof logSchema>;
+
+export const EMPTY_LOG: Log = { entries: [], clocks: [], frames: [], lessons: [] };
