@@ -24,7 +24,11 @@ module.exports = {
   },
   plugins: [
     plugin(({ addBase }) =>
-      addBase({ ':root': variables(tokens.day), '.dark:root': variables(tokens.dark) }),
+      addBase({
+        ':root': variables(tokens.day),
+        '.dark:root': variables(tokens.dark),
+        '.dark.hide:root': variables(tokens.hide),
+      }),
     ),
   ],
 };

@@ -24,10 +24,13 @@ test('a sigma’s interval is where a grid of likelihoods has fallen by 1.92', (
     sharp: i % 3 === 0,
   }));
   const logOf = (sigma: number) =>
-    frames.reduce((sum, { streakMm, sharp }) => {
-      const chance = jStat.erf(0.06 / (streakMm * sigma * Math.SQRT2));
-      return sum + Math.log(sharp ? chance : 1 - chance);
-    }, -(((Math.log(sigma) - Math.log(0.15)) / 0.7) ** 2) / 2);
+    frames.reduce(
+      (sum, { streakMm, sharp }) => {
+        const chance = jStat.erf(0.06 / (streakMm * sigma * Math.SQRT2));
+        return sum + Math.log(sharp ? chance : 1 - chance);
+      },
+      -(((Math.log(sigma) - Math.log(0.15)) / 0.7) ** 2) / 2,
+    );
   const grid = Array.from({ length: 40_000 }, (_, i) => 0.001 * Math.exp(i / 5300));
   const logs = grid.map(logOf);
   const top = Math.max(...logs);

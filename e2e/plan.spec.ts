@@ -254,15 +254,17 @@ test('the address says shoot and step; back goes back', { tag: '@once' }, async 
   await expect(page.getByRole('heading', { name: 'Bright Perch' })).toBeVisible();
 });
 
-test('the dark scheme is remembered', { tag: '@once' }, async ({ page }) => {
+test('the brightness is remembered: day, dusk, hide', { tag: '@once' }, async ({ page }) => {
   await openLarkmoor(page);
-  await page.getByRole('button', { name: 'Show dark, for the hide' }).click();
   const paper = () =>
     page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
+  await page.getByRole('button', { name: 'Show for the dusk' }).click();
   await expect.poll(paper).toBe('rgb(13, 16, 18)');
+  await page.getByRole('button', { name: 'Show dark, for the hide' }).click();
+  await expect.poll(paper).toBe('rgb(0, 0, 0)');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Show by day' })).toBeVisible();
-  await expect.poll(paper).toBe('rgb(13, 16, 18)');
+  await expect.poll(paper).toBe('rgb(0, 0, 0)');
 });
 
 test('from the side: the heights, what is behind the head, and the camera answers to it', async ({

@@ -6,6 +6,9 @@ declare module 'jstat' {
   export const jStat: {
     erf: (x: number) => number;
     chisquare: { inv: (p: number, degrees: number) => number };
+    studentt: { inv: (p: number, degrees: number) => number };
+    mean: (values: readonly number[]) => number;
+    stdev: (values: readonly number[], ofSample?: boolean) => number;
   };
 }
 declare module 'geographiclib-geodesic' {

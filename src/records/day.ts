@@ -72,6 +72,8 @@ export const watchSchema = z
     fromLocal: localMinute,
     toLocal: localMinute,
     visitsLocal: z.array(localMinute).max(500),
+    /** Still going on: it is known as far as `toLocal`. */
+    open: z.literal(true).optional(),
   })
   .refine(({ fromLocal, toLocal }) => toLocal > fromLocal, {
     path: ['toLocal'],

@@ -69,7 +69,8 @@ const stepsOf = (names: readonly string[]) =>
   names.map((name, i) => {
     const before = names[i - 1] ?? '';
     let same = 0;
-    while (same < Math.min(35, name.length, before.length) && name[same] === before[same]) same += 1;
+    while (same < Math.min(35, name.length, before.length) && name[same] === before[same])
+      same += 1;
     return same.toString(36) + name.slice(same);
   });
 

@@ -3,7 +3,7 @@ import type { Shoot } from './shoot';
 
 /**
  * Writes that wait a moment, so that a drag writes once; the last state of each record wins.
- * `flush` writes all now: before the page goes away.
+ * `flush` writes all now: before the page goes away. What could not be written is tried again with it.
  */
 const WAIT_MS = 250;
 /** While changes keep coming, as under a drag, this long at most. */
@@ -14,12 +14,15 @@ export interface PendingWrites {
   forget: (id: string) => void;
   /** The state of a record that waits to be written. */
   waiting: (id: string) => Shoot | undefined;
+  /** All states that wait. */
+  all: () => readonly Shoot[];
   flush: () => Promise<void>;
 }
 
 export function pendingWrites(
   onError: (error: unknown) => void,
   write: (shoot: Shoot) => Promise<void> = writeShoot,
+  onSaved: () => void = () => undefined,
 ): PendingWrites {
   const waiting = new Map<string, Shoot>();
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -30,7 +33,14 @@ export function pendingWrites(
     const shoots = [...waiting.values()];
     waiting.clear();
     const results = await Promise.allSettled(shoots.map((shoot) => write(shoot)));
-    results.forEach((result) => result.status === 'rejected' && onError(result.reason));
+    results.forEach((result, i) => {
+      const shoot = shoots[i];
+      if (result.status === 'fulfilled' || !shoot) return;
+      // It waits for the next flush, unless a later state of it does.
+      if (!waiting.has(shoot.id)) waiting.set(shoot.id, shoot);
+      onError(result.reason);
+    });
+    if (shoots.length > 0 && results.every(({ status }) => status === 'fulfilled')) onSaved();
   };
   return {
     put: (shoot) => {
@@ -42,6 +52,7 @@ export function pendingWrites(
     },
     forget: (id) => void waiting.delete(id),
     waiting: (id) => waiting.get(id),
+    all: () => [...waiting.values()],
     flush,
   };
 }

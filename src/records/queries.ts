@@ -32,7 +32,11 @@ const writersByClient = new WeakMap<QueryClient, PendingWrites>();
 export function writerOf(client: QueryClient): PendingWrites {
   const known = writersByClient.get(client);
   if (known) return known;
-  const writer = pendingWrites((error) => noteSaveTrouble(client, error));
+  const writer = pendingWrites(
+    (error) => noteSaveTrouble(client, error),
+    writeShoot,
+    () => void client.setQueryData(SAVE_TROUBLE_KEY, null),
+  );
   writersByClient.set(client, writer);
   return writer;
 }
@@ -91,8 +95,11 @@ export function useShootActions() {
       remove: (id: string) => {
         writer.forget(id);
         setShoots((shoots) => shoots.filter((shoot) => shoot.id !== id));
-        void removeShoot(id);
+        // There is room again for what did not fit.
+        void removeShoot(id).then(() => writer.flush());
       },
+      /** Writes what waits, before anything else happens: no tap is lost with the page. */
+      keepNow: () => void writer.flush(),
       discardSetAside: async (asideKey: string) => {
         await discardSetAside(asideKey);
         await client.invalidateQueries({ queryKey: SET_ASIDE_KEY });
@@ -114,7 +121,11 @@ export function useSafeKeeping() {
     return {
       take: async (): Promise<Kept> => {
         await writerOf(client).flush();
-        return readKept();
+        const kept = await readKept();
+        // What does not fit into the browser goes into the file none the less.
+        const unsaved = writerOf(client).all();
+        const others = kept.shoots.filter(({ id }) => !unsaved.some((shoot) => shoot.id === id));
+        return { ...kept, shoots: [...others, ...unsaved] };
       },
       /** @throws what the storage threw, with everything as it was */
       put,

@@ -20,7 +20,7 @@ function offsetMs(ms: number, timeZone: string): number {
 }
 
 /**
- * Wall-clock minute at a place to milliseconds since 1970 UTC. Of an hour that clocks show twice it
+ * Wall-clock minute (or second) at a place to milliseconds since 1970 UTC. Of an hour that clocks show twice it
  * is one of the two; of an hour they skip, the same minute by the clocks before.
  */
 export function msOf(localMinute: string, timeZone: string): number {
@@ -34,6 +34,10 @@ export function msOf(localMinute: string, timeZone: string): number {
 /** Milliseconds to the wall-clock minute at a place, "2027-04-16T18:30". */
 export const localMinuteOf = (ms: number, timeZone: string): string =>
   new Date(ms + offsetMs(ms, timeZone)).toISOString().slice(0, 16);
+
+/** As {@link localMinuteOf}, to the second: "2027-04-16T18:30:05". */
+export const localSecondOf = (ms: number, timeZone: string): string =>
+  new Date(ms + offsetMs(ms, timeZone)).toISOString().slice(0, 19);
 
 /** "20:05" at a place. */
 export const clockOf = (ms: number, timeZone: string): string =>

@@ -41,24 +41,30 @@ export const Exposure = memo(function Exposure({
   aperture,
   iso,
   largestPx = 46,
+  stacked = false,
 }: {
   /** As engraved: "1/1250", "f/2.8", "ISO 3200". */
   readonly shutter: string;
   readonly aperture: string;
   readonly iso: string;
   readonly largestPx?: number;
+  /** To be read at arm's length: the shutter over the other two, each as large as it goes. */
+  readonly stacked?: boolean;
 }) {
   const [widthPx, setWidthPx] = useState(340);
-  const px = headlinePx([shutter, aperture, iso], widthPx, largestPx);
+  const px = headlinePx(stacked ? [aperture, iso] : [shutter, aperture, iso], widthPx, largestPx);
   const size = { fontSize: px, lineHeight: px * 1.1 };
+  const shutterPx = stacked ? headlinePx([shutter], widthPx, largestPx * 1.6) : px;
   return (
     <View
       role="img"
       aria-label={`${shutter}, ${aperture}, ${iso}`}
       onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
-      className="flex-row items-end justify-between"
+      className={`flex-row items-end justify-between ${stacked ? 'flex-wrap' : ''}`}
     >
-      <Shutter label={shutter} px={px} />
+      <View className={stacked ? 'w-full' : ''}>
+        <Shutter label={shutter} px={shutterPx} />
+      </View>
       <Text kind="headline" style={size} numberOfLines={1}>
         <Text kind="headline" className="font-normal italic" style={size}>
           f

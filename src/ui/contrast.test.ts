@@ -13,7 +13,7 @@ const contrast = (a: string, b: string) => {
   return (light + 0.05) / (dark + 0.05);
 };
 
-describe.each(['day', 'dark'] as const)('%s', (scheme) => {
+describe.each(['day', 'dark', 'hide'] as const)('%s', (scheme) => {
   const inks = tokens[scheme];
   test('figures stand 7:1 off the paper', () => {
     expect(contrast(inks.ink, inks.paper)).toBeGreaterThanOrEqual(7);
@@ -23,4 +23,12 @@ describe.each(['day', 'dark'] as const)('%s', (scheme) => {
     expect(contrast(inks.quiet, inks.paper)).toBeGreaterThanOrEqual(4.5);
     expect(contrast(inks.signal, inks.paper)).toBeGreaterThanOrEqual(4.5);
   });
+});
+
+test('each brightness gives less light than the one before it', () => {
+  const [day, dusk, hide] = (['day', 'dark', 'hide'] as const).map(
+    (scheme) => luminance(tokens[scheme].paper) + luminance(tokens[scheme].ink),
+  ) as [number, number, number];
+  expect(dusk).toBeLessThan(day);
+  expect(hide).toBeLessThan(dusk);
 });

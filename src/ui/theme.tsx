@@ -1,41 +1,65 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
 import { useColorScheme } from 'nativewind';
-import { useEffect } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import tokens from './tokens.json';
 
 export type Inks = typeof tokens.day;
-export type SchemeName = 'light' | 'dark';
+
+/** Paper for the day, slate for the dusk, amber on black for the hide and the eye used to the dark. */
+export const BRIGHTNESSES = ['day', 'dusk', 'hide'] as const;
+export type Brightness = (typeof BRIGHTNESSES)[number];
 
 const SCHEME_KEY = 'bright-perch/scheme';
+const INKS = { day: tokens.day, dusk: tokens.dark, hide: tokens.hide } as const;
+/** As it is kept: what the first versions wrote stays readable. */
+const KEPT = { day: 'light', dusk: 'dark', hide: 'hide' } as const;
 
-/** The inks of the scheme in force, for drawings. */
-export function useInks(): Inks {
-  return useColorScheme().colorScheme === 'dark' ? tokens.dark : tokens.day;
+let brightness: Brightness = 'day';
+const listeners = new Set<() => void>();
+
+function setBrightness(next: Brightness): void {
+  brightness = next;
+  document.documentElement.classList.toggle('hide', next === 'hide');
+  listeners.forEach((tell) => tell());
 }
 
-/** Day paper or hide-dark slate, remembered; until chosen, as the device asks. */
-export function useScheme() {
-  const { colorScheme, setColorScheme } = useColorScheme();
-  const scheme: SchemeName = colorScheme === 'dark' ? 'dark' : 'light';
+const useBrightnessNow = (): Brightness =>
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => void listeners.delete(tell);
+    },
+    () => brightness,
+  );
+
+/** The inks of the brightness in force, for drawings. */
+export const useInks = (): Inks => INKS[useBrightnessNow()];
+
+/** How bright the page is, remembered; until chosen, as the device asks. */
+export function useBrightness() {
+  const { setColorScheme } = useColorScheme();
+  const now = useBrightnessNow();
   return {
-    scheme,
-    toggle: () => {
-      const next = scheme === 'dark' ? 'light' : 'dark';
-      setColorScheme(next);
-      void AsyncStorage.setItem(SCHEME_KEY, next);
+    brightness: now,
+    choose: (next: Brightness) => {
+      setColorScheme(next === 'day' ? 'light' : 'dark');
+      setBrightness(next);
+      void AsyncStorage.setItem(SCHEME_KEY, KEPT[next]);
     },
   };
 }
 
-/** Puts back the scheme that was chosen last. */
+/** Puts back the brightness that was chosen last. */
 export function useRememberedScheme() {
   const { setColorScheme } = useColorScheme();
   useEffect(() => {
-    const preferred = () =>
-      window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
-    void AsyncStorage.getItem(SCHEME_KEY).then((kept) =>
-      setColorScheme(kept === 'dark' || kept === 'light' ? kept : preferred()),
-    );
+    const preferred = (): Brightness =>
+      window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dusk' : 'day';
+    void AsyncStorage.getItem(SCHEME_KEY).then((kept) => {
+      const chosen = BRIGHTNESSES.find((name) => KEPT[name] === kept) ?? preferred();
+      setColorScheme(chosen === 'day' ? 'light' : 'dark');
+      setBrightness(chosen);
+    });
     // Once, as the setter never changes: later changes come from the person.
   }, [setColorScheme]);
 }

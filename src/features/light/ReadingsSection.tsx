@@ -1,21 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
-import { bearingDeg, correctedLight, ev as evOf, fullCircle, type Point2 } from '@/core';
+import { bearingDeg, correctedLight, ev as evOf } from '@/core';
 import { evSaid } from '@/features/plan/heard';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
 import { engraved, stops } from '@/features/plan/words';
-import { newId } from '@/records/new-shoot';
 import { MOST_READINGS, type Reading } from '@/records/reading';
-import { localMinuteOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { useToast } from '@/ui/Toast';
 import { clicksInWords, gridWalk, groundClicks, type WalkPoint } from './light-plan';
-import { lookedInWords, ReadingForm, type Measured } from './ReadingForm';
+import { lookedInWords, ReadingForm } from './ReadingForm';
+import { useReadings } from './use-readings';
 import { useWalkTool } from './use-walk';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -24,35 +22,6 @@ type Seen = Extract<Plan['seen'], { ok: true }>;
 export function ReadingsSection() {
   const { seen } = useShootPage().plan;
   return seen.ok ? <Readings seen={seen} /> : null;
-}
-
-function useReadings(seen: Seen) {
-  const { plan, update, undo } = useShootPage();
-  const { atMs, setup } = plan;
-  const say = useToast();
-  return {
-    add: (name: string, where: Point2, measured: Measured) => {
-      const reading: Reading = {
-        id: newId(),
-        name,
-        x: where.x,
-        y: where.y,
-        upM: Math.max(0, seen.view.scene.target.z),
-        faceDeg: fullCircle(bearingDeg(where, seen.view.position)),
-        atLocal: localMinuteOf(atMs, setup.place.timeZone),
-        ...measured,
-      };
-      update((current) => ({ ...current, readings: [...current.readings, reading] }));
-      say({ text: `Reading kept: EV ${evSaid(reading).toFixed(1)}` });
-    },
-    remove: ({ id }: Reading) => {
-      update((current) => ({
-        ...current,
-        readings: current.readings.filter((reading) => reading.id !== id),
-      }));
-      say({ text: 'Reading taken away', action: { label: 'Undo', onPress: undo } });
-    },
-  };
 }
 
 /** How the plan and what was measured agree. */

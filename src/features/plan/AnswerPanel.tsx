@@ -65,23 +65,37 @@ function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }
   );
 }
 
-/** Keep-outs that the chosen position lies in. */
-function Forbidden() {
+/** What can hurt someone from here: the sun near the frame, a place where one may not stand. */
+export function Warnings({ view, answer }: { readonly view: View; readonly answer: Answer }) {
   const { setup } = useShootPage().plan;
-  const keepOuts = setup.features.filter(({ kind }) => kind === 'keepOut');
-  const { positions, choice, ground } = setup;
+  const { features, positions, choice, ground } = setup;
   const where = chosenPosition({ positions, choice });
+  const onField = onFieldOfPlay(ground.template, ground.bearingDeg, where);
+  const keepOuts = features.filter(({ kind }) => kind === 'keepOut');
   // On the field of play one is told so already.
-  if (onFieldOfPlay(ground.template, ground.bearingDeg, where)) return null;
-  return refusals(where, limitsOf(keepOuts)).map((why) => (
-    <Warning key={why} text={`this stands ${why}. Ask whoever is in charge where you may work.`} />
-  ));
+  const refused = onField ? [] : refusals(where, limitsOf(keepOuts));
+  return (
+    <>
+      {answer.sunNearFrame ? (
+        <Warning text="the sun is within 10° of the frame. Never look at it through the finder or a long lens." />
+      ) : null}
+      {refused.map((why) => (
+        <Warning
+          key={why}
+          text={`this stands ${why}. Ask whoever is in charge where you may work.`}
+        />
+      ))}
+      {onFieldOfPlay(ground.template, ground.bearingDeg, view.position) ? (
+        <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
+      ) : null}
+    </>
+  );
 }
 
 /** The answer of the page: settings, why, what it costs; then light and framing. */
 export function AnswerPanel() {
   const { plan } = useShootPage();
-  const { seen, shoot } = plan;
+  const { seen } = plan;
   if (!seen.ok) {
     return (
       <Box className="gap-1 px-4 py-3" role="alert">
@@ -93,7 +107,6 @@ export function AnswerPanel() {
   const { view, answer, sentence } = seen;
   const { ev } = answer.light;
   const spread = ev.high - ev.low;
-  const { bearingDeg, template } = shoot.ground;
   return (
     <Box role="region" aria-label="Answer" className="gap-2 px-4 py-2">
       <Exposure {...engraved(answer.exposure.settings)} />
@@ -106,13 +119,7 @@ export function AnswerPanel() {
           ? ` Lift ${stops(answer.exposure.settings.liftStops)} afterwards.`
           : ''}
       </Text>
-      {answer.sunNearFrame ? (
-        <Warning text="the sun is within 10° of the frame. Never look at it through the finder or a long lens." />
-      ) : null}
-      <Forbidden />
-      {onFieldOfPlay(template, bearingDeg, view.position) ? (
-        <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
-      ) : null}
+      <Warnings view={view} answer={answer} />
       <Box className="flex-row items-start gap-3 border-t border-line pt-2">
         <Ball view={view} answer={answer} />
         <Fact

@@ -16,6 +16,7 @@ import { DayAnswer } from '@/features/day/DayAnswer';
 import { DayContext, useDayOnRibbon, usePlannedDay } from '@/features/day/use-day';
 import { DrawToolbar } from '@/features/draw/DrawStep';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
+import { FieldTimeContext, useFieldTime, useFollowedTime } from '@/features/field/use-field-time';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
 import { useWalk, WalkContext } from '@/features/light/use-walk';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
@@ -84,6 +85,8 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   useUndoKeys(edits);
   const draw = useDraw();
   const walk = useWalk();
+  const fieldOpen = isField(usePathname());
+  const fieldTime = useFollowedTime(fieldOpen, look.hours, shoot.place.timeZone, edits.update);
   return (
     <EditsContext.Provider value={edits}>
       <LookContext.Provider value={look}>
@@ -91,12 +94,14 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
           <SearchContext.Provider value={search}>
             <DrawContext.Provider value={draw}>
               <WalkContext.Provider value={walk}>
-                <PageTitle title={title} />
-                {wide ? (
-                  <WideLayout id={id} title={title} />
-                ) : (
-                  <PhoneLayout id={id} title={title} />
-                )}
+                <FieldTimeContext.Provider value={fieldTime}>
+                  <PageTitle title={title} />
+                  {wide ? (
+                    <WideLayout id={id} title={title} />
+                  ) : (
+                    <PhoneLayout id={id} title={title} />
+                  )}
+                </FieldTimeContext.Provider>
               </WalkContext.Provider>
             </DrawContext.Provider>
           </SearchContext.Provider>
@@ -126,7 +131,8 @@ const WithPlan = memo(function WithPlan({
 
 /** The day planned for all that is within, while it is looked at. */
 function WithDay({ children }: { readonly children: ReactNode }) {
-  const day = usePlannedDay(isDay(usePathname()));
+  const path = usePathname();
+  const day = usePlannedDay(isDay(path) || isField(path));
   return <DayContext.Provider value={day}>{children}</DayContext.Provider>;
 }
 
@@ -147,6 +153,8 @@ const OpenStep = memo(function OpenStep() {
 const isDrawing = (path: string) => path.endsWith('/draw');
 /** Whether the order of the day is looked at: then that is the answer. */
 const isDay = (path: string) => path.endsWith('/day');
+/** Whether one shoots: then nothing else is on a phone's screen. */
+const isField = (path: string) => path.endsWith('/field');
 
 const StepAnswer = () => (isDay(usePathname()) ? <DayAnswer /> : <AnswerPanel />);
 
@@ -180,7 +188,11 @@ const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
 const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
   const path = usePathname();
   return (
-    <View role="navigation" aria-label="Steps" className="flex-row border-b border-ink">
+    <View
+      role="navigation"
+      aria-label="Steps"
+      className="flex-row border-b border-ink sm:flex-wrap"
+    >
       {STEPS.map((step) => {
         const here = path.endsWith(`/${step.id}`) || (step.id === 'ground' && isDrawing(path));
         return (
@@ -188,9 +200,9 @@ const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
             <Pressable
               role="link"
               {...(here && { 'aria-current': 'page' as const })}
-              className={`min-h-touch flex-1 items-center justify-center ${here ? 'border-b-4 border-signal pt-1' : ''}`}
+              className={`min-h-touch grow items-center justify-center sm:basis-[80px] ${here ? 'border-b-4 border-signal pt-1' : ''}`}
             >
-              <Text kind={here ? 'strong' : 'body'}>{step.name}</Text>
+              <Text kind={here ? 'label' : 'small'}>{step.name}</Text>
             </Pressable>
           </Link>
         );
@@ -200,7 +212,11 @@ const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
 });
 
 function Ribbon() {
-  return isDay(usePathname()) ? <DayRibbon /> : <ShootRibbon />;
+  const path = usePathname();
+  const { following } = useFieldTime();
+  // There the clock moves the hand, not the thumb.
+  if (isField(path) && following) return null;
+  return isDay(path) ? <DayRibbon /> : <ShootRibbon />;
 }
 
 /** The ribbon with what is shot when, and the walks between. */
@@ -245,8 +261,9 @@ interface LayoutProps {
 }
 
 const PhoneLayout = memo(function PhoneLayout({ id, title }: LayoutProps) {
-  const drawing = isDrawing(usePathname());
-  if (drawing) return <PhoneDrawing id={id} title={title} />;
+  const path = usePathname();
+  if (isDrawing(path)) return <PhoneDrawing id={id} title={title} />;
+  if (isField(path)) return <PhoneField id={id} title={title} />;
   return (
     <View className="flex-1 bg-paper">
       <TopBar title={title} />
@@ -300,27 +317,50 @@ function PhoneDrawing({ id, title }: LayoutProps) {
   );
 }
 
+/** Shooting on a phone: the dials and the thumb's work, nothing else. */
+function PhoneField({ id, title }: LayoutProps) {
+  return (
+    <View className="flex-1 bg-paper">
+      <TopBar title={title} />
+      <StepLinks id={id} />
+      <View role="main" className="flex-1">
+        <OpenStep />
+      </View>
+      <Ribbon />
+    </View>
+  );
+}
+
 const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
   const path = usePathname();
   const drawing = isDrawing(path);
   // A table needs room, and says what to set event by event.
   const day = isDay(path);
+  const field = isField(path);
   const inHand = useInHand();
   return (
     <View className="flex-1 bg-paper">
       <View role="main" className="flex-1 flex-row">
-        <View className={`${day ? 'w-[760px]' : 'w-[340px]'} border-r border-ink`}>
+        <View
+          className={`${day ? 'w-[760px]' : field ? 'w-[520px]' : 'w-[340px]'} border-r border-ink`}
+        >
           <TopBar title={title} />
           <StepLinks id={id} />
-          <ScrollView key={drawing ? inHand : undefined} contentContainerClassName="pb-4">
-            {day ? <DayAnswer /> : null}
-            <View className="p-4">
+          {field ? (
+            <View className="flex-1">
               <OpenStep />
             </View>
-          </ScrollView>
+          ) : (
+            <ScrollView key={drawing ? inHand : undefined} contentContainerClassName="pb-4">
+              {day ? <DayAnswer /> : null}
+              <View className="p-4">
+                <OpenStep />
+              </View>
+            </ScrollView>
+          )}
         </View>
         <PlanPicture drawing={drawing} />
-        {day ? null : (
+        {day || field ? null : (
           <View className="w-[370px] border-l border-ink">
             <ScrollView tabIndex={0} contentContainerClassName="pt-2">
               <AnswerPanel />

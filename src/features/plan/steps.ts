@@ -6,5 +6,7 @@ export const STEPS = [
   { id: 'settings', name: 'Settings' },
   { id: 'kit', name: 'Kit' },
   { id: 'day', name: 'Day' },
+  { id: 'field', name: 'Field' },
+  { id: 'log', name: 'Log' },
 ] as const;
 export type StepId = (typeof STEPS)[number]['id'];

@@ -26,7 +26,7 @@ export interface Edits {
 }
 
 const LOOKED_AT: ReadonlySet<string> = new Set(['atLocal', 'updatedAt']);
-const LOOKED_WITH: ReadonlySet<string> = new Set(['markId', 'positionId']);
+const LOOKED_WITH: ReadonlySet<string> = new Set(['markId', 'positionId', 'slot']);
 
 const differing = <T extends object>(a: T, b: T): readonly string[] =>
   (Object.keys(b) as (keyof T & string)[]).filter((key) => a[key] !== b[key]);

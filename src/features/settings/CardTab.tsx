@@ -1,9 +1,6 @@
-import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
-import { useSettled } from '@/features/plan/use-light-series';
 import { CARD_SIZES, cardSvg, type CardSheet, type CardSize } from '@/formats/card-image';
 import { pngOf } from '@/formats/plan-image';
 import { fileStem } from '@/formats/shoot-json';
@@ -13,10 +10,9 @@ import { Exposure } from '@/ui/Exposure';
 import { downloadBlob, printPicture } from '@/ui/files';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { requestCard } from '@/workers/light-series-client';
-import type { CardRequest } from '@/workers/light-series-job';
-import { cardLine, cardNotes, cardRequest, turnedLines } from './card';
+import { cardLine, cardNotes, turnedLines } from './card';
 import { memorySlots } from './slots';
+import { useCard } from './use-card';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
@@ -28,29 +24,13 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
   const { view } = seen;
   const { choice } = setup;
   const { series } = ribbon;
-  const asked = useMemo(() => ({ view, choice, series }), [view, choice, series]);
-  const settled = useSettled(asked);
-  const request = useMemo(
-    () => cardRequest(settled.view, settled.choice, settled.series, hours),
-    [settled, hours],
-  );
-  const key = useMemo(() => hashKey([request]), [request]);
-  const { data: card, error } = useQuery({
-    queryKey: ['card', key],
-    queryKeyHashFn: () => key,
-    queryFn: ({ signal }) => requestCard(request as CardRequest, signal),
-    enabled: request !== undefined,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    gcTime: 30_000,
-    retry: false,
-  });
+  const { card, trouble } = useCard(view, choice, series, hours);
   if (view.wanted.technique === 'silhouette') {
     return (
       <Text>A silhouette is exposed for the sky behind it: read the dials at its minute.</Text>
     );
   }
-  if (error) return <Text role="alert">{`No card: ${error.message}`}</Text>;
+  if (trouble) return <Text role="alert">{`No card: ${trouble}`}</Text>;
   if (!card) return <Text aria-live="polite">Computing the light of the shoot</Text>;
   const lines = card.rows.map((row) => cardLine(row, clock));
   const notes = cardNotes(card, clock);

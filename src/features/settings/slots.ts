@@ -4,6 +4,7 @@ import {
   shutterFor,
   solveExposure,
   type PictureWanted,
+  type Settings,
   type SubjectLight,
 } from '@/core';
 import { exposureDemands } from '@/features/plan/answer';
@@ -13,7 +14,9 @@ import type { Shoot } from '@/records/shoot';
 
 /** What to store in a body's memory slots, in words that any body has. */
 export interface Slot {
+  readonly id: NonNullable<Shoot['choice']['slot']>;
   readonly name: string;
+  readonly settings: Settings;
   readonly exposure: { readonly shutter: string; readonly aperture: string; readonly iso: string };
   readonly rest: readonly string[];
 }
@@ -42,15 +45,16 @@ export function memorySlots(
         keepShutter: wanted.technique === 'pan',
       },
     });
-    return engraved(settings);
+    return { settings, exposure: engraved(settings) };
   };
   const pan = set({ technique: 'pan', background: 'any' });
   const wantedPan = formatShutter(panS);
   const burst = `${view.body.framesPerS} frames a second`;
   return [
     {
+      id: 'action',
       name: 'Action',
-      exposure: set(ACTION),
+      ...set(ACTION),
       rest: [
         `automatic ISO up to ${ceiling}`,
         'continuous focus',
@@ -59,19 +63,21 @@ export function memorySlots(
       ],
     },
     {
+      id: 'still',
       name: 'Still',
-      exposure: set(STILL),
+      ...set(STILL),
       rest: ['single frames', 'focus locked once', `hands steady to ${formatShutter(view.shakeS)}`],
     },
     {
+      id: 'pan',
       name: 'Pan',
-      exposure: pan,
+      ...pan,
       rest: [
         'continuous focus',
         burst,
         'stabiliser up and down only',
         'press in the middle of the swing',
-        ...(pan.shutter === wantedPan ? [] : [`a neutral filter would hold ${wantedPan}`]),
+        ...(pan.exposure.shutter === wantedPan ? [] : [`a neutral filter would hold ${wantedPan}`]),
       ],
     },
   ];

@@ -1,0 +1,1 @@
+export { FieldStep as default } from '@/features/field/FieldStep';

@@ -1,0 +1,1 @@
+export { LogStep as default } from '@/features/log/LogStep';

@@ -1,0 +1,88 @@
+import { View } from 'react-native';
+import { useDay } from '@/features/day/use-day';
+import { eventTitle } from '@/features/day/day-lines';
+import { useCard } from '@/features/settings/use-card';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { clockOf, dayOf } from '@/records/times';
+import { Button } from '@/ui/Button';
+import { Heading, Text } from '@/ui/Text';
+import { countdown, nextCall, nextLight, runningLine, type Coming } from './now-next';
+import { useFieldTime, useNowMs } from './use-field-time';
+import type { Awake } from './use-wake-lock';
+
+/** What is on, what comes next, and how long until then. */
+export function NowNext({ awake }: { readonly awake: Awake }) {
+  const { plan } = useShootPage();
+  const { shoot, atMs, clock, ribbon, seen, setup, hours } = plan;
+  const { live, following, follow } = useFieldTime();
+  const now = useNowMs(following) ?? atMs;
+  const { lines } = useDay();
+  const { card } = useCard(seen.ok ? seen.view : undefined, setup.choice, ribbon.series, hours);
+  const running = runningLine(lines, now);
+  const sun = ribbon.events.find(({ timeMs }) => timeMs > now);
+  const next: Coming | undefined =
+    nextCall(lines, shoot, now) ??
+    (now < hours.startMs
+      ? { what: 'Start', atMs: hours.startMs }
+      : sun && { what: sun.name, atMs: sun.timeMs });
+  const light = nextLight(card, ribbon.series, now);
+  return (
+    <View role="region" aria-label="Now and next" className="gap-1 px-4 pt-2">
+      <View className="flex-row items-center justify-between gap-2">
+        <Heading level={2} kind="title">
+          {clockOf(now, shoot.place.timeZone)}
+        </Heading>
+        <Text className="min-w-0 flex-1" kind="strong" numberOfLines={2}>
+          {running ? `Now: ${eventTitle(running.event)}` : ''}
+        </Text>
+        {live ? (
+          <Button
+            kind="quiet"
+            label={following ? 'Look ahead' : 'Back to now'}
+            onPress={() => follow(!following)}
+          />
+        ) : null}
+      </View>
+      {live ? null : (
+        <Text kind="small" ink="quiet" numberOfLines={1}>
+          {`Rehearsing ${dayOf(shoot.startLocal)}: what you log teaches nothing`}
+        </Text>
+      )}
+      {live && awake === 'cannot' ? (
+        <Text kind="small" ink="quiet">
+          The screen may go dark: this browser can’t keep it on.
+        </Text>
+      ) : null}
+      <ComingLine name="Next" coming={next} nowMs={now} clock={clock} />
+      <ComingLine name="Light" coming={light} nowMs={now} clock={clock} />
+    </View>
+  );
+}
+
+function ComingLine({
+  name,
+  coming,
+  nowMs,
+  clock,
+}: {
+  readonly name: string;
+  readonly coming: Coming | undefined;
+  readonly nowMs: number;
+  readonly clock: (ms: number) => string;
+}) {
+  return (
+    <View className="flex-row items-baseline gap-2">
+      <Text kind="tiny" ink="quiet" className="w-[38px]">
+        {name}
+      </Text>
+      <Text className="min-w-0 flex-1" numberOfLines={1}>
+        {coming ? `${coming.what}, ${clock(coming.atMs)}` : 'nothing more'}
+      </Text>
+      {coming ? (
+        <Text kind="strong" role="timer" aria-label={`${name} ${countdown(coming.atMs - nowMs)}`}>
+          {countdown(coming.atMs - nowMs)}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,198 @@
+import { useState } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { useDay } from '@/features/day/use-day';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { chosenMark } from '@/features/plan/view';
+import { BEHAVIOURS } from '@/presets/field-tags';
+import { subjectOf } from '@/records/own-subject';
+import type { Shoot } from '@/records/shoot';
+import { Text } from '@/ui/Text';
+import { runningLine } from './now-next';
+import { NoteSheet } from './NoteSheet';
+import { useField, type Seen } from './use-field';
+import { useFieldTime } from './use-field-time';
+
+/** A large button for a gloved thumb: what it does, and how often it was done. */
+function Tap({
+  label,
+  under,
+  onPress,
+  strong = false,
+}: {
+  readonly label: string;
+  readonly under?: string;
+  readonly onPress: () => void;
+  readonly strong?: boolean;
+}) {
+  return (
+    <Pressable
+      role="button"
+      onPress={onPress}
+      className={`min-h-[58px] flex-1 items-center justify-center border border-ink px-1 active:opacity-60 ${strong ? 'bg-ink' : ''}`}
+    >
+      <Text kind="strong" numberOfLines={1} className={strong ? 'text-paper' : ''}>
+        {label}
+      </Text>
+      {under ? (
+        <Text kind="small" numberOfLines={1} className={strong ? 'text-paper' : ''}>
+          {under}
+        </Text>
+      ) : null}
+    </Pressable>
+  );
+}
+
+const LOOKED = [
+  { stops: 1, label: '1 dark', said: 'Looked 1 stop dark' },
+  { stops: 1 / 3, label: '⅓ dark', said: 'Looked a third dark' },
+  { stops: 0, label: 'right', said: 'Looked right' },
+  { stops: -1 / 3, label: '⅓ bright', said: 'Looked a third bright' },
+  { stops: -1, label: '1 bright', said: 'Looked 1 stop bright' },
+] as const;
+
+/** How the last frame looked: each press is a reading of the light. */
+export function Looked({ seen }: { readonly seen: Seen }) {
+  const { looked } = useField();
+  return (
+    <View role="group" aria-label="The last frame looked" className="flex-row items-center">
+      <Text kind="tiny" ink="quiet" className="w-[46px]" aria-hidden>
+        It looked
+      </Text>
+      <View className="flex-1 flex-row border border-ink">
+        {LOOKED.map(({ stops, label, said }, i) => (
+          <Pressable
+            key={label}
+            role="button"
+            aria-label={`${said}: ${label}`}
+            onPress={() => looked(seen, stops)}
+            className={`min-h-[52px] flex-1 items-center justify-center active:opacity-60 ${i > 0 ? 'border-l border-ink' : ''}`}
+          >
+            <Text kind="label" numberOfLines={1}>
+              {label}
+            </Text>
+          </Pressable>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** Whether what is photographed is wild: then it comes and goes as it likes. */
+export const isWild = (shoot: Pick<Shoot, 'marks' | 'subjects' | 'choice'>): boolean =>
+  subjectOf(shoot, chosenMark(shoot).subjectId).cautions?.includes('wildlife') ?? false;
+
+/** "Kingfisher" of "Kingfisher on the perch": what came, whatever it did. */
+const kindOf = (name: string): string => name.split(/ (?:on|in|at) |ing\b|, /)[0] ?? name;
+
+const countOf = ({ log, choice }: Shoot, live: boolean, kind: 'keeper' | 'sighting'): number =>
+  log.entries.filter(
+    (entry) =>
+      entry.kind === kind &&
+      (live ? !entry.rehearsed : true) &&
+      (kind === 'keeper' ? entry.shotId === choice.shotId : entry.markId === choice.markId),
+  ).length;
+
+/** Counters and notes. */
+export function Taps() {
+  const { shoot } = useShootPage().plan;
+  const { live } = useFieldTime();
+  const { log, watching, watch, endWatch } = useField();
+  const [noting, setNoting] = useState(false);
+  const shot = shoot.shots.find(({ id }) => id === shoot.choice.shotId);
+  const mark = chosenMark(shoot);
+  const wild = isWild(shoot);
+  const kept = countOf(shoot, live, 'keeper');
+  const came = countOf(shoot, live, 'sighting');
+  const name = kindOf(subjectOf(shoot, mark.subjectId).name);
+  return (
+    <View role="group" aria-label="Log" className="gap-2">
+      <View className="flex-row gap-2">
+        <Tap
+          strong
+          label="Keeper"
+          under={shot ? `${kept} of ${shot.quota}` : `${kept}`}
+          onPress={() =>
+            log(
+              { kind: 'keeper' },
+              `Keeper ${kept + 1}${shot ? ` of ${shot.quota}: ${shot.name}` : ''}`,
+            )
+          }
+        />
+        {wild ? (
+          <Tap
+            label={`${name} came`}
+            under={`${came}`}
+            onPress={() => log({ kind: 'sighting', name }, `${name} at ${mark.name}`)}
+          />
+        ) : null}
+        {wild && live ? (
+          <Tap
+            label={watching ? 'End watch' : 'Watch'}
+            under={watching ? `since ${watching.fromLocal.slice(11)}` : 'begins now'}
+            onPress={() => (watching ? endWatch() : watch(mark.id))}
+          />
+        ) : null}
+        <Tap label="Note" onPress={() => setNoting(true)} />
+      </View>
+      <Tags wild={wild} />
+      <NoteSheet
+        open={noting}
+        onClose={() => setNoting(false)}
+        onKeep={(text) => {
+          log({ kind: 'note', text }, 'Note kept');
+          setNoting(false);
+        }}
+      />
+    </View>
+  );
+}
+
+/** Who or what it was, by one press: those of the event that runs first. */
+function Tags({ wild }: { readonly wild: boolean }) {
+  const { shoot, atMs } = useShootPage().plan;
+  const { lines } = useDay();
+  const { log } = useField();
+  const entered = new Set(
+    runningLine(lines, atMs)?.event.entries.flatMap(({ personId }) => personId ?? []),
+  );
+  const people = [...shoot.people].sort(
+    (a, b) => Number(entered.has(b.id)) - Number(entered.has(a.id)),
+  );
+  const behaviours = BEHAVIOURS[wild ? 'wild' : 'sport'];
+  return (
+    <ScrollView
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      contentContainerClassName="flex-row gap-2"
+      role="group"
+      aria-label="Tags"
+    >
+      {people.map(({ id, name, number }) => (
+        <Tag
+          key={id}
+          label={number ? `${number} ${name}` : name}
+          onPress={() => log({ kind: 'athlete', name, personId: id }, `Logged: ${name}`)}
+        />
+      ))}
+      {behaviours.map((name) => (
+        <Tag
+          key={name}
+          label={name}
+          onPress={() => log({ kind: 'behaviour', name }, `Logged: ${name}`)}
+        />
+      ))}
+    </ScrollView>
+  );
+}
+
+function Tag({ label, onPress }: { readonly label: string; readonly onPress: () => void }) {
+  return (
+    <Pressable
+      role="button"
+      onPress={onPress}
+      className="min-h-touch min-w-touch items-center justify-center border-b border-ink px-3 active:opacity-60"
+    >
+      <Text kind="label">{label}</Text>
+    </Pressable>
+  );
+}

@@ -1,0 +1,83 @@
+import type { LightSeries, SettingsCard } from '@/core';
+import { callTimes } from '@/features/day/day-request';
+import { comingLines, eventTitle, type DayLine } from '@/features/day/day-lines';
+import { turningsOf } from '@/features/light/light-plan';
+import { turnInWords } from '@/features/settings/card';
+import type { Shoot } from '@/records/shoot';
+
+/** What is on, and what comes next, in the few words that a glance takes in. */
+
+export interface Coming {
+  readonly what: string;
+  readonly atMs: number;
+}
+
+/** The first that is still to come. */
+const firstAfter = (coming: readonly Coming[], atMs: number): Coming | undefined =>
+  coming
+    .filter((entry) => entry.atMs > atMs)
+    .reduce<Coming | undefined>(
+      (first, entry) => (!first || entry.atMs < first.atMs ? entry : first),
+      undefined,
+    );
+
+/** The event that runs at a minute; where two do, the one that is shot. */
+export function runningLine(lines: readonly DayLine[], atMs: number): DayLine | undefined {
+  const running = lines.filter(({ startMs, endMs }) => startMs <= atMs && atMs < endMs);
+  return running.find(({ status }) => status === 'shoot') ?? running[0];
+}
+
+/** What to do next for the day's order: leave, hear a call, shoot. */
+export function nextCall(
+  lines: readonly DayLine[],
+  shoot: Pick<Shoot, 'day' | 'place' | 'positions'>,
+  atMs: number,
+): Coming | undefined {
+  const planned = lines.some(({ status }) => status === 'shoot');
+  // While the route is still planned every event counts.
+  const coming = planned ? comingLines(lines, atMs) : lines.filter(({ endMs }) => endMs > atMs);
+  return firstAfter(
+    coming.slice(0, 3).flatMap((line): Coming[] => {
+      const title = eventTitle(line.event);
+      const { firstMs, secondMs, thirdMs, startMs } = callTimes(line.event, shoot);
+      const place = shoot.positions.find(({ id }) => id === line.stop?.positionId)?.name;
+      return [
+        ...(line.leaveMs !== undefined && place
+          ? [{ what: `Leave for ${place}: ${title}`, atMs: line.leaveMs }]
+          : []),
+        { what: `First call, ${title}`, atMs: firstMs },
+        { what: `Second call, ${title}`, atMs: secondMs },
+        { what: `Third call, ${title}`, atMs: thirdMs },
+        { what: title, atMs: startMs },
+      ];
+    }),
+    atMs,
+  );
+}
+
+/** What the light does next: a dial to turn, or sun, shade and lamps that change places. */
+export function nextLight(
+  card: SettingsCard | undefined,
+  series: LightSeries,
+  atMs: number,
+): Coming | undefined {
+  const turns = (card?.rows ?? []).flatMap(({ fromMs, turns: turned }): Coming[] => {
+    const dials = turned.filter(({ dial }) => dial !== 'lift');
+    return dials.length > 0 ? [{ what: dials.map(turnInWords).join(', '), atMs: fromMs }] : [];
+  });
+  const turnings = turningsOf(series).map(({ what, timeMs }) => ({ what, atMs: timeMs }));
+  return firstAfter([...turnings, ...turns], atMs);
+}
+
+const MINUTE_S = 60;
+const HOUR_S = 3600;
+
+/** "in 12:40", "in 2 h 05". */
+export function countdown(ms: number): string {
+  const seconds = Math.max(0, Math.round(ms / 1000));
+  if (seconds >= HOUR_S) {
+    const minutes = Math.floor((seconds % HOUR_S) / MINUTE_S);
+    return `in ${Math.floor(seconds / HOUR_S)} h ${String(minutes).padStart(2, '0')}`;
+  }
+  return `in ${Math.floor(seconds / MINUTE_S)}:${String(seconds % MINUTE_S).padStart(2, '0')}`;
+}

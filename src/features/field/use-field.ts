@@ -1,0 +1,147 @@
+import { withShot } from '@/features/brief/choose-shot';
+import { evSaid } from '@/features/plan/heard';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { Plan } from '@/features/plan/use-plan';
+import { lookedInWords } from '@/features/light/ReadingForm';
+import { readingAt } from '@/features/light/use-readings';
+import { memorySlots, type Slot } from '@/features/settings/slots';
+import {
+  isLogFull,
+  openWatch,
+  watchBegun,
+  watchedUntil,
+  watchEnded,
+  withLogged,
+  withoutLogged,
+} from '@/records/edit-log';
+import type { LogEntry } from '@/records/log';
+import { newId } from '@/records/new-shoot';
+import { useShootActions } from '@/records/queries';
+import { MOST_READINGS } from '@/records/reading';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf, localSecondOf } from '@/records/times';
+import { useToast } from '@/ui/Toast';
+import { useFieldTime } from './use-field-time';
+
+export type Seen = Extract<Plan['seen'], { ok: true }>;
+
+/** Each kind's own part of an entry: when, where and for which shot it was made is added. */
+type Told<K extends LogEntry['kind'] = LogEntry['kind']> = K extends unknown
+  ? Omit<
+      Extract<LogEntry, { kind: K }>,
+      'id' | 'atLocal' | 'rehearsed' | 'markId' | 'positionId' | 'shotId'
+    >
+  : never;
+
+/** What stands in a memory slot at this view, or nothing when the shot's own settings count. */
+export function slotOf(seen: Seen, choice: Shoot['choice']): Slot | undefined {
+  if (!choice.slot) return undefined;
+  return memorySlots(seen.view, choice, seen.answer.light).find(({ id }) => id === choice.slot);
+}
+
+/** All that one thumb does in the field. Each press is written before the next can come. */
+export function useField() {
+  const { plan, update } = useShootPage();
+  const { keepNow } = useShootActions();
+  const { live } = useFieldTime();
+  const say = useToast();
+  const { shoot, atMs } = plan;
+  const { timeZone } = shoot.place;
+  // In a rehearsal the minute looked at stands for the clock.
+  const momentMs = () => (live ? Date.now() : atMs);
+
+  const about = ({ choice }: Shoot, momentOf: number) => ({
+    id: newId(),
+    atLocal: localSecondOf(momentOf, timeZone),
+    ...(live ? {} : { rehearsed: true as const }),
+    markId: choice.markId,
+    positionId: choice.positionId,
+    ...(choice.shotId !== undefined && { shotId: choice.shotId }),
+  });
+
+  const change = (how: (current: Shoot) => Shoot) => {
+    update(how);
+    keepNow();
+  };
+
+  const log = (told: Told, words: string) => {
+    if (isLogFull(shoot)) {
+      say({ text: 'The log of this shoot is full. Export it from Log, then take entries away.' });
+      return;
+    }
+    const at = momentMs();
+    const entry = { ...about(shoot, at), ...told } as LogEntry;
+    const minute = localMinuteOf(at, timeZone);
+    change((current) => {
+      const logged = withLogged(current, entry);
+      return live && told.kind === 'sighting' ? watchedUntil(logged, minute) : logged;
+    });
+    say({
+      text: words,
+      action: { label: 'Undo', onPress: () => change((now) => withoutLogged(now, entry.id)) },
+    });
+  };
+
+  /** A switch of what is worked on, or from where, is logged: pictures are told apart by it. */
+  const stand = (how: (current: Shoot) => Shoot) =>
+    change((current) => {
+      const next = how(current);
+      if (isLogFull(next)) return next;
+      return withLogged(next, { ...about(next, momentMs()), kind: 'stand' });
+    });
+
+  return {
+    log,
+    takeShot: (id: string) =>
+      stand((current) =>
+        withShot(
+          current,
+          current.shots.find((shot) => shot.id === id),
+        ),
+      ),
+    standAt: (positionId: string) =>
+      stand((current) => ({ ...current, choice: { ...current.choice, positionId } })),
+    takeSlot: (slot: Shoot['choice']['slot']) =>
+      change((current) => {
+        const { slot: _before, ...choice } = current.choice;
+        return { ...current, choice: slot ? { ...choice, slot } : choice };
+      }),
+    /** A frame judged on the screen: it says how bright the light is. */
+    looked: (seen: Seen, looksDarkStops: number) => {
+      if (shoot.readings.length >= MOST_READINGS) {
+        say({ text: `${MOST_READINGS} readings are kept at most: take old ones away in Light.` });
+        return;
+      }
+      const { shutterS, aperture, iso } =
+        slotOf(seen, shoot.choice)?.settings ?? seen.answer.exposure.settings;
+      const { mark } = seen.view;
+      const reading = readingAt(seen.view, mark.name, mark, localMinuteOf(momentMs(), timeZone), {
+        by: 'frame',
+        frame: { shutterS, aperture, iso, looksDarkStops },
+        simulated: false,
+      });
+      change((current) => ({ ...current, readings: [...current.readings, reading] }));
+      say({
+        text: `Looked ${lookedInWords(looksDarkStops)}: EV ${evSaid(reading).toFixed(1)} on the face`,
+        action: {
+          label: 'Undo',
+          onPress: () =>
+            change((now) => ({
+              ...now,
+              readings: now.readings.filter(({ id }) => id !== reading.id),
+            })),
+        },
+      });
+    },
+    watching: openWatch(shoot),
+    watch: (markId: string) => {
+      const minute = localMinuteOf(momentMs(), timeZone);
+      change((current) => watchBegun(current, newId(), markId, minute));
+    },
+    endWatch: () => {
+      const minute = localMinuteOf(momentMs(), timeZone);
+      change((current) => watchEnded(current, minute));
+      say({ text: 'The hours watched are in the log' });
+    },
+  };
+}

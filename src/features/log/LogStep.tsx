@@ -1,0 +1,5 @@
+import { Text } from '@/ui/Text';
+
+export function LogStep() {
+  return <Text>Log</Text>;
+}

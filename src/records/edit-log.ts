@@ -1,0 +1,112 @@
+import type { Watch } from './day';
+import { packFrames, unpackFrames, type Frame } from './frames';
+import { MOST_LOGGED, type LogEntry } from './log';
+import type { Shoot } from './shoot';
+
+/** Changes of a shoot's log. */
+
+export const isLogFull = ({ log }: Pick<Shoot, 'log'>): boolean =>
+  log.entries.length >= MOST_LOGGED;
+
+/** The shoot with an entry more. @throws RangeError when its log is full */
+export function withLogged(shoot: Shoot, entry: LogEntry): Shoot {
+  if (isLogFull(shoot)) {
+    throw new RangeError(`log: ${MOST_LOGGED} entries are kept at most; export it and begin anew`);
+  }
+  return { ...shoot, log: { ...shoot.log, entries: [...shoot.log.entries, entry] } };
+}
+
+export const withoutLogged = (shoot: Shoot, id: string): Shoot => ({
+  ...shoot,
+  log: { ...shoot.log, entries: shoot.log.entries.filter((entry) => entry.id !== id) },
+});
+
+/** The shoot without what was only rehearsed. */
+export const withoutRehearsal = (shoot: Shoot): Shoot => ({
+  ...shoot,
+  log: { ...shoot.log, entries: shoot.log.entries.filter(({ rehearsed }) => !rehearsed) },
+});
+
+/** Entries in order of time. */
+export const inOrder = (entries: readonly LogEntry[]): readonly LogEntry[] =>
+  [...entries].sort((a, b) => (a.atLocal < b.atLocal ? -1 : a.atLocal > b.atLocal ? 1 : 0));
+
+/** What tells one picture from another: its name, its minute and its camera. */
+export const frameKey = ({ name, cameraMs, camera }: Frame): string =>
+  `${name} ${cameraMs} ${camera}`;
+
+export const framesOf = ({ log }: Pick<Shoot, 'log'>): readonly Frame[] => unpackFrames(log.frames);
+
+const withFrameList = (shoot: Shoot, frames: readonly Frame[]): Shoot => ({
+  ...shoot,
+  log: { ...shoot.log, frames: packFrames(frames) },
+});
+
+/** The shoot with pictures' figures; one read a second time takes the place of its first reading. */
+export function withFrames(shoot: Shoot, frames: readonly Frame[]): Shoot {
+  const all = new Map(framesOf(shoot).map((frame) => [frameKey(frame), frame]));
+  for (const frame of frames) {
+    const { kept } = all.get(frameKey(frame)) ?? {};
+    all.set(frameKey(frame), { ...frame, ...(kept !== undefined && { kept }) });
+  }
+  return withFrameList(shoot, [...all.values()]);
+}
+
+/** The shoot with pictures picked, or not, by hand. */
+export function withPicked(shoot: Shoot, keys: ReadonlySet<string>, kept: boolean): Shoot {
+  return withFrameList(
+    shoot,
+    framesOf(shoot).map((frame) => (keys.has(frameKey(frame)) ? { ...frame, kept } : frame)),
+  );
+}
+
+export const withoutFrames = (shoot: Shoot): Shoot => ({
+  ...shoot,
+  log: { ...shoot.log, frames: [] },
+});
+
+/** The offset of a camera's clock put in place of the one known. */
+export const withClock = (shoot: Shoot, name: string, offsetS: number): Shoot => ({
+  ...shoot,
+  log: {
+    ...shoot.log,
+    clocks: [
+      ...shoot.log.clocks.filter((clock) => clock.name !== name),
+      { name, offsetS: Math.round(offsetS) },
+    ],
+  },
+});
+
+export const openWatch = ({ watches }: Pick<Shoot, 'watches'>): Watch | undefined =>
+  watches.find(({ open }) => open);
+
+const nextMinute = (minute: string): string =>
+  new Date(Date.parse(`${minute}Z`) + 60_000).toISOString().slice(0, 16);
+
+/** Watching of a mark begun; it counts as far as what is logged in it until it is ended. */
+export const watchBegun = (shoot: Shoot, id: string, markId: string, minute: string): Shoot => ({
+  ...shoot,
+  watches: [
+    ...shoot.watches,
+    { id, markId, fromLocal: minute, toLocal: nextMinute(minute), visitsLocal: [], open: true },
+  ],
+});
+
+/** All watching ended at a minute. */
+export const watchEnded = (shoot: Shoot, minute: string): Shoot => ({
+  ...shoot,
+  watches: shoot.watches.map(({ open, ...watch }) =>
+    open ? { ...watch, toLocal: minute > watch.toLocal ? minute : watch.toLocal } : watch,
+  ),
+});
+
+/** A sighting during a watch carries the watch's end along. */
+export const watchedUntil = (shoot: Shoot, minute: string): Shoot =>
+  openWatch(shoot)
+    ? {
+        ...shoot,
+        watches: shoot.watches.map((watch) =>
+          watch.open && minute > watch.toLocal ? { ...watch, toLocal: minute } : watch,
+        ),
+      }
+    : shoot;
