@@ -20,7 +20,8 @@ const MAY_USE = {
   presets: ['core'],
   records: ['core', 'presets'],
   formats: ['core', 'presets', 'records'],
-  workers: ['core'],
+  // What is long to read is read there, too.
+  workers: ['core', 'records', 'formats'],
   ui: [],
   figures: ['core', 'ui'],
   demo: ['core', 'presets', 'records'],

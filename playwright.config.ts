@@ -24,6 +24,8 @@ export default defineConfig({
     trace: 'on-first-retry',
     // Storage is cleared between tests; the app that was loaded need not be compiled again.
     reuseContext: true,
+    // Only what is tried without a network has the app kept by the browser (e2e/offline.spec.ts).
+    serviceWorkers: 'block',
   },
   projects: [
     {

@@ -66,10 +66,11 @@ const BUILD_SOURCES = [
   'metro.config.js',
   'tailwind.config.js',
   'package-lock.json',
+  'scripts/service-worker.mjs',
 ];
 
 export function ensureBuild() {
-  unlessDone('build', BUILD_SOURCES, 'dist/index.html', () => {
+  unlessDone('build', BUILD_SOURCES, 'dist/sw.js', () => {
     console.log('Building the app (a minute or two the first time) …');
     // Left to itself the bundler keeps to half the cores.
     const workers = String(availableParallelism());
@@ -78,5 +79,6 @@ export function ensureBuild() {
       EXPO_NO_TELEMETRY: '1',
       CI: '1',
     });
+    run('node', ['scripts/service-worker.mjs']);
   });
 }

@@ -9,6 +9,8 @@ import { forecastFor } from './forecast';
 
 const YEAR_S = 365 * 24 * 60 * 60;
 const HOUR_S = 60 * 60;
+/** What tells a browser that there is a new version. */
+const ASKED_ANEW: ReadonlySet<string> = new Set(['index.html', 'sw.js']);
 /** File names that carry a hash of their content: the same name is the same file for ever. */
 const HASHED = /[-.][0-9a-f]{16,}\.\w+$/;
 
@@ -72,7 +74,7 @@ export function createApp(distDir: string): Express {
           'Cache-Control',
           HASHED.test(file)
             ? `public, max-age=${YEAR_S}, immutable`
-            : `public, max-age=${file === page ? 0 : HOUR_S}`,
+            : `public, max-age=${ASKED_ANEW.has(path.basename(file)) ? 0 : HOUR_S}`,
         );
       },
     }),

@@ -32,3 +32,27 @@ declare module 'geographiclib-geodesic' {
   };
   export default geographiclib;
 }
+declare module 'piexifjs' {
+  type Tags = Record<number, unknown>;
+  const piexif: {
+    dump: (exif: Record<string, Tags | string>) => string;
+    insert: (exif: string, jpeg: string) => string;
+    ImageIFD: {
+      readonly Model: number;
+      readonly DateTime: number;
+      readonly Rating: number;
+      readonly Compression: number;
+    };
+    ExifIFD: {
+      readonly DateTimeOriginal: number;
+      readonly SubSecTimeOriginal: number;
+      readonly ExposureTime: number;
+      readonly FNumber: number;
+      readonly ISOSpeedRatings: number;
+      readonly FocalLength: number;
+      readonly PixelXDimension: number;
+      readonly PixelYDimension: number;
+    };
+  };
+  export default piexif;
+}

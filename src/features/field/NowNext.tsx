@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { useDay } from '@/features/day/use-day';
 import { eventTitle } from '@/features/day/day-lines';
+import { useOffline } from '@/features/root/use-offline';
 import { useCard } from '@/features/settings/use-card';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { clockOf, dayOf } from '@/records/times';
@@ -25,6 +26,11 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
     (now < hours.startMs
       ? { what: 'Start', atMs: hours.startMs }
       : sun && { what: sun.name, atMs: sun.timeMs });
+  const offline = useOffline();
+  const lacks = [
+    ...(live && awake === 'cannot' ? ['The screen may go dark: this browser can’t keep it on.'] : []),
+    ...(live && offline === 'cannot' ? ['Stay on this page: it can’t be opened without a network.'] : []),
+  ];
   const light = nextLight(card, ribbon.series, now);
   return (
     <View role="region" aria-label="Now and next" className="gap-1 px-4 pt-2">
@@ -48,9 +54,9 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
           {`Rehearsing ${dayOf(shoot.startLocal)}: what you log teaches nothing`}
         </Text>
       )}
-      {live && awake === 'cannot' ? (
+      {lacks.length > 0 ? (
         <Text kind="small" ink="quiet">
-          The screen may go dark: this browser can’t keep it on.
+          {lacks.join(' ')}
         </Text>
       ) : null}
       <ComingLine name="Next" coming={next} nowMs={now} clock={clock} />

@@ -8,6 +8,7 @@ import { useFlushOnLeave } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
+import { useKeptApp } from './use-offline';
 
 // A change of a record is drawn with the next frame, and only once in it.
 notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
@@ -17,6 +18,7 @@ function Page() {
   useRememberedUnits();
   useFlushOnLeave();
   useOtherTabs();
+  useKeptApp();
   return <Slot />;
 }
 

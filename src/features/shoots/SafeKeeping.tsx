@@ -18,6 +18,7 @@ import { chooseFile, downloadText } from '@/ui/files';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
+import { useOffline, type Offline } from '@/features/root/use-offline';
 
 /** From this share on one is told that it is getting full. */
 const NEARLY_FULL = 0.8;
@@ -58,6 +59,7 @@ export function SafeKeeping({
     onRefused(read.ok ? undefined : read.reason);
     if (read.ok) setChoosing({ backup: read.record, here: await take() });
   };
+  const offline = useOffline();
   const full = used !== undefined && used > STORAGE_CHARS * NEARLY_FULL;
   return (
     <View role="region" aria-label="Safe keeping" className="gap-3 pt-2">
@@ -71,6 +73,7 @@ export function SafeKeeping({
           }`}
         </Text>
       )}
+      {OFFLINE[offline] ? <Text ink="quiet">{OFFLINE[offline]}</Text> : null}
       <View className="flex-row gap-3">
         <View className="flex-1">
           <Button label="Back everything up" onPress={() => void save()} />
@@ -83,6 +86,12 @@ export function SafeKeeping({
     </View>
   );
 }
+
+const OFFLINE: Readonly<Record<Offline, string>> = {
+  asking: '',
+  ready: 'The app itself is kept here too: it opens without a network.',
+  cannot: 'This browser can’t keep the app: it needs a network to open.',
+};
 
 const count = (number: number, what: string): string =>
   `${number} ${number === 1 ? what : `${what}s`}`;

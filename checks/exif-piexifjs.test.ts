@@ -1,0 +1,112 @@
+/**
+ * Pictures' figures against a second package: the demo's JPEGs were written by piexifjs (stars by EXIF or,
+ * as raw converters do, by XMP), and here raw containers and damaged files are made with it.
+ */
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import piexif from 'piexifjs';
+import { DEMO_LOGS } from '@/demo/pictures';
+import { readPicture } from '@/formats/exif';
+
+const bytesOf = (buffer: Buffer): ArrayBuffer => new Uint8Array(buffer).buffer;
+const shipped = (file: string) =>
+  bytesOf(readFileSync(path.join(__dirname, '../public/demo-pictures', file)));
+
+test.each(Object.entries(DEMO_LOGS))(
+  'every picture of %s is read as it was written',
+  (_id, { pictures, camera, clockOffsetS }) => {
+    for (const wanted of pictures) {
+      const read = readPicture(wanted.file, shipped(wanted.file));
+      if (!read.ok) throw new Error(`${wanted.file}: ${read.reason}`);
+      const { frame, thumbnail, zoneMin } = read.picture;
+      expect(frame.cameraMs).toBe(Date.parse(`${wanted.takenLocal}Z`) - clockOffsetS * 1000);
+      expect(frame).toMatchObject({ name: wanted.file, camera });
+      expect(frame.shutterS).toBeCloseTo(wanted.shutterS, 9);
+      expect(frame.aperture).toBeCloseTo(wanted.aperture, 9);
+      expect(frame.iso).toBe(wanted.iso);
+      expect(frame.focalMm).toBe(wanted.focalMm);
+      expect(frame.rating).toBe(wanted.rating);
+      expect(frame.upright).toBe(wanted.upright);
+      expect(zoneMin).toBeUndefined();
+      // A whole JPEG: begins and ends as one.
+      expect([...(thumbnail?.slice(0, 2) ?? [])]).toEqual([0xff, 0xd8]);
+      expect([...(thumbnail?.slice(-2) ?? [])]).toEqual([0xff, 0xd9]);
+    }
+  },
+);
+
+/** The figures alone, in the container that most raw files are built on. */
+const rawFile = (exif: Record<string, Record<number, unknown>>) =>
+  bytesOf(Buffer.from(piexif.dump(exif).slice('Exif\0\0'.length), 'latin1'));
+
+const TAKEN = piexif.ExifIFD.DateTimeOriginal;
+
+test('a raw container built on TIFF is read', () => {
+  const read = readPicture(
+    'A_0001.dng',
+    rawFile({
+      '0th': { [piexif.ImageIFD.Model]: 'Crop body', [piexif.ImageIFD.Rating]: 5 },
+      Exif: {
+        [TAKEN]: '2027:04:16 18:02:11',
+        [piexif.ExifIFD.ExposureTime]: [1, 1600],
+        [piexif.ExifIFD.FNumber]: [28, 10],
+        [piexif.ExifIFD.ISOSpeedRatings]: 6400,
+        [piexif.ExifIFD.FocalLength]: [200, 1],
+      },
+    }),
+  );
+  expect(read).toEqual({
+    ok: true,
+    picture: {
+      frame: {
+        name: 'A_0001.dng',
+        cameraMs: Date.parse('2027-04-16T18:02:11Z'),
+        camera: 'Crop body',
+        shutterS: 1 / 1600,
+        aperture: 2.8,
+        iso: 6400,
+        focalMm: 200,
+        rating: 5,
+      },
+    },
+  });
+});
+
+test.each([
+  ['no time', { Exif: { [piexif.ExifIFD.ISOSpeedRatings]: 100 } }, 'when it was taken'],
+  ['a time that is none', { Exif: { [TAKEN]: '2027:19:44 99:00:00' } }, 'when it was taken'],
+] as const)('a picture with %s is left out with its reason', (_what, exif, reason) => {
+  const read = readPicture('x.dng', rawFile(exif));
+  expect(read.ok ? '' : read.reason).toContain(reason);
+});
+
+test('figures that can’t be are left out, the rest is kept', () => {
+  const read = readPicture(
+    `${'n'.repeat(300)}.jpg`,
+    rawFile({
+      '0th': { [piexif.ImageIFD.Model]: `Body\u0007${'x'.repeat(200)}` },
+      Exif: {
+        [TAKEN]: '2027:04:16 18:02:11',
+        [piexif.ExifIFD.ExposureTime]: [1, 0],
+        [piexif.ExifIFD.FNumber]: [0, 10],
+        [piexif.ExifIFD.ISOSpeedRatings]: 800,
+      },
+    }),
+  );
+  if (!read.ok) throw new Error(read.reason);
+  const { frame } = read.picture;
+  expect(frame.shutterS).toBeUndefined();
+  expect(frame.aperture).toBeUndefined();
+  expect(frame.iso).toBe(800);
+  expect(frame.name.length).toBeLessThanOrEqual(100);
+  expect(frame.camera).toMatch(/^Bodyx+$/);
+});
+
+test('text, an empty file and a JPEG cut off anywhere never throw', () => {
+  expect(readPicture('a.txt', bytesOf(Buffer.from('hello there'))).ok).toBe(false);
+  expect(readPicture('a.jpg', new ArrayBuffer(0)).ok).toBe(false);
+  const whole = shipped('LMR_0003.jpg');
+  for (let at = 1; at < whole.byteLength; at += 97) {
+    expect(() => readPicture('a.jpg', whole.slice(0, at))).not.toThrow();
+  }
+});

@@ -1,0 +1,65 @@
+import { readPicture, type PictureFigures } from '@/formats/exif';
+import { runningJobs, type Reply } from './running-jobs';
+
+/** Pictures to be read; the id is what the reading can be cancelled by. */
+export interface PicturesJob {
+  readonly id: number;
+  readonly files: readonly File[];
+}
+
+export interface Refused {
+  readonly name: string;
+  readonly reason: string;
+}
+
+/** What was read since the last time, and how many files have been looked at. */
+export interface PicturesSoFar {
+  readonly done: number;
+  readonly pictures: readonly PictureFigures[];
+  readonly refused: readonly Refused[];
+}
+export type OnPictures = (soFar: PicturesSoFar) => void | Promise<void>;
+
+export interface PicturesService {
+  read: (job: PicturesJob, onPictures: OnPictures) => Promise<Reply<number>>;
+  cancel: (id: number) => void;
+}
+
+/** Figures and thumbnail stand within this of a file's beginning, or seldom: then it is read whole. */
+const HEAD_BYTES = 512 * 1024;
+const LARGEST_WHOLE_BYTES = 200 * 1024 * 1024;
+const FILES_A_PIECE = 8;
+
+async function readFile(file: File) {
+  const head = readPicture(file.name, await file.slice(0, HEAD_BYTES).arrayBuffer());
+  if (head.ok || file.size <= HEAD_BYTES || file.size > LARGEST_WHOLE_BYTES) return head;
+  return readPicture(file.name, await file.arrayBuffer());
+}
+
+/** Reads pictures some at a time. @param nextTurn as `runningJobs` */
+export function picturesService(nextTurn: () => Promise<void>): PicturesService {
+  const { run, cancel } = runningJobs(nextTurn);
+  return {
+    cancel,
+    read: ({ id, files }, onPictures) =>
+      run(id, () => {
+        let done = 0;
+        return {
+          piece: async () => {
+            const piece = files.slice(done, done + FILES_A_PIECE);
+            const pictures: PictureFigures[] = [];
+            const refused: Refused[] = [];
+            for (const file of piece) {
+              const read = await readFile(file);
+              if (read.ok) pictures.push(read.picture);
+              else refused.push({ name: file.name, reason: read.reason });
+            }
+            done += piece.length;
+            await onPictures({ done, pictures, refused });
+            return done < files.length;
+          },
+          value: () => done,
+        };
+      }),
+  };
+}

@@ -1,0 +1,5 @@
+import { expose } from 'comlink';
+import { nextTurn } from './next-turn';
+import { picturesService } from './pictures-job';
+
+expose(picturesService(nextTurn));
