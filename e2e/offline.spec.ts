@@ -3,32 +3,33 @@ import { keeperButton, keepersShown, openField, settingsNow } from './field';
 
 test.use({ serviceWorkers: 'allow' });
 
-test('after the first visit all of it opens and keeps without a network', { tag: '@once' }, async ({
-  page,
-  context,
-}) => {
-  await page.goto('/');
-  await expect(page.getByText('it opens without a network')).toBeVisible({ timeout: 30_000 });
-  await expect
-    .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null))
-    .toBe(true);
-  await context.setOffline(true);
-  await openField(page, 'demo-larkmoor');
-  await keeperButton(page).click();
-  await page.getByRole('radio', { name: 'Pan', exact: true }).click();
-  const pan = await settingsNow(page).getAttribute('aria-label');
-  for (const step of ['Brief', 'Ground', 'Light', 'Settings', 'Kit', 'Day', 'Log']) {
-    await page.getByRole('link', { name: step, exact: true }).click();
-    await expect(page).toHaveURL(new RegExp(`/${step.toLowerCase()}$`));
-    await expect(page.getByRole('main')).not.toBeEmpty();
-  }
-  await page.reload();
-  await page.getByRole('link', { name: 'Field', exact: true }).click();
-  await expect(settingsNow(page)).toHaveAttribute('aria-label', pan ?? '');
-  expect(await keepersShown(page)).toBe(1);
-  await page.goto('/shoot/demo-tern-water/day');
-  await expect(page.getByRole('region', { name: 'Day' })).toContainText('Shoots', {
-    timeout: 20_000,
-  });
-  await context.setOffline(false);
-});
+test(
+  'after the first visit all of it opens and keeps without a network',
+  { tag: '@once' },
+  async ({ page, context }) => {
+    await page.goto('/');
+    await expect(page.getByText('it opens without a network')).toBeVisible({ timeout: 30_000 });
+    await expect
+      .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null))
+      .toBe(true);
+    await context.setOffline(true);
+    await openField(page, 'demo-larkmoor');
+    await keeperButton(page).click();
+    await page.getByRole('radio', { name: 'Pan', exact: true }).click();
+    const pan = await settingsNow(page).getAttribute('aria-label');
+    for (const step of ['Brief', 'Ground', 'Light', 'Settings', 'Kit', 'Day', 'Log']) {
+      await page.getByRole('link', { name: step, exact: true }).click();
+      await expect(page).toHaveURL(new RegExp(`/${step.toLowerCase()}$`));
+      await expect(page.getByRole('main')).not.toBeEmpty();
+    }
+    await page.reload();
+    await page.getByRole('link', { name: 'Field', exact: true }).click();
+    await expect(settingsNow(page)).toHaveAttribute('aria-label', pan ?? '');
+    expect(await keepersShown(page)).toBe(1);
+    await page.goto('/shoot/demo-tern-water/day');
+    await expect(page.getByRole('region', { name: 'Day' })).toContainText('Shoots', {
+      timeout: 20_000,
+    });
+    await context.setOffline(false);
+  },
+);

@@ -210,11 +210,7 @@ const TERN: DemoLog = {
   entries: entriesOf('trn', '2027-06-19', [
     ['09:55:00', strokes, STAND],
     ['10:01:57', strokes, KEEPER],
-    [
-      '10:02:05',
-      strokes,
-      { kind: 'athlete', name: 'Junior single, lane 4', personId: 'junior-4' },
-    ],
+    ['10:02:05', strokes, { kind: 'athlete', name: 'Junior single, lane 4', personId: 'junior-4' }],
     ['10:25:55', strokes, KEEPER],
     ['10:29:00', panned, STAND],
     ['10:33:24', panned, KEEPER],

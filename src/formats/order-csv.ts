@@ -3,6 +3,7 @@ import { startOf } from '@/records/edit-events';
 import { COLUMN_MEANINGS, type ColumnMeaning } from '@/records/columns';
 import { FIRST_EVENT, MOST_EVENTS, type DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
+import { writeCells } from './csv';
 import {
   clockMinutes,
   dateOf,
@@ -248,9 +249,6 @@ export function readOrder(
 export const sameEventKey = ({ name, heat = '', startLocal }: OrderedEvent): string =>
   `${name.toLowerCase()}|${heat.toLowerCase()}|${startLocal}`;
 
-/** A spreadsheet runs a cell that begins like this. */
-const RUNS = /^[=+\-@\t\r]/;
-
 /** The order of a day as CSV; it reads back as it is. */
 export function writeOrder({ events }: Pick<Shoot, 'events'>): string {
   const rows = events.flatMap((event) => {
@@ -268,5 +266,5 @@ export function writeOrder({ events }: Pick<Shoot, 'events'>): string {
       ? event.entries.map(({ name, lane }) => line(name, lane))
       : [line('', undefined)];
   });
-  return `${Papa.unparse(rows, { escapeFormulae: RUNS, newline: '\r\n' })}\r\n`;
+  return writeCells(rows);
 }

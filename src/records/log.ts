@@ -58,7 +58,16 @@ export const logSchema = z.strictObject({
   /** Pictures' own figures, packed: `src/records/frames.ts`. */
   frames: z.array(frameChunkSchema).max(MOST_CHUNKS),
   /** Lessons of earlier shoots, and whether this plan uses them. */
-  lessons: z.array(z.strictObject({ id: text(80), use: z.boolean() })).max(100),
+  lessons: z
+    .array(
+      z.strictObject({
+        id: text(120),
+        use: z.boolean(),
+        /** What the plan said before, so that it can say so again. */
+        before: z.union([z.number(), text(120)]).optional(),
+      }),
+    )
+    .max(100),
 });
 export type Log = z.infer<typeof logSchema>;
 

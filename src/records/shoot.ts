@@ -183,13 +183,13 @@ export const shootSchema = z
       mainsHz: z.literal([50, 60]),
       modulation: z.number().min(0).max(0.99).optional(),
       /**
-       * What readings of earlier shoots at this place taught: how far the light stood from what is
-       * computed, by the hour of the day. Negative where it was darker.
+       * What readings of earlier shoots at this place taught: how far the light stands from what is
+       * computed about some minutes of the day. Negative where it is darker.
        */
       learned: z
         .array(
           z.strictObject({
-            hour: z.number().int().min(0).max(23),
+            atLocal: localMinute,
             offsetStops: z.number().min(-6).max(6),
             sigmaStops: z.number().min(0.05).max(6),
           }),

@@ -25,14 +25,19 @@ export function printPicture(svg: string, title: string): void {
   document.body.append(frame);
 }
 
-/** Asks for one file; resolves to nothing when the person changes their mind. */
-export function chooseFile(accept: string): Promise<File | undefined> {
+/** Asks for files; resolves to none when the person changes their mind. */
+export function chooseFiles(accept: string, several = true): Promise<readonly File[]> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
-    input.addEventListener('change', () => resolve(input.files?.[0]));
-    input.addEventListener('cancel', () => resolve(undefined));
+    input.multiple = several;
+    input.addEventListener('change', () => resolve([...(input.files ?? [])]));
+    input.addEventListener('cancel', () => resolve([]));
     input.click();
   });
 }
+
+/** As {@link chooseFiles}, one. */
+export const chooseFile = async (accept: string): Promise<File | undefined> =>
+  (await chooseFiles(accept, false))[0];

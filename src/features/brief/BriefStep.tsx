@@ -9,6 +9,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { briefOf, formOf, type BriefForm } from './brief-form';
 import { BriefFields } from './BriefFields';
+import { Lessons } from '@/features/log/Lessons';
 import { Cautions } from './Cautions';
 import { Leave } from './Leave';
 import { People } from './People';
@@ -21,18 +22,31 @@ export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
     briefOf(form);
   const day = startLocal.slice(0, 10);
   const lampsFromLocal = shoot.light.lampsFromLocal;
+  const place = { latitudeDeg, longitudeDeg, timeZone };
+  const { learned, ...light } = shoot.light;
+  // What was learned at one place says nothing of another.
+  const moved =
+    latitudeDeg !== shoot.place.latitudeDeg || longitudeDeg !== shoot.place.longitudeDeg;
+  const onDay = (minute: string) => `${day}${minute.slice(10)}`;
   const unturned = Math.abs(bearingDeg - shoot.ground.bearingDeg) < 0.005;
   return {
     ...(unturned ? shoot : turnGround(shoot, bearingDeg)),
     title,
-    place: { latitudeDeg, longitudeDeg, timeZone },
+    place,
     startLocal,
     endLocal,
-    atLocal: `${day}${shoot.atLocal.slice(10)}`,
+    atLocal: onDay(shoot.atLocal),
     light: {
-      ...shoot.light,
-      ...(lampsFromLocal && { lampsFromLocal: `${day}${lampsFromLocal.slice(10)}` }),
+      ...light,
+      ...(lampsFromLocal && { lampsFromLocal: onDay(lampsFromLocal) }),
+      ...(learned &&
+        !moved && {
+          learned: learned.map((offset) => ({ ...offset, atLocal: onDay(offset.atLocal) })),
+        }),
     },
+    ...(moved && {
+      log: { ...shoot.log, lessons: shoot.log.lessons.filter(({ id }) => id !== 'light') },
+    }),
   };
 }
 
@@ -46,6 +60,7 @@ export function BriefStep() {
   return (
     <View className="gap-6">
       <Promised />
+      <Lessons />
       <People />
       <Leave />
       <Cautions shoot={shoot} />

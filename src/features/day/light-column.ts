@@ -15,9 +15,12 @@ export interface LightCell {
   readonly iso: string;
 }
 
-/** The view of an event's picture from a position, zoomed to the framing its shot wants. */
-function viewFor(setup: Setup, event: DayEventRecord, positionId: string) {
-  const { shot, markId } = pictureOf(setup, event);
+/** The view of a picture from a position, zoomed to the framing its shot wants. */
+export function viewFor(
+  setup: Setup,
+  { shot, markId }: ReturnType<typeof pictureOf>,
+  positionId: string,
+) {
   const { shotId: _other, ...choice } = setup.choice;
   const looking: Setup = {
     ...setup,
@@ -47,7 +50,7 @@ export function lightColumn(
     const key = `${shot?.id ?? ''} ${markId} ${positionId}`;
     let known = views.get(key);
     if (!known) {
-      const { looking, seen } = viewFor(setup, event, positionId);
+      const { looking, seen } = viewFor(setup, { shot, markId }, positionId);
       known = { looking, view: seen.ok ? seen.view : undefined };
       views.set(key, known);
     }

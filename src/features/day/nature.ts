@@ -101,23 +101,50 @@ function apartKm(a: Shoot['place'], b: Shoot['place']): number {
   return Math.hypot(east, (a.latitudeDeg - b.latitudeDeg) * KM_PER_DEG);
 }
 
-/** What was seen at a mark in this shoot, and at marks of its name in others at the same place. */
-export function watchesAt(
-  shoot: Pick<Shoot, 'id' | 'place' | 'marks' | 'watches'>,
-  markId: string,
-  others: readonly Pick<Shoot, 'id' | 'place' | 'marks' | 'watches'>[],
-): readonly Watch[] {
-  const name = shoot.marks.find(({ id }) => id === markId)?.name;
-  const near = others.filter(
+type Watching = Pick<Shoot, 'id' | 'place' | 'marks' | 'watches' | 'log'>;
+
+/** A shoot's hours watched, with the visits typed in and those logged in the field. */
+export function watchesWithSightings({
+  watches,
+  log,
+}: Pick<Watching, 'watches' | 'log'>): readonly Watch[] {
+  return watches.map((watch) => {
+    const logged = log.entries.flatMap(({ kind, rehearsed, markId, atLocal }) => {
+      const minute = atLocal.slice(0, 16);
+      const within = minute >= watch.fromLocal && minute <= watch.toLocal;
+      return kind === 'sighting' && !rehearsed && markId === watch.markId && within ? [minute] : [];
+    });
+    return logged.length === 0
+      ? watch
+      : { ...watch, visitsLocal: [...watch.visitsLocal, ...logged].sort() };
+  });
+}
+
+/** Shoots at the same place as one, but for itself. */
+export const othersHere = <S extends Pick<Shoot, 'id' | 'place'>>(
+  shoot: Pick<Shoot, 'id' | 'place'>,
+  others: readonly S[],
+): readonly S[] =>
+  others.filter(
     (other) => other.id !== shoot.id && apartKm(shoot.place, other.place) < SAME_PLACE_KM,
   );
-  const own = shoot.watches.filter((watch) => watch.markId === markId);
+
+/** What was seen at a mark in this shoot, and at marks of its name in others at the same place. */
+export function watchesAt(
+  shoot: Watching,
+  markId: string,
+  others: readonly Watching[],
+): readonly Watch[] {
+  const name = shoot.marks.find(({ id }) => id === markId)?.name;
+  const own = watchesWithSightings(shoot).filter((watch) => watch.markId === markId);
   return [
     ...own,
-    ...near.flatMap(({ watches, marks }) => {
-      const same = new Set(marks.filter((mark) => mark.name === name).map(({ id }) => id));
+    ...othersHere(shoot, others).flatMap((other) => {
+      const same = new Set(other.marks.filter((mark) => mark.name === name).map(({ id }) => id));
       // A copied shoot carries the watches of its original: each counts once.
-      return watches.filter(({ id, markId: at }) => same.has(at) && !own.some((o) => o.id === id));
+      return watchesWithSightings(other).filter(
+        ({ id, markId: at }) => same.has(at) && !own.some((o) => o.id === id),
+      );
     }),
   ];
 }

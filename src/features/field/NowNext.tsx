@@ -28,8 +28,12 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
       : sun && { what: sun.name, atMs: sun.timeMs });
   const offline = useOffline();
   const lacks = [
-    ...(live && awake === 'cannot' ? ['The screen may go dark: this browser can’t keep it on.'] : []),
-    ...(live && offline === 'cannot' ? ['Stay on this page: it can’t be opened without a network.'] : []),
+    ...(live && awake === 'cannot'
+      ? ['The screen may go dark: this browser can’t keep it on.']
+      : []),
+    ...(live && offline === 'cannot'
+      ? ['Stay on this page: it can’t be opened without a network.']
+      : []),
   ];
   const light = nextLight(card, ribbon.series, now);
   return (

@@ -25,7 +25,7 @@ export function ReadingsSection() {
 }
 
 /** How the plan and what was measured agree. */
-function agreement({ answer }: Seen): string {
+function agreement({ answer }: Seen, measured: boolean): string {
   const { correction } = answer.light;
   if (!correction) return 'Nothing measured yet: the light is as computed.';
   const { offsetStops, sigmaStops } = correction;
@@ -33,7 +33,7 @@ function agreement({ answer }: Seen): string {
     Math.abs(offsetStops) < 0.05
       ? 'as computed'
       : `${stops(Math.abs(offsetStops))} ${offsetStops < 0 ? 'darker' : 'brighter'} than computed`;
-  return `By your readings the light here is ${off}, sure to ±${sigmaStops.toFixed(1)}.`;
+  return `${measured ? 'By your readings' : 'By earlier shoots here'} the light here is ${off}, sure to ±${sigmaStops.toFixed(1)}.`;
 }
 
 function Readings({ seen }: { readonly seen: Seen }) {
@@ -50,7 +50,7 @@ function Readings({ seen }: { readonly seen: Seen }) {
       <Heading level={2} kind="figure">
         Readings
       </Heading>
-      <Text aria-live="polite">{agreement(seen)}</Text>
+      <Text aria-live="polite">{agreement(seen, readings.length > 0)}</Text>
       {walk ? (
         <WalkPanel seen={seen} />
       ) : (

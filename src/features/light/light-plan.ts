@@ -182,7 +182,7 @@ const SAME_PLACE_M = 2;
  * apart from them, as the computed light corrected by all readings says.
  */
 export function groundClicks(
-  { marks, readings, ...setup }: Pick<Setup, 'marks' | 'readings' | 'features' | 'place'>,
+  { marks, readings, ...setup }: Pick<Setup, 'marks' | 'readings' | 'features' | 'place' | 'light'>,
   view: View,
   atMs: number,
   baseEv: number,

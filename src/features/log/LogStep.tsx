@@ -1,5 +1,30 @@
-import { Text } from '@/ui/Text';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { Choice } from '@/ui/Choice';
+import { EntriesTab } from './EntriesTab';
+import { matchedFrames } from './matched';
+import { PicturesTab } from './PicturesTab';
+import { TaughtTab } from './TaughtTab';
 
+const TABS = [
+  { value: 'pictures', label: 'Pictures' },
+  { value: 'entries', label: 'Entries' },
+  { value: 'taught', label: 'Taught' },
+] as const;
+type Tab = (typeof TABS)[number]['value'];
+
+/** What was done: pictures by their own figures, what was tapped, and what it teaches. */
 export function LogStep() {
-  return <Text>Log</Text>;
+  const { shoot } = useShootPage().plan;
+  const [tab, setTab] = useState<Tab>('pictures');
+  const frames = useMemo(() => matchedFrames(shoot), [shoot]);
+  return (
+    <View className="gap-4">
+      <Choice label="Look at" value={tab} options={TABS} onChange={setTab} />
+      {tab === 'pictures' ? <PicturesTab frames={frames} /> : null}
+      {tab === 'entries' ? <EntriesTab frames={frames} /> : null}
+      {tab === 'taught' ? <TaughtTab frames={frames} /> : null}
+    </View>
+  );
 }

@@ -18,6 +18,7 @@ import { DrawToolbar } from '@/features/draw/DrawStep';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { FieldTimeContext, useFieldTime, useFollowedTime } from '@/features/field/use-field-time';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
+import { LogAnswer } from '@/features/log/LogAnswer';
 import { useWalk, WalkContext } from '@/features/light/use-walk';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useInks } from '@/ui/theme';
@@ -156,7 +157,14 @@ const isDay = (path: string) => path.endsWith('/day');
 /** Whether one shoots: then nothing else is on a phone's screen. */
 const isField = (path: string) => path.endsWith('/field');
 
-const StepAnswer = () => (isDay(usePathname()) ? <DayAnswer /> : <AnswerPanel />);
+/** Whether it is looked back: the pictures are what is seen then, not the plan. */
+const isLog = (path: string) => path.endsWith('/log');
+
+function StepAnswer() {
+  const path = usePathname();
+  if (isDay(path)) return <DayAnswer />;
+  return isLog(path) ? <LogAnswer /> : <AnswerPanel />;
+}
 
 const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
   const router = useRouter();
@@ -269,9 +277,11 @@ const PhoneLayout = memo(function PhoneLayout({ id, title }: LayoutProps) {
       <TopBar title={title} />
       <StepLinks id={id} />
       <View role="main" className="flex-1">
-        <View className="h-[42%] border-b border-ink">
-          <PlanPicture />
-        </View>
+        {isLog(path) ? null : (
+          <View className="h-[42%] border-b border-ink">
+            <PlanPicture />
+          </View>
+        )}
         <ScrollView contentContainerClassName="pb-4">
           <StepAnswer />
           <View className="px-4 pt-2">
@@ -335,14 +345,14 @@ const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
   const path = usePathname();
   const drawing = isDrawing(path);
   // A table needs room, and says what to set event by event.
-  const day = isDay(path);
+  const broad = isDay(path) || isLog(path);
   const field = isField(path);
   const inHand = useInHand();
   return (
     <View className="flex-1 bg-paper">
       <View role="main" className="flex-1 flex-row">
         <View
-          className={`${day ? 'w-[760px]' : field ? 'w-[520px]' : 'w-[340px]'} border-r border-ink`}
+          className={`${broad ? 'w-[760px]' : field ? 'w-[520px]' : 'w-[340px]'} border-r border-ink`}
         >
           <TopBar title={title} />
           <StepLinks id={id} />
@@ -352,7 +362,7 @@ const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
             </View>
           ) : (
             <ScrollView key={drawing ? inHand : undefined} contentContainerClassName="pb-4">
-              {day ? <DayAnswer /> : null}
+              {broad ? <StepAnswer /> : null}
               <View className="p-4">
                 <OpenStep />
               </View>
@@ -360,7 +370,7 @@ const WideLayout = memo(function WideLayout({ id, title }: LayoutProps) {
           )}
         </View>
         <PlanPicture drawing={drawing} />
-        {day || field ? null : (
+        {broad || field ? null : (
           <View className="w-[370px] border-l border-ink">
             <ScrollView tabIndex={0} contentContainerClassName="pt-2">
               <AnswerPanel />

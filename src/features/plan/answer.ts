@@ -101,12 +101,18 @@ export function answerIn(view: View, choice: Shoot['choice'], light: CorrectedLi
 /** Settings for a view of a shoot at a moment. */
 export const answerAt = (
   view: View,
-  { choice, features, readings, place }: Pick<Shoot, 'choice' | 'features' | 'readings' | 'place'>,
+  {
+    choice,
+    features,
+    readings,
+    place,
+    light,
+  }: Pick<Shoot, 'choice' | 'features' | 'readings' | 'place' | 'light'>,
   timeMs: number,
 ): Answer => {
   const lightAt = correctedLight(
     sceneOf(view, features),
-    heardOf(view, { features, readings, place }),
+    heardOf(view, { features, readings, place, light }),
   );
   return answerIn(view, choice, lightAt(timeMs));
 };

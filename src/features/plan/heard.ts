@@ -1,4 +1,11 @@
-import { frameReading, meterReading, obstaclesOf, point3, type HeardReading } from '@/core';
+import {
+  frameReading,
+  lightOnSubject,
+  meterReading,
+  obstaclesOf,
+  point3,
+  type HeardReading,
+} from '@/core';
 import type { Reading } from '@/records/reading';
 import { msOf } from '@/records/times';
 import type { Setup, View } from './view';
@@ -16,10 +23,12 @@ function saidBy(reading: Reading, timeMs: number) {
     : frameReading({ ...at, ...reading.frame });
 }
 
-/** A shoot's readings as its light hears them, each with the scene it was taken in. */
-export function heardOf(
+type Measured = Pick<Setup, 'readings' | 'features' | 'place'>;
+
+/** A shoot's own readings, each with the scene it was taken in. */
+export function measuredIn(
   { scene }: Pick<View, 'scene'>,
-  { readings, features, place }: Pick<Setup, 'readings' | 'features' | 'place'>,
+  { readings, features, place }: Measured,
 ): readonly HeardReading[] {
   if (readings.length === 0) return NOTHING_HEARD;
   const obstacles = features.flatMap(obstaclesOf);
@@ -37,4 +46,26 @@ export function heardOf(
       },
     };
   });
+}
+
+/**
+ * All that a shoot's light hears: its own readings first, then what earlier shoots at the place taught,
+ * as readings of their hour in the scene that is looked at.
+ */
+export function heardOf(
+  view: Pick<View, 'scene'>,
+  setup: Measured & Pick<Setup, 'light'>,
+): readonly HeardReading[] {
+  const own = measuredIn(view, setup);
+  const { learned = [] } = setup.light;
+  if (learned.length === 0) return own;
+  const scene = { ...view.scene, obstacles: setup.features.flatMap(obstaclesOf) };
+  return [
+    ...own,
+    ...learned.map(({ atLocal, offsetStops, sigmaStops }) => {
+      const timeMs = msOf(atLocal, setup.place.timeZone);
+      const ev = lightOnSubject(scene, timeMs).ev.expected + offsetStops;
+      return { timeMs, ev, sigmaStops, scene };
+    }),
+  ];
 }

@@ -115,8 +115,8 @@ export function useLook(shoot: Shoot): Look {
     [viewed, features],
   );
   const heard = useMemo(
-    () => (viewed.ok ? heardOf(viewed.view, { readings, features, place }) : NOTHING_HEARD),
-    [viewed, readings, features, place],
+    () => (viewed.ok ? heardOf(viewed.view, { readings, features, place, light }) : NOTHING_HEARD),
+    [viewed, readings, features, place, light],
   );
   const along = useMemo(
     () => (viewed.ok ? alongSight(viewed.view, features) : undefined),

@@ -1,7 +1,9 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { taughtByEarlier } from '@/features/log/lessons';
 import { readShootFile, shootFileName, writeShootFile } from '@/formats/shoot-json';
 import { duplicateShoot, newId, newShoot, type ShootBrief } from '@/records/new-shoot';
-import { useShootActions } from '@/records/queries';
+import { SHOOTS_KEY, useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { downloadText } from '@/ui/files';
 import { useToast } from '@/ui/Toast';
@@ -12,10 +14,12 @@ const now = () => new Date().toISOString();
 export function useShootTasks() {
   const { add, remove } = useShootActions();
   const say = useToast();
+  const client = useQueryClient();
   return useMemo(
     () => ({
       create: (brief: ShootBrief): Shoot => {
-        const shoot = newShoot(brief, newId(), now());
+        const earlier = client.getQueryData<Shoot[]>(SHOOTS_KEY) ?? [];
+        const shoot = taughtByEarlier(newShoot(brief, newId(), now()), earlier);
         add(shoot);
         return shoot;
       },
@@ -49,6 +53,6 @@ export function useShootTasks() {
         return {};
       },
     }),
-    [add, remove, say],
+    [add, remove, say, client],
   );
 }

@@ -1,0 +1,124 @@
+import { View } from 'react-native';
+import { clockOffset } from '@/core';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { withClock } from '@/records/edit-log';
+import type { Shoot } from '@/records/shoot';
+import { Button } from '@/ui/Button';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { countedEntries, offsetOf, type MatchedFrame } from './matched';
+
+const MINUTE_S = 60;
+const HOUR_S = 3600;
+const MOST_H = 26;
+
+/** "1 h 00 min 47 s slow". */
+export function offsetInWords(offsetS: number): string {
+  if (offsetS === 0) return 'right';
+  const all = Math.abs(offsetS);
+  const hours = Math.floor(all / HOUR_S);
+  const minutes = Math.floor((all % HOUR_S) / MINUTE_S);
+  const parts = [
+    hours > 0 ? `${hours} h` : '',
+    hours > 0 || minutes > 0 ? `${minutes} min` : '',
+    `${all % MINUTE_S} s`,
+  ];
+  return `${parts.filter(Boolean).join(' ')} ${offsetS > 0 ? 'slow' : 'fast'}`;
+}
+
+/** The offset that the keepers tapped in the field speak for, camera by camera. */
+function foundOffset(
+  shoot: Pick<Shoot, 'log' | 'place'>,
+  frames: readonly MatchedFrame[],
+  camera: string,
+) {
+  const own = frames
+    .flatMap(({ frame }) => (frame.camera === camera ? [frame.cameraMs] : []))
+    .sort((a, b) => a - b);
+  const taps = countedEntries(shoot).flatMap(({ entry }) =>
+    entry.kind === 'keeper' ? [Date.parse(`${entry.atLocal}Z`)] : [],
+  );
+  return clockOffset(own, taps);
+}
+
+/** Cameras' clocks against the place's: found from what was tapped, or set by hand. */
+export function ClockSection({ frames }: { readonly frames: readonly MatchedFrame[] }) {
+  const { plan } = useShootPage();
+  const cameras = [...new Set(frames.map(({ frame }) => frame.camera))];
+  return (
+    <View role="region" aria-label="Clocks" className="gap-3">
+      {cameras.map((camera) => (
+        <CameraClock key={camera} camera={camera} shoot={plan.shoot} frames={frames} />
+      ))}
+    </View>
+  );
+}
+
+function CameraClock({
+  camera,
+  shoot,
+  frames,
+}: {
+  readonly camera: string;
+  readonly shoot: Shoot;
+  readonly frames: readonly MatchedFrame[];
+}) {
+  const { update } = useShootPage();
+  const offsetS = offsetOf(shoot, camera);
+  const found = foundOffset(shoot, frames, camera);
+  const set = (next: number) =>
+    update((current) => withClock(current, camera, next), `clock ${camera}`);
+  const sign = offsetS < 0 ? -1 : 1;
+  const [hours, minutes, seconds] = [
+    sign * Math.floor(Math.abs(offsetS) / HOUR_S),
+    sign * Math.floor((Math.abs(offsetS) % HOUR_S) / MINUTE_S),
+    sign * (Math.abs(offsetS) % MINUTE_S),
+  ];
+  const part = (label: string, value: number, each: number, most: number) => (
+    <View className="min-w-0 flex-1">
+      <Stepper
+        label={label}
+        value={value}
+        min={-most}
+        max={most}
+        valueText={String(value)}
+        onStep={(clicks) =>
+          set(Math.max(-MOST_H * HOUR_S, Math.min(MOST_H * HOUR_S, offsetS + clicks * each)))
+        }
+      />
+    </View>
+  );
+  const differs = found && Math.abs(found.offsetS - offsetS) > 5;
+  return (
+    <View className="gap-2">
+      <Heading level={2} kind="figure">
+        {`Clock of ${camera || 'the camera'}: ${offsetInWords(offsetS)}`}
+      </Heading>
+      {found && differs ? (
+        <View className="gap-2 border-2 border-signal p-3">
+          <Text kind="strong">{`It looks ${offsetInWords(found.offsetS)}.`}</Text>
+          <Text kind="small">
+            {`${found.matched} of ${found.of} keepers tapped in the field then follow a picture by some seconds.`}
+          </Text>
+          <Button label="Set it right" kind="primary" onPress={() => set(found.offsetS)} />
+        </View>
+      ) : null}
+      {found && !differs ? (
+        <Text kind="small" ink="quiet">
+          {`${found.matched} of ${found.of} keepers tapped in the field follow a picture by some seconds.`}
+        </Text>
+      ) : null}
+      <View role="group" aria-label="Add to the camera’s time" className="flex-row gap-2">
+        {part('Hours', hours, HOUR_S, MOST_H)}
+        {part('Minutes', minutes, MINUTE_S, 59)}
+        {part('Seconds', seconds, 1, 59)}
+      </View>
+      {found ? null : (
+        <Text kind="small" ink="quiet">
+          Photograph the time that Field shows, and set these until the picture says the same; or
+          tap Keeper in Field after frames, and it is found by itself.
+        </Text>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,53 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { DEMO_SHOOTS } from '@/demo';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { useShoots } from '@/records/queries';
+import { Button } from '@/ui/Button';
+import { Heading, Text } from '@/ui/Text';
+import { lessonsFor } from './lessons';
+
+const STATE = { true: 'In this plan', false: 'Left out' } as const;
+
+/** What earlier shoots teach this plan: each lesson with what it rests on, taken up or left out. */
+export function Lessons() {
+  const { plan, update } = useShootPage();
+  const { shoot } = plan;
+  const all = useShoots(DEMO_SHOOTS).data;
+  const lessons = useMemo(() => lessonsFor(shoot, all ?? []), [shoot, all]);
+  if (lessons.length === 0) return null;
+  return (
+    <View role="region" aria-label="What earlier shoots taught" className="gap-2">
+      <Heading level={2} kind="figure">
+        What earlier shoots taught
+      </Heading>
+      <View role="list" aria-label="Lessons" className="gap-3">
+        {lessons.map(({ id, head, evidence, about, use, apply, leave }) => (
+          <View key={id} role="listitem" className="gap-1 border-t border-line pt-2">
+            <Text kind="strong">{head}</Text>
+            <Text kind="small" ink="quiet">
+              {evidence}
+            </Text>
+            <View className="flex-row items-center justify-between gap-2">
+              <Text kind="label">
+                {use === undefined ? 'Not in this plan yet' : STATE[`${use}`]}
+              </Text>
+              <View className="flex-row gap-2">
+                {use === true ? null : (
+                  <Button label={`Use: ${about}`} onPress={() => update(apply)} />
+                )}
+                {use === false ? null : (
+                  <Button
+                    kind="quiet"
+                    label={`Leave out: ${about}`}
+                    onPress={() => update(leave)}
+                  />
+                )}
+              </View>
+            </View>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,39 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { percent } from '@/features/plan/words';
+import { Heading, Text } from '@/ui/Text';
+import { countedEntries, matchedFrames } from './matched';
+import { deliveredOf } from './taught';
+
+/** What came of the day: pictures, keepers, what is still owed. */
+export function LogAnswer() {
+  const { shoot } = useShootPage().plan;
+  const frames = useMemo(() => matchedFrames(shoot), [shoot]);
+  const delivered = deliveredOf(shoot, frames);
+  const owed = delivered.filter(({ delivered: came, quota }) => came < quota);
+  const kept = frames.filter((frame) => frame.kept).length;
+  const taps = countedEntries(shoot).filter(({ entry }) => entry.kind === 'keeper').length;
+  const head =
+    frames.length > 0
+      ? `${frames.length} pictures, ${kept} kept (${percent(kept / frames.length)})`
+      : taps > 0
+        ? `${taps} ${taps === 1 ? 'keeper' : 'keepers'} tapped, no pictures read in yet`
+        : 'Nothing logged yet';
+  return (
+    <View role="region" aria-label="What came of it" className="gap-1 px-4 pt-3">
+      <Heading level={2} kind="title">
+        {head}
+      </Heading>
+      {delivered.length > 0 ? (
+        <Text>
+          {owed.length === 0
+            ? `All ${delivered.length} promised shots are delivered.`
+            : `${delivered.length - owed.length} of ${delivered.length} promised shots are delivered. Short: ${owed
+                .map(({ shot, delivered: came, quota }) => `${shot.name} (${came} of ${quota})`)
+                .join(', ')}.`}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,207 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import type { Rate } from '@/core';
+import { DEMO_SHOOTS } from '@/demo';
+import { percent, stops } from '@/features/plan/words';
+import { useShootPage } from '@/features/plan/ShootContext';
+import { visitInWords, visitsByHour, watchesWithSightings } from '@/features/day/nature';
+import { RateBar } from '@/figures/RateBars';
+import { useShoots } from '@/records/queries';
+import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
+import { Heading, Text } from '@/ui/Text';
+import { standInWords, type MatchedFrame } from './matched';
+import {
+  deliveredOf,
+  lightOffsets,
+  panSkill,
+  ratesBy,
+  shootsHere,
+  shutterBand,
+  spreadOf,
+  visitsBySky,
+  type RateRow,
+} from './taught';
+
+/** What the numbers of this shoot, and of others like it, teach. */
+export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
+  const { shoot } = useShootPage().plan;
+  const all = useShoots(DEMO_SHOOTS).data;
+  const [widthPx, setWidthPx] = useState(340);
+  const taught = useMemo(() => {
+    const known = all ?? [];
+    const here = shootsHere(shoot, known);
+    return {
+      delivered: deliveredOf(shoot, frames),
+      rates: [
+        {
+          name: 'By shot',
+          rows: ratesBy(frames, ({ stand }) => standInWords(shoot, stand).shot),
+        },
+        { name: 'By shutter, to the whole stop', rows: ratesBy(frames, shutterBand) },
+        {
+          name: 'By position',
+          rows: ratesBy(frames, ({ stand }) => standInWords(shoot, stand).position),
+        },
+      ],
+      skill: panSkill([shoot, ...known.filter(({ id }) => id !== shoot.id)]),
+      iso: spreadOf(frames.flatMap(({ frame }) => frame.iso ?? [])),
+      focal: spreadOf(frames.flatMap(({ frame }) => frame.focalMm ?? [])),
+      offsets: lightOffsets(here),
+      hours: visitsByHour(here.flatMap(watchesWithSightings)),
+      skies: visitsBySky(here),
+    };
+  }, [shoot, frames, all]);
+  const { delivered, rates, skill, iso, focal, offsets, hours, skies } = taught;
+  const empty =
+    frames.length === 0 && delivered.length === 0 && offsets.length === 0 && hours.length === 0;
+  return (
+    <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+      {empty ? <Text>Nothing to learn from yet: log in Field, or read pictures in.</Text> : null}
+      {delivered.length > 0 ? (
+        <Section name="Promised and delivered">
+          <View role="list" aria-label="Promised and delivered" className="gap-1">
+            {delivered.map(({ shot, quota, delivered: came }) => (
+              <View
+                key={shot.id}
+                role="listitem"
+                className="flex-row items-baseline justify-between gap-3 border-b border-line py-1"
+              >
+                <Text className="min-w-0 flex-1">{shot.name}</Text>
+                <Text kind="strong">{`${came} of ${quota}`}</Text>
+                <Text kind="small" className="w-[52px]">
+                  {came >= quota ? 'done' : shot.priority === 'must' ? 'owed' : 'short'}
+                </Text>
+              </View>
+            ))}
+          </View>
+        </Section>
+      ) : null}
+      {rates.map(({ name, rows }) =>
+        rows.length > 0 ? (
+          <Section key={name} name={`Keepers. ${name}`}>
+            <Rates name={name} rows={rows} widthPx={widthPx} />
+          </Section>
+        ) : null,
+      )}
+      {skill ? <PanSection skill={skill} planned={shoot.choice.panSigma} /> : null}
+      {iso ? (
+        <Section name="Dials really used">
+          <Text>
+            {`ISO ${Math.round(iso.middle)} in the middle, four frames in five from ${Math.round(iso.low)} to ${Math.round(iso.high)}, ${Math.round(iso.most)} at the most.`}
+          </Text>
+          {focal ? (
+            <Text>
+              {`Focal length ${Math.round(focal.middle)} mm in the middle, four frames in five from ${Math.round(focal.low)} to ${Math.round(focal.high)} mm.`}
+            </Text>
+          ) : null}
+        </Section>
+      ) : null}
+      {offsets.length > 0 ? (
+        <Section name="Light of this place against the computed">
+          {offsets.map(({ hour, mean, low, high, count }) => (
+            <Text key={hour}>
+              {`${hourWords(hour)}  ${offsetInWords(mean)}, ${
+                count === 1
+                  ? 'by one reading: no saying how sure'
+                  : `${signed(low)} to ${signed(high)}, ${count} readings`
+              }`}
+            </Text>
+          ))}
+        </Section>
+      ) : null}
+      {hours.length > 0 ? (
+        <Section name="Visits">
+          {hours.map((hour) => (
+            <Text key={hour.hour}>
+              {`${hourWords(hour.hour)}  ${visitInWords(hour)}, ${interval(hour)} an hour, ${hour.visits} in ${hour.watchedH.toFixed(1)} h`}
+            </Text>
+          ))}
+          {skies.map((sky) => (
+            <Text key={sky.sky}>
+              {`Sky ${SKY_NAMES[sky.sky]}: ${sky.rate.toFixed(1)} an hour, ${interval(sky)}, in ${sky.watchedH.toFixed(1)} h`}
+            </Text>
+          ))}
+        </Section>
+      ) : null}
+      <Text kind="small" ink="quiet">
+        Lines over bars, and “from … to …”, hold 95 times in 100. What is taught here stands in the
+        Brief of shoots that come after, to be taken up or left out.
+      </Text>
+    </View>
+  );
+}
+
+const SKY_NAMES = { clear: 'clear', partly: 'partly covered', overcast: 'overcast' } as const;
+const hourWords = (hour: number): string => `${String(hour).padStart(2, '0')}:00`;
+const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+const interval = ({ low, high }: Rate): string => `${low.toFixed(1)} to ${high.toFixed(1)}`;
+const offsetInWords = (mean: number): string =>
+  Math.abs(mean) < 0.05
+    ? 'as computed'
+    : `${stops(Math.abs(mean))} ${mean < 0 ? 'darker' : 'brighter'}`;
+
+function Section({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <View role="region" aria-label={name} className="gap-2">
+      <Heading level={2} kind="figure">
+        {name}
+      </Heading>
+      {children}
+    </View>
+  );
+}
+
+function Rates({
+  name,
+  rows,
+  widthPx,
+}: {
+  readonly name: string;
+  readonly rows: readonly RateRow[];
+  readonly widthPx: number;
+}) {
+  return (
+    <View role="list" aria-label={name} className="gap-2">
+      {rows.map((row) => {
+        const words = `${percent(row.rate)}, ${percent(row.low)} to ${percent(row.high)}`;
+        return (
+          <View key={row.name} role="listitem" className="gap-[2px]">
+            <View className="flex-row items-baseline justify-between gap-3">
+              <Text className="min-w-0 flex-1" numberOfLines={1}>
+                {row.name}
+              </Text>
+              <Text kind="strong">{`${row.kept} of ${row.frames}`}</Text>
+            </View>
+            <RateBar
+              share={row.rate}
+              low={row.low}
+              high={row.high}
+              widthPx={widthPx}
+              label={`${row.name}: ${words}`}
+            />
+            <Text kind="tiny" ink="quiet">
+              {words}
+            </Text>
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+function PanSection({
+  skill,
+  planned,
+}: {
+  readonly skill: NonNullable<ReturnType<typeof panSkill>>;
+  readonly planned: Shoot['choice']['panSigma'];
+}) {
+  return (
+    <Section name="Your pans">
+      <Text kind="strong">{`Your swing is even to ${percent(skill.rate)}.`}</Text>
+      <Text>
+        {`From ${percent(skill.low)} to ${percent(skill.high)} by ${skill.frames} panned frames of all shoots, where kept stands for sharp. This plan reckons with ${percent(planned)}; a beginner’s is taken as ${percent(FIRST_PAN_SIGMA)}.`}
+      </Text>
+    </Section>
+  );
+}

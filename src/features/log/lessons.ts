@@ -1,0 +1,255 @@
+import { percent, stops } from '@/features/plan/words';
+import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
+import { hoursOf } from '@/records/times';
+import { itemsOf } from '@/records/kit';
+import { othersHere } from '@/features/day/nature';
+import { matchedFrames, type MatchedFrame } from './matched';
+import { deliveredOf, lightOffsets, panSkill } from './taught';
+
+/** What earlier shoots taught, as changes of a plan that can be seen, taken up and left out. */
+
+/** A change of the plan that a lesson stands for. */
+export interface Lesson {
+  readonly id: string;
+  /** What to do: "Pan with a sigma of 0.07". */
+  readonly head: string;
+  /** What it rests on. */
+  readonly evidence: string;
+  /** In a word or two. */
+  readonly about: string;
+  /** Taken up, left out, or not yet decided. */
+  readonly use: boolean | undefined;
+  readonly apply: (shoot: Shoot) => Shoot;
+  /** The plan as it was before. */
+  readonly leave: (shoot: Shoot) => Shoot;
+}
+
+type Before = Shoot['log']['lessons'][number]['before'];
+
+const decided = (shoot: Shoot, id: string, use: boolean, before: Before): Shoot => ({
+  ...shoot,
+  log: {
+    ...shoot.log,
+    lessons: [
+      ...shoot.log.lessons.filter((lesson) => lesson.id !== id),
+      { id, use, ...(before !== undefined && { before }) },
+    ],
+  },
+});
+
+/** A lesson that changes one value of a plan, and can put it back. */
+function lessonOf<B extends NonNullable<Before>>(
+  shoot: Shoot,
+  {
+    id,
+    head,
+    evidence,
+    about,
+    read,
+    write,
+  }: Pick<Lesson, 'id' | 'head' | 'evidence' | 'about'> & {
+    readonly read: (shoot: Shoot) => B | undefined;
+    /** @param value the lesson's own when absent, what was before when given; none where there was none */
+    readonly write: (shoot: Shoot, value?: { readonly before: B | undefined }) => Shoot;
+  },
+): Lesson {
+  const entry = shoot.log.lessons.find((lesson) => lesson.id === id);
+  return {
+    id,
+    head,
+    evidence,
+    about,
+    use: entry?.use,
+    apply: (now) => decided(write(now), id, true, read(now)),
+    leave: (now) => {
+      const known = now.log.lessons.find((lesson) => lesson.id === id);
+      const put = known?.use ? write(now, { before: known.before as B | undefined }) : now;
+      return decided(put, id, false, undefined);
+    },
+  };
+}
+
+/** Fewer panned frames than this teach nothing yet. No source. */
+const FEWEST_PANNED = 8;
+const FEWEST_READINGS = 2;
+const FEWEST_FRAMES = 20;
+/** One reading alone is unsure by this. Common practice, no source. */
+const LONE_SIGMA_STOPS = 0.5;
+const LEAST_SIGMA_STOPS = 0.2;
+
+function panLesson(shoot: Shoot, earlier: readonly Shoot[]): readonly Lesson[] {
+  const skill = panSkill(earlier);
+  if (!skill || skill.frames < FEWEST_PANNED) return [];
+  const sigma = Math.min(0.5, Math.max(0.01, Math.round(skill.rate * 100) / 100));
+  return [
+    lessonOf<number>(shoot, {
+      id: 'pan-sigma',
+      about: 'swing',
+      head: `Plan pans for a swing even to ${percent(sigma)}`,
+      evidence: `${skill.frames} panned frames: ${percent(skill.low)} to ${percent(skill.high)}. A beginner’s is taken as ${percent(FIRST_PAN_SIGMA)}.`,
+      read: ({ choice }) => choice.panSigma,
+      write: (now, value) => ({
+        ...now,
+        choice: { ...now.choice, panSigma: value ? (value.before ?? FIRST_PAN_SIGMA) : sigma },
+      }),
+    }),
+  ];
+}
+
+const hourWords = (hour: number): string => `${String(hour).padStart(2, '0')}:00`;
+
+function lightLesson(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
+  const offsets = lightOffsets(here);
+  const readings = offsets.reduce((sum, { count }) => sum + count, 0);
+  if (readings < FEWEST_READINGS) return [];
+  const learned = offsets.map(({ hour, mean, low, high, count }) => ({
+    hour,
+    // The middle of the hour, on the day that is planned.
+    atLocal: `${shoot.startLocal.slice(0, 10)}T${hourWords(hour).slice(0, 2)}:30`,
+    offsetStops: Math.min(6, Math.max(-6, Math.round(mean * 100) / 100)),
+    sigmaStops:
+      count === 1
+        ? LONE_SIGMA_STOPS
+        : Math.min(3, Math.max(LEAST_SIGMA_STOPS, Math.round(((high - low) / 4) * 100) / 100)),
+  }));
+  const most = learned.reduce((a, b) =>
+    Math.abs(b.offsetStops) > Math.abs(a.offsetStops) ? b : a,
+  );
+  return [
+    lessonOf<string>(shoot, {
+      id: 'light',
+      about: 'light',
+      head: `Take the light at ${hourWords(most.hour)} as ${stops(Math.abs(most.offsetStops))} ${most.offsetStops < 0 ? 'darker' : 'brighter'} than computed`,
+      evidence: `${readings} readings at this place in earlier shoots: ${offsets
+        .map(
+          ({ hour, mean, count }) =>
+            `${hourWords(hour)} ${mean < 0 ? '−' : '+'}${Math.abs(mean).toFixed(1)} (${count})`,
+        )
+        .join(', ')}. New readings speak before them.`,
+      read: ({ light }) => (light.learned ? 'learned' : undefined),
+      write: (now, value) => {
+        const { learned: _old, ...light } = now.light;
+        return {
+          ...now,
+          light: value
+            ? light
+            : { ...light, learned: learned.map(({ hour: _hour, ...offset }) => offset) },
+        };
+      },
+    }),
+  ];
+}
+
+function isoLesson(shoot: Shoot, frames: readonly MatchedFrame[]): readonly Lesson[] {
+  const body = itemsOf(shoot.kit, 'body').find(({ id }) => id === shoot.kit.bodyId);
+  const kept = frames.flatMap(({ kept: good, frame }) =>
+    good && frame.iso !== undefined ? [frame.iso] : [],
+  );
+  const entry = shoot.log.lessons.find(({ id }) => id === 'iso');
+  const highest = [...kept].sort((a, b) => b - a)[2];
+  if (!body || highest === undefined) return [];
+  if (!entry && highest <= body.isoUsable) return [];
+  const iso = Math.min(409_600, Math.round(highest));
+  return [
+    lessonOf<number>(shoot, {
+      id: 'iso',
+      about: 'ISO',
+      head: `Use up to ISO ${iso} on the ${body.name}`,
+      evidence: `Three kept frames or more were taken there; the plan goes up to ISO ${entry?.before ?? body.isoUsable}.`,
+      read: () => body.isoUsable,
+      write: (now, value) => ({
+        ...now,
+        kit: {
+          ...now.kit,
+          bag: now.kit.bag.map((item) =>
+            item.kind === 'body' && item.id === body.id
+              ? { ...item, isoUsable: value ? (value.before ?? item.isoUsable) : iso }
+              : item,
+          ),
+        },
+      }),
+    }),
+  ];
+}
+
+const HOUR_MS = 3_600_000;
+
+function framesLesson(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
+  const taken = here
+    .map((other) => ({ frames: matchedFrames(other).length, ...hoursOf(other) }))
+    .filter(({ frames }) => frames >= FEWEST_FRAMES);
+  if (taken.length === 0) return [];
+  const hours = taken.reduce((sum, { startMs, endMs }) => sum + (endMs - startMs) / HOUR_MS, 0);
+  const frames = taken.reduce((sum, entry) => sum + entry.frames, 0);
+  const { startMs, endMs } = hoursOf(shoot);
+  const expected = Math.max(1, Math.round((frames / hours) * ((endMs - startMs) / HOUR_MS)));
+  return [
+    lessonOf<number>(shoot, {
+      id: 'frames',
+      about: 'frames',
+      head: `Expect ${expected} frames`,
+      evidence: `${frames} frames in ${hours.toFixed(1)} hours at this place: cards and batteries are reckoned by it.`,
+      read: ({ kit }) => kit.frames,
+      write: (now, value) => {
+        const { frames: _old, ...kit } = now.kit;
+        const wanted = value ? value.before : Math.min(100_000, expected);
+        return { ...now, kit: { ...kit, ...(wanted !== undefined && { frames: wanted }) } };
+      },
+    }),
+  ];
+}
+
+/** Shots of the same name that an earlier shoot here still owes. */
+function owedLessons(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
+  const last = [...here].sort((a, b) => (a.startLocal < b.startLocal ? 1 : -1))[0];
+  if (!last || (last.log.entries.length === 0 && last.log.frames.length === 0)) return [];
+  const missed = deliveredOf(last, matchedFrames(last)).filter(
+    ({ delivered, quota }) => delivered < quota,
+  );
+  return missed.flatMap(({ shot, delivered, quota }): readonly Lesson[] => {
+    const own = shoot.shots.find(({ name }) => name === shot.name);
+    if (!own) return [];
+    const id = `owed-${own.id}`;
+    const entry = shoot.log.lessons.find((lesson) => lesson.id === id);
+    if (own.priority === 'must' && !entry) return [];
+    return [
+      lessonOf<string>(shoot, {
+        id,
+        about: own.name,
+        head: `Put “${own.name}” first: a must`,
+        evidence: `The last time here ${delivered} of ${quota} came of it.`,
+        read: (now) => now.shots.find((each) => each.id === own.id)?.priority,
+        write: (now, value) => ({
+          ...now,
+          shots: now.shots.map((each) =>
+            each.id === own.id
+              ? {
+                  ...each,
+                  priority: value ? ((value.before as typeof each.priority) ?? 'should') : 'must',
+                }
+              : each,
+          ),
+        }),
+      }),
+    ];
+  });
+}
+
+/** What shoots before this one teach it. */
+export function lessonsFor(shoot: Shoot, all: readonly Shoot[]): readonly Lesson[] {
+  const earlier = all.filter(
+    (other) => other.id !== shoot.id && other.startLocal < shoot.startLocal,
+  );
+  const here = othersHere(shoot, earlier);
+  return [
+    ...panLesson(shoot, earlier),
+    ...lightLesson(shoot, here),
+    ...isoLesson(shoot, earlier.flatMap(matchedFrames)),
+    ...framesLesson(shoot, here),
+    ...owedLessons(shoot, here),
+  ];
+}
+
+/** A new plan with all that earlier shoots teach: each lesson stands in its brief and can be left out. */
+export const taughtByEarlier = (shoot: Shoot, all: readonly Shoot[]): Shoot =>
+  lessonsFor(shoot, all).reduce((plan, lesson) => lesson.apply(plan), shoot);

@@ -1,0 +1,93 @@
+import { evSaid } from '@/features/plan/heard';
+import { eventTitle } from '@/features/day/day-lines';
+import { lookedInWords } from '@/features/light/ReadingForm';
+import { engraved } from '@/features/plan/words';
+import type { LogRow } from '@/formats/log-table';
+import type { LogEntry } from '@/records/log';
+import type { Shoot } from '@/records/shoot';
+import { localSecondOf } from '@/records/times';
+import { evOfFrame, standInWords, type MatchedFrame } from './matched';
+
+/** A log in rows: as it is listed, and as it is written out. */
+
+export const KIND_NAMES: Readonly<Record<LogEntry['kind'], string>> = {
+  stand: 'Stand',
+  keeper: 'Keeper',
+  sighting: 'Came',
+  athlete: 'Who',
+  behaviour: 'What it did',
+  note: 'Note',
+};
+
+/** What an entry says beyond its kind. */
+export function entryInWords(shoot: Shoot, entry: LogEntry): string {
+  const { shot, position } = standInWords(shoot, entry);
+  switch (entry.kind) {
+    case 'stand':
+      return `${shot}, from ${position}`;
+    case 'keeper':
+      return shot;
+    case 'note':
+      return entry.text;
+    default:
+      return entry.name;
+  }
+}
+
+const entryRow = (shoot: Shoot, entry: LogEntry): LogRow => ({
+  atLocal: entry.atLocal,
+  kind: KIND_NAMES[entry.kind],
+  what: entryInWords(shoot, entry),
+  ...standInWords(shoot, entry),
+  ...(entry.rehearsed && { rehearsed: true }),
+});
+
+function readingRow(reading: Shoot['readings'][number]): LogRow {
+  const row = {
+    atLocal: `${reading.atLocal}:00`,
+    kind: 'Reading',
+    mark: reading.name,
+    ev: Math.round(evSaid(reading) * 100) / 100,
+  };
+  if (reading.by === 'meter') {
+    return { ...row, what: reading.simulated ? 'simulated meter' : 'meter' };
+  }
+  const { looksDarkStops, ...triad } = reading.frame;
+  return { ...row, what: `looked ${lookedInWords(looksDarkStops)}`, ...triad };
+}
+
+const frameRow = (shoot: Shoot, matched: MatchedFrame): LogRow => {
+  const { frame, atMs, event, stand, kept } = matched;
+  const { rating, cameraMs: _cameraMs, upright: _upright, kept: _kept, name, ...figures } = frame;
+  const ev = evOfFrame(frame);
+  return {
+    atLocal: localSecondOf(atMs, shoot.place.timeZone),
+    kind: 'Picture',
+    what: name,
+    ...standInWords(shoot, stand),
+    ...(event && { event: eventTitle(event) }),
+    file: name,
+    ...figures,
+    ...(ev !== undefined && { ev: Math.round(ev * 100) / 100 }),
+    ...(rating !== undefined && { stars: rating }),
+    kept,
+  };
+};
+
+/** All of it, in order of time. */
+export const logRows = (shoot: Shoot, frames: readonly MatchedFrame[]): readonly LogRow[] =>
+  [
+    ...shoot.log.entries.map((entry) => entryRow(shoot, entry)),
+    ...shoot.readings.map(readingRow),
+    ...frames.map((frame) => frameRow(shoot, frame)),
+  ].sort((a, b) => (a.atLocal < b.atLocal ? -1 : a.atLocal > b.atLocal ? 1 : 0));
+
+/** "1/2500 f/2.8 ISO 320, 184 mm", as far as a frame says so. */
+export function figuresInWords({ frame }: MatchedFrame): string {
+  const { shutterS, aperture, iso, focalMm } = frame;
+  const marks =
+    shutterS !== undefined && aperture !== undefined && iso !== undefined
+      ? Object.values(engraved({ shutterS, aperture, iso, liftStops: 0 })).join(' ')
+      : 'settings not said';
+  return focalMm === undefined ? marks : `${marks}, ${Math.round(focalMm)} mm`;
+}

@@ -1,0 +1,150 @@
+import { useEffect, useRef, useState } from 'react';
+import { DEMO_LOGS, demoPictureUrl, type DemoLog } from '@/demo/pictures';
+import { useShootPage } from '@/features/plan/ShootContext';
+import type { PictureFigures } from '@/formats/exif';
+import { frameKey, framesOf, withFrames } from '@/records/edit-log';
+import type { Frame } from '@/records/frames';
+import type { Shoot } from '@/records/shoot';
+import { localSecondOf } from '@/records/times';
+import { useToast } from '@/ui/Toast';
+import { requestPictures } from '@/workers/pictures-client';
+import type { Refused } from '@/workers/pictures-job';
+import { keepThumbnails } from './thumbnails';
+
+/** The worker tells by and by; the record is written this often. */
+const FRAMES_A_WRITE = 200;
+const MINUTE_MS = 60_000;
+
+/** A frame's camera time by the place's wall clock: where the camera says its zone, by that. */
+export function byPlace({ frame, zoneMin }: PictureFigures, timeZone: string): Frame {
+  if (zoneMin === undefined) return frame;
+  const utcMs = frame.cameraMs - zoneMin * MINUTE_MS;
+  const wallMs = Date.parse(`${localSecondOf(utcMs, timeZone)}Z`);
+  return { ...frame, cameraMs: wallMs + (((utcMs % 1000) + 1000) % 1000) };
+}
+
+export interface Reading {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** The demo's own entries with its pictures: what was tapped while they were taken. */
+const withDemoEntries = (shoot: Shoot, { entries, watch }: DemoLog): Shoot => {
+  const known = new Set(shoot.log.entries.map(({ id }) => id));
+  const date = shoot.startLocal.slice(0, 10);
+  const watched = watch && {
+    id: 'demo-watch',
+    markId: watch.markId,
+    fromLocal: `${date}T${watch.from}`,
+    toLocal: `${date}T${watch.to}`,
+    visitsLocal: [],
+  };
+  return {
+    ...shoot,
+    log: {
+      ...shoot.log,
+      entries: [...shoot.log.entries, ...entries.filter(({ id }) => !known.has(id))],
+    },
+    ...(watched &&
+      !shoot.watches.some(({ id }) => id === watched.id) && {
+        watches: [...shoot.watches, watched],
+      }),
+  };
+};
+
+/** Pictures read in: their figures go into the log, the pictures themselves nowhere. */
+export function usePictures() {
+  const { plan, update, undo } = useShootPage();
+  const { shoot } = plan;
+  const { timeZone } = shoot.place;
+  const say = useToast();
+  const [reading, setReading] = useState<Reading>();
+  const [refused, setRefused] = useState<readonly Refused[]>([]);
+  const running = useRef<AbortController | undefined>(undefined);
+  // What has been read by then is kept.
+  useEffect(() => () => running.current?.abort(), []);
+
+  const read = async (files: readonly File[], also: (current: Shoot) => Shoot = (now) => now) => {
+    if (files.length === 0) return;
+    const abort = new AbortController();
+    running.current = abort;
+    setReading({ done: 0, of: files.length });
+    setRefused([]);
+    const left: Refused[] = [];
+    let waiting: Frame[] = [];
+    let count = 0;
+    const write = () => {
+      const frames = waiting;
+      waiting = [];
+      count += frames.length;
+      if (frames.length > 0) {
+        update((current) => withFrames(also(current), frames), `pictures ${files[0]?.name}`);
+      }
+    };
+    try {
+      await requestPictures(
+        files,
+        ({ done, pictures, refused: more }) => {
+          left.push(...more);
+          const placed = pictures.map((picture) => ({
+            frame: byPlace(picture, timeZone),
+            thumbnail: picture.thumbnail,
+          }));
+          waiting.push(...placed.map(({ frame }) => frame));
+          keepThumbnails(
+            shoot.id,
+            placed.flatMap(({ frame, thumbnail }) =>
+              thumbnail ? [{ key: frameKey(frame), bytes: thumbnail }] : [],
+            ),
+          );
+          setReading({ done, of: files.length });
+          if (waiting.length >= FRAMES_A_WRITE) write();
+        },
+        abort.signal,
+      );
+      write();
+      say({
+        text: `${count} ${count === 1 ? 'picture' : 'pictures'} read`,
+        ...(count > 0 && { action: { label: 'Undo', onPress: undo } }),
+      });
+    } catch (error) {
+      write();
+      const stopped = error instanceof DOMException && error.name === 'AbortError';
+      say({
+        text: stopped
+          ? `Stopped: ${count} pictures read`
+          : `Reading stopped after ${count}: ${(error as Error).message}`,
+      });
+    } finally {
+      setRefused(left);
+      setReading(undefined);
+    }
+  };
+
+  const demo = DEMO_LOGS[shoot.id];
+  const readDemo = async () => {
+    if (!demo) return;
+    try {
+      const files = await Promise.all(
+        demo.pictures.map(async ({ file }) => {
+          const answer = await fetch(demoPictureUrl(file));
+          if (!answer.ok) throw new Error(`${file} is not there`);
+          return new File([await answer.blob()], file, { type: 'image/jpeg' });
+        }),
+      );
+      await read(files, (current) => withDemoEntries(current, demo));
+    } catch (error) {
+      say({ text: `The demo’s pictures could not be fetched: ${(error as Error).message}` });
+    }
+  };
+
+  return {
+    reading,
+    refused,
+    read,
+    stop: () => running.current?.abort(),
+    /** For the demo's shoots. */
+    readDemo: demo ? readDemo : undefined,
+    any: framesOf(shoot).length > 0,
+  };
+}
