@@ -25,6 +25,7 @@ export const withoutLogged = (shoot: Shoot, id: string): Shoot => ({
 export const withoutRehearsal = (shoot: Shoot): Shoot => ({
   ...shoot,
   log: { ...shoot.log, entries: shoot.log.entries.filter(({ rehearsed }) => !rehearsed) },
+  readings: shoot.readings.filter(({ by, simulated }) => by === 'meter' || !simulated),
 });
 
 /** Entries in order of time. */

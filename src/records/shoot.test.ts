@@ -310,3 +310,36 @@ test.each([
 ] as const)('of a bag and a day, %s that is wrong is named', (named, path, value) => {
   expect(reasonFor(broken(set(path, value))).split(':')[0]).toBe(named);
 });
+
+test('a file of version 5 is read: its day stays, its log begins empty', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v5.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  const { log, ...rest } = read.record;
+  expect(log).toEqual({ entries: [], clocks: [], frames: [], lessons: [] });
+  expect(rest).toEqual({ ...old, version: SHOOT_VERSION });
+});
+
+const ENTRY = {
+  id: 'e',
+  kind: 'note',
+  atLocal: '2027-04-16T19:00:00',
+  markId: 'gone',
+  positionId: 'gone',
+  text: 'kept though mark and place are gone',
+};
+
+test('an entry of a log outlives what it was about', () => {
+  expect(reasonFor(broken(set(['log', 'entries'], [ENTRY])))).toBe('accepted');
+});
+
+test.each([
+  ['log.entries[0].atLocal', ['log', 'entries'], [{ ...ENTRY, atLocal: '2027-04-16T19:00' }]],
+  ['log.entries[0].text', ['log', 'entries'], [{ ...ENTRY, text: 'x'.repeat(501) }]],
+  ['log.entries[1].id', ['log', 'entries'], [ENTRY, ENTRY]],
+  ['log.frames[0]', ['log', 'frames'], ['AAAA']],
+  ['log.clocks[0].offsetS', ['log', 'clocks'], [{ name: 'A', offsetS: 1e9 }]],
+] as const)('of a log, %s that is wrong is named', (named, path, value) => {
+  expect(reasonFor(broken(set(path, value))).split(':')[0]).toBe(named);
+});

@@ -4,7 +4,7 @@ import { eventTitle } from '@/features/day/day-lines';
 import { useOffline } from '@/features/root/use-offline';
 import { useCard } from '@/features/settings/use-card';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { clockOf, dayOf } from '@/records/times';
+import { clockOf, dayOf, localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { countdown, nextCall, nextLight, runningLine, type Coming } from './now-next';
@@ -40,7 +40,9 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
     <View role="region" aria-label="Now and next" className="gap-1 px-4 pt-2">
       <View className="flex-row items-center justify-between gap-2">
         <Heading level={2} kind="title">
-          {clockOf(now, shoot.place.timeZone)}
+          {live && following
+            ? localSecondOf(now, shoot.place.timeZone).slice(11)
+            : clockOf(now, shoot.place.timeZone)}
         </Heading>
         <Text className="min-w-0 flex-1" kind="strong" numberOfLines={2}>
           {running ? `Now: ${eventTitle(running.event)}` : ''}

@@ -2,7 +2,7 @@ import { withShot } from '@/features/brief/choose-shot';
 import { evSaid } from '@/features/plan/heard';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
-import { lookedInWords } from '@/features/light/ReadingForm';
+import { lookedInWords } from '@/features/plan/words';
 import { readingAt } from '@/features/light/use-readings';
 import { memorySlots, type Slot } from '@/features/settings/slots';
 import {
@@ -118,7 +118,8 @@ export function useField() {
       const reading = readingAt(seen.view, mark.name, mark, localMinuteOf(momentMs(), timeZone), {
         by: 'frame',
         frame: { shutterS, aperture, iso, looksDarkStops },
-        simulated: false,
+        // Rehearsed, it is no reading of any light.
+        simulated: !live,
       });
       change((current) => ({ ...current, readings: [...current.readings, reading] }));
       say({

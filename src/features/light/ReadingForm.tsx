@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { ev as evOf, type Triad } from '@/core';
 import { simulatedMeter } from '@/demo/simulated-meter';
 import { DialStepper } from '@/features/plan/DialStepper';
-import { stops } from '@/features/plan/words';
+import { lookedInWords } from '@/features/plan/words';
 import type { Reading } from '@/records/reading';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
@@ -13,7 +13,7 @@ import { Text } from '@/ui/Text';
 /** A reading but for where and when. */
 export type Measured =
   | { readonly by: 'meter'; readonly ev: number; readonly simulated: boolean }
-  | { readonly by: 'frame'; readonly frame: FrameTaken; readonly simulated: false };
+  | { readonly by: 'frame'; readonly frame: FrameTaken; readonly simulated: boolean };
 type FrameTaken = Extract<Reading, { by: 'frame' }>['frame'];
 
 const BY = [
@@ -29,12 +29,6 @@ const DIALS = {
   aperture: [1.4, 22],
   iso: [50, 102_400],
 } as const;
-
-/** "right", "0.7 stop dark". */
-export function lookedInWords(darkStops: number): string {
-  if (Math.abs(darkStops) < 0.1) return 'right';
-  return `${stops(Math.abs(darkStops))} ${darkStops > 0 ? 'dark' : 'bright'}`;
-}
 
 /**
  * One measured light, by a meter or by a test frame judged by eye: a few presses of one thumb, from

@@ -5,14 +5,14 @@ import { bearingDeg, correctedLight, ev as evOf } from '@/core';
 import { evSaid } from '@/features/plan/heard';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
-import { engraved, stops } from '@/features/plan/words';
+import { engraved, lookedInWords, stops } from '@/features/plan/words';
 import { MOST_READINGS, type Reading } from '@/records/reading';
 import { Button, IconButton } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { clicksInWords, gridWalk, groundClicks, type WalkPoint } from './light-plan';
-import { lookedInWords, ReadingForm } from './ReadingForm';
+import { ReadingForm } from './ReadingForm';
 import { useReadings } from './use-readings';
 import { useWalkTool } from './use-walk';
 

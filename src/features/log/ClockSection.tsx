@@ -1,30 +1,20 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { clockOffset } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { withClock } from '@/records/edit-log';
 import type { Shoot } from '@/records/shoot';
+import { localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';
+import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
+import { offsetInWords } from './log-rows';
 import { countedEntries, offsetOf, type MatchedFrame } from './matched';
 
 const MINUTE_S = 60;
 const HOUR_S = 3600;
 const MOST_H = 26;
-
-/** "1 h 00 min 47 s slow". */
-export function offsetInWords(offsetS: number): string {
-  if (offsetS === 0) return 'right';
-  const all = Math.abs(offsetS);
-  const hours = Math.floor(all / HOUR_S);
-  const minutes = Math.floor((all % HOUR_S) / MINUTE_S);
-  const parts = [
-    hours > 0 ? `${hours} h` : '',
-    hours > 0 || minutes > 0 ? `${minutes} min` : '',
-    `${all % MINUTE_S} s`,
-  ];
-  return `${parts.filter(Boolean).join(' ')} ${offsetS > 0 ? 'slow' : 'fast'}`;
-}
 
 /** The offset that the keepers tapped in the field speak for, camera by camera. */
 function foundOffset(
@@ -68,6 +58,8 @@ function CameraClock({
   const found = foundOffset(shoot, frames, camera);
   const set = (next: number) =>
     update((current) => withClock(current, camera, next), `clock ${camera}`);
+  const [byHand, setByHand] = useState(false);
+  const firstMs = frames.find(({ frame }) => frame.camera === camera)?.atMs ?? 0;
   const sign = offsetS < 0 ? -1 : 1;
   const [hours, minutes, seconds] = [
     sign * Math.floor(Math.abs(offsetS) / HOUR_S),
@@ -75,18 +67,16 @@ function CameraClock({
     sign * (Math.abs(offsetS) % MINUTE_S),
   ];
   const part = (label: string, value: number, each: number, most: number) => (
-    <View className="min-w-0 flex-1">
-      <Stepper
-        label={label}
-        value={value}
-        min={-most}
-        max={most}
-        valueText={String(value)}
-        onStep={(clicks) =>
-          set(Math.max(-MOST_H * HOUR_S, Math.min(MOST_H * HOUR_S, offsetS + clicks * each)))
-        }
-      />
-    </View>
+    <Stepper
+      label={label}
+      value={value}
+      min={-most}
+      max={most}
+      valueText={String(value)}
+      onStep={(clicks) =>
+        set(Math.max(-MOST_H * HOUR_S, Math.min(MOST_H * HOUR_S, offsetS + clicks * each)))
+      }
+    />
   );
   const differs = found && Math.abs(found.offsetS - offsetS) > 5;
   return (
@@ -108,17 +98,17 @@ function CameraClock({
           {`${found.matched} of ${found.of} keepers tapped in the field follow a picture by some seconds.`}
         </Text>
       ) : null}
-      <View role="group" aria-label="Add to the camera’s time" className="flex-row gap-2">
+      <Button label="Set the clock by hand" onPress={() => setByHand(true)} />
+      <Sheet title="Add to the camera’s time" open={byHand} onClose={() => setByHand(false)}>
+        <Text>{`The first picture is then of ${localSecondOf(firstMs, shoot.place.timeZone).slice(11)}.`}</Text>
         {part('Hours', hours, HOUR_S, MOST_H)}
         {part('Minutes', minutes, MINUTE_S, 59)}
         {part('Seconds', seconds, 1, 59)}
-      </View>
-      {found ? null : (
         <Text kind="small" ink="quiet">
-          Photograph the time that Field shows, and set these until the picture says the same; or
-          tap Keeper in Field after frames, and it is found by itself.
+          Photograph the time that Field shows and set these until the picture says the same; or tap
+          Keeper in Field after frames, and it is found by itself.
         </Text>
-      )}
+      </Sheet>
     </View>
   );
 }

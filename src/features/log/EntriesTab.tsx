@@ -48,7 +48,7 @@ const linesOf = (shoot: Shoot): readonly Line[] =>
       at: `${reading.atLocal}:00`,
       kind: 'Reading',
       what: `EV ${evSaid(reading).toFixed(1)} at ${reading.name}`,
-      rehearsed: false,
+      rehearsed: reading.by === 'frame' && reading.simulated,
       without: (now) => ({
         ...now,
         readings: now.readings.filter(({ id }) => id !== reading.id),

@@ -1,7 +1,6 @@
 import { evSaid } from '@/features/plan/heard';
 import { eventTitle } from '@/features/day/day-lines';
-import { lookedInWords } from '@/features/light/ReadingForm';
-import { engraved } from '@/features/plan/words';
+import { engraved, lookedInWords } from '@/features/plan/words';
 import type { LogRow } from '@/formats/log-table';
 import type { LogEntry } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
@@ -90,4 +89,21 @@ export function figuresInWords({ frame }: MatchedFrame): string {
       ? Object.values(engraved({ shutterS, aperture, iso, liftStops: 0 })).join(' ')
       : 'settings not said';
   return focalMm === undefined ? marks : `${marks}, ${Math.round(focalMm)} mm`;
+}
+
+const MINUTE_S = 60;
+const HOUR_S = 3600;
+
+/** "1 h 0 min 47 s slow". */
+export function offsetInWords(offsetS: number): string {
+  if (offsetS === 0) return 'right';
+  const all = Math.abs(offsetS);
+  const hours = Math.floor(all / HOUR_S);
+  const minutes = Math.floor((all % HOUR_S) / MINUTE_S);
+  const parts = [
+    hours > 0 ? `${hours} h` : '',
+    hours > 0 || minutes > 0 ? `${minutes} min` : '',
+    `${all % MINUTE_S} s`,
+  ];
+  return `${parts.filter(Boolean).join(' ')} ${offsetS > 0 ? 'slow' : 'fast'}`;
 }

@@ -6,7 +6,8 @@ import { frameKey, framesOf, inOrder } from '@/records/edit-log';
 import type { Frame } from '@/records/frames';
 import type { LogEntry } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
-import { msOf } from '@/records/times';
+import type { PictureFigures } from '@/formats/exif';
+import { localSecondOf, msOf } from '@/records/times';
 
 /** Pictures put to what was done: their true time, the event, where one stood and for which shot. */
 
@@ -44,6 +45,14 @@ export const evOfFrame = ({ shutterS, aperture, iso }: Frame): number | undefine
 
 export const offsetOf = ({ log }: Pick<Shoot, 'log'>, camera: string): number =>
   log.clocks.find(({ name }) => name === camera)?.offsetS ?? 0;
+
+/** A frame's camera time by the place's wall clock: where the camera says its zone, by that. */
+export function byPlace({ frame, zoneMin }: PictureFigures, timeZone: string): Frame {
+  if (zoneMin === undefined) return frame;
+  const utcMs = frame.cameraMs - zoneMin * MINUTE_MS;
+  const wallMs = Date.parse(`${localSecondOf(utcMs, timeZone)}Z`);
+  return { ...frame, cameraMs: wallMs + (((utcMs % 1000) + 1000) % 1000) };
+}
 
 /** When a frame was taken, by the place's clock. */
 export function frameMs(shoot: Pick<Shoot, 'log' | 'place'>, frame: Frame): number {

@@ -140,7 +140,9 @@ export function lightOffsets(shoots: readonly Shoot[]): readonly HourlyOffset[] 
   for (const shoot of shoots) {
     const seen = viewOf(shoot);
     if (!seen.ok) continue;
-    for (const { timeMs, ev, scene } of measuredIn(seen.view, shoot)) {
+    // A made-up light teaches nothing.
+    const readings = shoot.readings.filter(({ simulated }) => !simulated);
+    for (const { timeMs, ev, scene } of measuredIn(seen.view, { ...shoot, readings })) {
       const hour = Number(localMinuteOf(timeMs, shoot.place.timeZone).slice(11, 13));
       const offset = ev - lightOnSubject(scene, timeMs).ev.expected;
       byHour.set(hour, [...(byHour.get(hour) ?? []), offset]);

@@ -1,27 +1,17 @@
 import { useEffect, useRef, useState } from 'react';
 import { DEMO_LOGS, demoPictureUrl, type DemoLog } from '@/demo/pictures';
 import { useShootPage } from '@/features/plan/ShootContext';
-import type { PictureFigures } from '@/formats/exif';
 import { frameKey, framesOf, withFrames } from '@/records/edit-log';
 import type { Frame } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
-import { localSecondOf } from '@/records/times';
 import { useToast } from '@/ui/Toast';
 import { requestPictures } from '@/workers/pictures-client';
 import type { Refused } from '@/workers/pictures-job';
+import { byPlace } from './matched';
 import { keepThumbnails } from './thumbnails';
 
 /** The worker tells by and by; the record is written this often. */
 const FRAMES_A_WRITE = 200;
-const MINUTE_MS = 60_000;
-
-/** A frame's camera time by the place's wall clock: where the camera says its zone, by that. */
-export function byPlace({ frame, zoneMin }: PictureFigures, timeZone: string): Frame {
-  if (zoneMin === undefined) return frame;
-  const utcMs = frame.cameraMs - zoneMin * MINUTE_MS;
-  const wallMs = Date.parse(`${localSecondOf(utcMs, timeZone)}Z`);
-  return { ...frame, cameraMs: wallMs + (((utcMs % 1000) + 1000) % 1000) };
-}
 
 export interface Reading {
   readonly done: number;

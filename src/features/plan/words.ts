@@ -20,6 +20,12 @@ import { shownIn, unitsNow, written } from '@/ui/units';
 export const stops = (value: number): string =>
   `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
 
+/** "right", "0.7 stop dark". */
+export function lookedInWords(darkStops: number): string {
+  if (Math.abs(darkStops) < 0.1) return 'right';
+  return `${stops(Math.abs(darkStops))} ${darkStops > 0 ? 'dark' : 'bright'}`;
+}
+
 /** "61 %". */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 

@@ -1,0 +1,354 @@
+import Papa from 'papaparse';
+import { DEMO_SHOOTS } from '@/demo';
+import { DEMO_LOGS } from '@/demo/pictures';
+import { writeLogJson, writeLogTable } from '@/formats/log-table';
+import { withClock, withFrames, withPicked } from '@/records/edit-log';
+import type { Frame } from '@/records/frames';
+import { SHOOT_KIND } from '@/records/storage';
+import { parseRecord } from '@/records/parse';
+import type { Shoot } from '@/records/shoot';
+import { localSecondOf } from '@/records/times';
+import { median, planComparer } from './against-plan';
+import { figuresInWords, logRows, offsetInWords } from './log-rows';
+import { lessonsFor, taughtByEarlier } from './lessons';
+import { byPlace, matchedFrames, pressesOf, standInWords } from './matched';
+import {
+  deliveredOf,
+  lightOffsets,
+  panFramesOf,
+  panSkill,
+  ratesBy,
+  shutterBand,
+  spreadOf,
+  visitsBySky,
+} from './taught';
+
+const shootOf = (id: string): Shoot => DEMO_SHOOTS.find((shoot) => shoot.id === id) as Shoot;
+
+/** A demo's day with its pictures read, as the worker reads them; the camera's clock still wrong. */
+function lived(id: string): Shoot {
+  const { pictures, entries, clockOffsetS, camera } = DEMO_LOGS[id] as (typeof DEMO_LOGS)[string];
+  const frames = pictures.map(
+    ({ file, takenLocal, shutterS, aperture, iso, focalMm, rating }): Frame => ({
+      name: file,
+      cameraMs: Date.parse(`${takenLocal}Z`) - clockOffsetS * 1000,
+      camera,
+      shutterS,
+      aperture,
+      iso,
+      focalMm,
+      ...(rating !== undefined && { rating }),
+    }),
+  );
+  const shoot = shootOf(id);
+  return withFrames({ ...shoot, log: { ...shoot.log, entries: [...entries] } }, frames);
+}
+const setRight = (id: string): Shoot => {
+  const { camera, clockOffsetS } = DEMO_LOGS[id] as (typeof DEMO_LOGS)[string];
+  return withClock(lived(id), camera, clockOffsetS);
+};
+
+const larkmoor = setRight('demo-larkmoor');
+const frames = matchedFrames(larkmoor);
+
+test('a day lived through is a whole record', () => {
+  for (const id of Object.keys(DEMO_LOGS)) {
+    const parsed = parseRecord(JSON.parse(JSON.stringify(setRight(id))), SHOOT_KIND);
+    expect(parsed.ok ? '' : parsed.reason).toBe('');
+  }
+});
+
+test('with the clock set right each picture goes to its event, its shot and its place', () => {
+  const at = (time: string) =>
+    frames.find(({ atMs }) => localSecondOf(atMs, 'Europe/London').slice(11) === time);
+  const stands = ['19:04:10', '19:20:41', '19:46:08', '20:05:51'].map((time) => {
+    const found = at(time);
+    if (!found) throw new Error(`no picture of ${time}`);
+    return [found.event?.id, ...Object.values(standInWords(larkmoor, found.stand))];
+  });
+  expect(stands).toEqual([
+    [
+      'first-quarter',
+      'Strike at a penalty corner',
+      'Behind the back line',
+      'Penalty corner, top of the circle',
+    ],
+    ['second-quarter', 'The keeper at full stretch', 'Behind the back line', 'Goalkeeper'],
+    [
+      'third-quarter',
+      'Counter-attack, panned',
+      'Sideline, level with the 23 m line',
+      'Penalty corner, top of the circle',
+    ],
+    ['last-quarter', 'The keeper at full stretch', 'Behind the back line', 'Goalkeeper'],
+  ]);
+});
+
+test('with the clock an hour off the same pictures are of no event, or the wrong one', () => {
+  const wrong = matchedFrames(lived('demo-larkmoor'));
+  expect(wrong.filter(({ event }, i) => event?.id === frames[i]?.event?.id)).toHaveLength(0);
+});
+
+test('frames fall into presses as they were pressed', () => {
+  expect(pressesOf(frames).map((press) => press.frames.length)).toEqual([
+    4, 4, 3, 4, 3, 2, 2, 4, 4, 4, 4, 3,
+  ]);
+});
+
+test('a frame counts as kept by its stars, and by hand before them', () => {
+  const [first] = frames;
+  if (!first) throw new Error('no frame');
+  expect(first.kept).toBe(false);
+  const picked = withPicked(larkmoor, new Set([first.key]), true);
+  expect(matchedFrames(picked).filter(({ kept }) => kept)).toHaveLength(
+    frames.filter(({ kept }) => kept).length + 1,
+  );
+  const again = withFrames(picked, [first.frame]);
+  // Read a second time it is there once, and what was picked stays picked.
+  expect(matchedFrames(again)).toHaveLength(frames.length);
+  expect(matchedFrames(again)[0]?.kept).toBe(true);
+});
+
+test('a camera that says its zone is put on the place’s own clock', () => {
+  const frame = { name: 'a', camera: '', cameraMs: Date.parse('2027-04-16T20:05:00.300Z') };
+  const placed = byPlace({ frame, zoneMin: 120 }, 'Europe/London');
+  expect(new Date(placed.cameraMs).toISOString()).toBe('2027-04-16T19:05:00.300Z');
+  expect(byPlace({ frame }, 'Europe/London')).toBe(frame);
+});
+
+test('promised and delivered: the larger of pictures kept and keepers tapped', () => {
+  const came = deliveredOf(larkmoor, frames).map(({ shot, delivered, quota }) => [
+    shot.id,
+    delivered,
+    quota,
+  ]);
+  expect(came).toEqual([
+    ['corner-strike', 2, 3],
+    ['save', 3, 2],
+    ['counter', 2, 1],
+    ['dusk', 0, 1],
+    ['bench', 3, 4],
+  ]);
+  // Without pictures the taps speak.
+  const [corner] = deliveredOf(larkmoor, []);
+  expect(corner?.delivered).toBe(2);
+});
+
+test('what was only rehearsed counts for nothing', () => {
+  const rehearsed: Shoot = {
+    ...larkmoor,
+    log: {
+      ...larkmoor.log,
+      frames: [],
+      entries: larkmoor.log.entries.map((entry) => ({ ...entry, rehearsed: true })),
+    },
+  };
+  expect(deliveredOf(rehearsed, []).every(({ delivered }) => delivered === 0)).toBe(true);
+});
+
+test('keeper rates count every frame once, and are as sure as Wilson says', () => {
+  for (const nameOf of [
+    shutterBand,
+    ({ stand }: (typeof frames)[number]) => standInWords(larkmoor, stand).position,
+  ]) {
+    const rows = ratesBy(frames, nameOf);
+    expect(rows.reduce((sum, row) => sum + row.frames, 0)).toBe(frames.length);
+    expect(rows.every(({ low, rate, high }) => low <= rate && rate <= high)).toBe(true);
+  }
+  const save = ratesBy(frames, ({ stand }) => stand.shotId).find(({ name }) => name === 'save');
+  // 3 of 14 by Wilson at 95 %: 0.0757 to 0.4759, computed by hand from the formula.
+  expect(save).toMatchObject({ kept: 3, frames: 14 });
+  expect(save?.low).toBeCloseTo(0.0757, 3);
+  expect(save?.high).toBeCloseTo(0.4759, 3);
+});
+
+test('pans teach a sigma: only frames of pans count, longer times draw longer streaks', () => {
+  const panned = panFramesOf(larkmoor);
+  expect(panned).toHaveLength(12);
+  const [slow, fast] = [panned[11], panned[0]];
+  expect(slow?.streakMm ?? 0).toBeGreaterThan((fast?.streakMm ?? 0) * 1.7);
+  const both = panSkill([larkmoor, setRight('demo-tern-water')]);
+  expect(both?.frames).toBe(28);
+  expect(both?.low).toBeLessThan(both?.rate ?? 0);
+  expect(panSkill([shootOf('demo-alder-reach')])).toBeUndefined();
+});
+
+test('readings of a venue by the hour, against what is computed', () => {
+  const reading = (id: string, atLocal: string, ev: number) => ({
+    id,
+    name: 'Goalkeeper',
+    x: 0,
+    y: 40,
+    upM: 1.5,
+    faceDeg: 0,
+    atLocal,
+    by: 'meter' as const,
+    ev,
+    simulated: false,
+  });
+  const shoot = {
+    ...larkmoor,
+    readings: [
+      reading('a', '2027-04-16T18:40', 10),
+      reading('b', '2027-04-16T18:40', 11),
+      reading('c', '2027-04-16T19:10', 9),
+    ],
+  };
+  const [first, second] = lightOffsets([shoot]);
+  expect([first?.hour, first?.count, second?.hour, second?.count]).toEqual([18, 2, 19, 1]);
+  // Two values a stop apart: Student's half width is 12.706 · 0.5.
+  expect((first?.high ?? 0) - (first?.mean ?? 0)).toBeCloseTo(6.353, 3);
+  expect(second?.high).toBe(Infinity);
+});
+
+test('visits by the sky: hours and visits all counted, sightings of the field among them', () => {
+  const alder = setRight('demo-alder-reach');
+  const watch = { id: 'w', markId: 'perch-a', visitsLocal: [] };
+  const day = alder.startLocal.slice(0, 10);
+  const watched = {
+    ...alder,
+    watches: [{ ...watch, fromLocal: `${day}T05:20`, toLocal: `${day}T08:30` }],
+  };
+  const skies = visitsBySky([watched]);
+  expect(skies.reduce((sum, { visits }) => sum + visits, 0)).toBe(5);
+  expect(skies.reduce((sum, { watchedH }) => sum + watchedH, 0)).toBeCloseTo(19 / 6, 9);
+});
+
+test('presses against the plan: a stop more ISO is a stop more light than asked for', () => {
+  const compare = planComparer(larkmoor);
+  const [press] = pressesOf(frames);
+  if (!press) throw new Error('no press');
+  const as = compare(press);
+  const doubled = {
+    frames: press.frames.map((matched) => ({
+      ...matched,
+      frame: { ...matched.frame, iso: (matched.frame.iso ?? 0) * 2 },
+    })),
+  };
+  expect(compare(doubled)?.underStops).toBeCloseTo((as?.underStops ?? 0) - 1, 9);
+  expect(compare(doubled)?.slowerStops).toBe(as?.slowerStops);
+  expect(median([3, 1, 2])).toBe(2);
+  expect(median([4, 1, 2, 3])).toBe(2.5);
+});
+
+test('dials in the middle and four frames in five', () => {
+  expect(spreadOf(Array.from({ length: 101 }, (_, i) => i))).toEqual({
+    low: 10,
+    middle: 50,
+    high: 90,
+    most: 100,
+    count: 101,
+  });
+  expect(spreadOf([])).toBeUndefined();
+});
+
+test('the log as a table reads back, and no cell runs in a spreadsheet', () => {
+  const noted: Shoot = {
+    ...larkmoor,
+    log: {
+      ...larkmoor.log,
+      entries: [
+        ...larkmoor.log.entries,
+        {
+          id: 'x',
+          kind: 'note',
+          atLocal: '2027-04-16T20:20:00',
+          markId: 'gone',
+          positionId: 'gone',
+          text: '=SUM(1,2)',
+        },
+      ],
+    },
+  };
+  const rows = logRows(noted, frames);
+  const { data } = Papa.parse<Record<string, string>>(writeLogTable(rows), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  expect(data).toHaveLength(noted.log.entries.length + frames.length);
+  expect(data.at(-1)).toMatchObject({ What: "'=SUM(1,2)", Position: 'since deleted' });
+  expect([...data].sort((a, b) => ((a.Time ?? '') < (b.Time ?? '') ? -1 : 1))).toEqual(data);
+  const written = JSON.parse(writeLogJson({ shoot: 'L', timeZone: 'Europe/London' }, rows));
+  expect(written).toMatchObject({ format: 'bright-perch/log', version: 1, shoot: 'L' });
+  expect(written.rows).toEqual(JSON.parse(JSON.stringify(rows)));
+  expect(figuresInWords(frames[0] as (typeof frames)[number])).toBe('1/2500 f/2.8 ISO 320, 184 mm');
+});
+
+test.each([
+  [0, 'right'],
+  [47, '47 s slow'],
+  [-128, '2 min 8 s fast'],
+  [3647, '1 h 0 min 47 s slow'],
+])('an offset of %d s in words', (offsetS, words) => {
+  expect(offsetInWords(offsetS)).toBe(words);
+});
+
+describe('lessons', () => {
+  const next: Shoot = {
+    ...shootOf('demo-larkmoor'),
+    id: 'next-week',
+    startLocal: '2027-04-23T18:30',
+    endLocal: '2027-04-23T20:45',
+    atLocal: '2027-04-23T18:30',
+  };
+  const earlier = {
+    ...larkmoor,
+    readings: ['18:40', '19:10', '19:20'].map((at, i) => ({
+      id: `r${i}`,
+      name: 'Goalkeeper',
+      x: 0,
+      y: 40,
+      upM: 1.5,
+      faceDeg: 0,
+      atLocal: `2027-04-16T${at}`,
+      by: 'meter' as const,
+      ev: 10 - i,
+      simulated: false,
+    })),
+  };
+  const lessons = lessonsFor(next, [earlier, next]);
+
+  test('come from shoots before this one, and say what they rest on', () => {
+    expect(lessons.map(({ id }) => id)).toEqual([
+      'pan-sigma',
+      'light',
+      'frames',
+      'owed-dusk',
+      'owed-bench',
+    ]);
+    expect(lessons.every(({ evidence, use }) => evidence.length > 10 && use === undefined)).toBe(
+      true,
+    );
+    // Later shoots teach nothing.
+    expect(lessonsFor({ ...next, startLocal: '2027-04-01T18:30' }, [earlier])).toEqual([]);
+  });
+
+  test.each(['pan-sigma', 'light', 'frames', 'owed-dusk'])(
+    '%s changes the plan when taken up, and puts it back when left out',
+    (id) => {
+      const find = (shoot: Shoot) => lessonsFor(shoot, [earlier]).find((entry) => entry.id === id);
+      const used = find(next)?.apply(next) as Shoot;
+      expect(find(used)?.use).toBe(true);
+      const { log: _log, ...plan } = used;
+      const { log: _before, ...planBefore } = next;
+      expect(plan).not.toEqual(planBefore);
+      const parsed = parseRecord(JSON.parse(JSON.stringify(used)), SHOOT_KIND);
+      expect(parsed.ok ? '' : parsed.reason).toBe('');
+      const left = find(used)?.leave(used) as Shoot;
+      expect(find(left)?.use).toBe(false);
+      const { log: _after, ...planAfter } = left;
+      expect(planAfter).toEqual(planBefore);
+    },
+  );
+
+  test('a new plan takes all of them up, and each can still be left out', () => {
+    const taught = taughtByEarlier(next, [earlier]);
+    const again = lessonsFor(taught, [earlier]);
+    expect(again.map(({ use }) => use)).toEqual(again.map(() => true));
+    expect(taught.choice.panSigma).not.toBe(next.choice.panSigma);
+    expect(taught.light.learned?.map(({ atLocal }) => atLocal)).toEqual([
+      '2027-04-23T18:30',
+      '2027-04-23T19:30',
+    ]);
+  });
+});
