@@ -1,9 +1,21 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type BrowserContext, type Page } from '@playwright/test';
 
 /** What the field does, as a thumb does it. */
 
-/** Sets the page's clock, once for all its pages, to run on from a moment. */
-export const clockAt = (page: Page, moment: string) => page.clock.install({ time: moment });
+/** Has a page's clock stand at a moment when it opens, and run on from there. */
+export const opensAt = (page: Page | BrowserContext, moment: string): Promise<unknown> =>
+  page.addInitScript((at) => {
+    const shift = Date.parse(at) - Date.now();
+    const Real = Date;
+    // As the page's own clock would be, were it that day.
+    globalThis.Date = class extends Real {
+      constructor(...args: [] | [number | string | Date]) {
+        if (args.length === 0) super(Real.now() + shift);
+        else super(...(args as [number]));
+      }
+      static override now = () => Real.now() + shift;
+    } as DateConstructor;
+  }, moment);
 
 export const settingsNow = (page: Page) =>
   page.getByRole('region', { name: 'Settings now' }).getByRole('img', { name: /^.+, f\/.+, ISO/ });
@@ -18,3 +30,18 @@ export const keeperButton = (page: Page) => page.getByRole('button', { name: /^K
 /** Keepers of the shot in hand, as the button counts them. */
 export const keepersShown = async (page: Page): Promise<number> =>
   Number(/Keeper\D*(\d+)/.exec(await keeperButton(page).innerText())?.[1]);
+
+interface KeptShoot {
+  readonly log: {
+    readonly entries: readonly { readonly kind: string; readonly rehearsed?: boolean }[];
+  };
+  readonly readings: readonly unknown[];
+  readonly choice: { readonly slot?: string; readonly shotId?: string };
+}
+
+/** A shoot as the browser keeps it. */
+export const keptShoot = (page: Page, id: string): Promise<KeptShoot> =>
+  page.evaluate(
+    (key) => JSON.parse(localStorage.getItem(key) ?? 'null'),
+    `bright-perch/shoot/${id}`,
+  );

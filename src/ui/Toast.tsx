@@ -13,12 +13,14 @@ import { Text } from './Text';
 interface ToastMessage {
   readonly text: string;
   readonly action?: { readonly label: string; readonly onPress: () => void };
+  /** At the head of the page, where the thumb works at its foot. */
+  readonly high?: boolean;
 }
 
 const STAYS_MS = 10_000;
 const ToastContext = createContext<(message: ToastMessage) => void>(() => undefined);
 
-/** Says a short word at the foot of the page, with at most one thing to do about it. */
+/** Says a short word at the foot of the page, or its head, with at most one thing to do about it. */
 export const useToast = () => useContext(ToastContext);
 
 export function ToastProvider({ children }: { readonly children: ReactNode }) {
@@ -58,7 +60,7 @@ export function ToastProvider({ children }: { readonly children: ReactNode }) {
       <View
         role="status"
         aria-live="polite"
-        className="absolute bottom-24 left-3 right-3 sm:left-auto sm:w-[420px]"
+        className={`absolute left-3 right-3 sm:left-auto sm:w-[420px] ${message?.high ? 'top-0' : 'bottom-24'}`}
       >
         {bar}
       </View>

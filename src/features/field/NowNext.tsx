@@ -25,7 +25,11 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
     nextCall(lines, shoot, now) ??
     (now < hours.startMs
       ? { what: 'Start', atMs: hours.startMs }
-      : sun && { what: sun.name, atMs: sun.timeMs });
+      : sun
+        ? { what: sun.name, atMs: sun.timeMs }
+        : now < hours.endMs
+          ? { what: 'End', atMs: hours.endMs }
+          : undefined);
   const offline = useOffline();
   const lacks = [
     ...(live && awake === 'cannot'

@@ -120,8 +120,8 @@ export function Taps() {
         />
         {wild ? (
           <Tap
-            label={`${name} came`}
-            under={`${came}`}
+            label="Came"
+            under={`${came} ${name}`}
             onPress={() => log({ kind: 'sighting', name }, `${name} at ${mark.name}`)}
           />
         ) : null}

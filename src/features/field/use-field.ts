@@ -44,7 +44,8 @@ export function useField() {
   const { plan, update } = useShootPage();
   const { keepNow } = useShootActions();
   const { live } = useFieldTime();
-  const say = useToast();
+  const tell = useToast();
+  const say = (message: Parameters<typeof tell>[0]) => tell({ ...message, high: true });
   const { shoot, atMs } = plan;
   const { timeZone } = shoot.place;
   // In a rehearsal the minute looked at stands for the clock.

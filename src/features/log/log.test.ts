@@ -125,7 +125,7 @@ test('promised and delivered: the larger of pictures kept and keepers tapped', (
   expect(came).toEqual([
     ['corner-strike', 2, 3],
     ['save', 3, 2],
-    ['counter', 2, 1],
+    ['counter', 4, 1],
     ['dusk', 0, 1],
     ['bench', 3, 4],
   ]);

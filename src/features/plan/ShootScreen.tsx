@@ -1,17 +1,14 @@
-import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
+import { Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { memo, useMemo, type ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
-import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { ScrollView, View } from 'react-native';
 import { DEMO_SHOOTS } from '@/demo';
 import { TimeRibbon, type Ribbon as RibbonOf } from '@/figures/TimeRibbon';
-import { useSaveTrouble, useShoots } from '@/records/queries';
+import { useShoots } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, localMinuteOf } from '@/records/times';
-import { Button, IconButton } from '@/ui/Button';
-import { SchemeButton } from '@/ui/SchemeButton';
+import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
-import { CautionsButton } from '@/features/brief/Cautions';
 import { DayAnswer } from '@/features/day/DayAnswer';
 import { DayContext, useDayOnRibbon, usePlannedDay } from '@/features/day/use-day';
 import { DrawToolbar } from '@/features/draw/DrawStep';
@@ -21,11 +18,12 @@ import { SearchContext, useSearch } from '@/features/ground/use-search';
 import { LogAnswer } from '@/features/log/LogAnswer';
 import { useWalk, WalkContext } from '@/features/light/use-walk';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
-import { useInks } from '@/ui/theme';
 import { useUnits } from '@/ui/units';
 import { useIsWide } from '@/ui/use-is-wide';
 import { AnswerPanel } from './AnswerPanel';
+import { isDay, isDrawing, isField, isLog } from './paths';
 import { PlanPicture } from './PlanPicture';
+import { StepLinks, TopBar } from './ShootBars';
 import {
   EditsContext,
   LookContext,
@@ -34,8 +32,7 @@ import {
   useShootEdits,
   useShootPage,
 } from './ShootContext';
-import { STEPS } from './steps';
-import { UndoButtons, useUndoKeys } from './UndoButtons';
+import { useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePaced } from './use-paced';
 import { useLook, usePlan, type Look } from './use-plan';
@@ -150,74 +147,11 @@ const OpenStep = memo(function OpenStep() {
   return <Slot />;
 });
 
-/** Whether the ground is being drawn. */
-const isDrawing = (path: string) => path.endsWith('/draw');
-/** Whether the order of the day is looked at: then that is the answer. */
-const isDay = (path: string) => path.endsWith('/day');
-/** Whether one shoots: then nothing else is on a phone's screen. */
-const isField = (path: string) => path.endsWith('/field');
-
-/** Whether it is looked back: the pictures are what is seen then, not the plan. */
-const isLog = (path: string) => path.endsWith('/log');
-
 function StepAnswer() {
   const path = usePathname();
   if (isDay(path)) return <DayAnswer />;
   return isLog(path) ? <LogAnswer /> : <AnswerPanel />;
 }
-
-const TopBar = memo(function TopBar({ title }: { readonly title: string }) {
-  const router = useRouter();
-  const inks = useInks();
-  const trouble = useSaveTrouble();
-  const drawing = isDrawing(usePathname());
-  return (
-    <View role="banner">
-      <View className="flex-row items-center">
-        <IconButton label="All shoots" onPress={() => router.navigate('/')}>
-          <ArrowLeft color={inks.ink} size={24} />
-        </IconButton>
-        <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
-          {title}
-        </Heading>
-        {drawing ? null : <UndoButtons />}
-        {drawing ? null : <CautionsButton />}
-        <SchemeButton />
-      </View>
-      {trouble ? (
-        <View role="alert" className="border-2 border-signal px-4 py-2">
-          <Text kind="strong">Not saved: {trouble}. Export this shoot to keep it.</Text>
-        </View>
-      ) : null}
-    </View>
-  );
-});
-
-const StepLinks = memo(function StepLinks({ id }: { readonly id: string }) {
-  const path = usePathname();
-  return (
-    <View
-      role="navigation"
-      aria-label="Steps"
-      className="flex-row border-b border-ink sm:flex-wrap"
-    >
-      {STEPS.map((step) => {
-        const here = path.endsWith(`/${step.id}`) || (step.id === 'ground' && isDrawing(path));
-        return (
-          <Link key={step.id} href={`/shoot/${id}/${step.id}`} asChild>
-            <Pressable
-              role="link"
-              {...(here && { 'aria-current': 'page' as const })}
-              className={`min-h-touch grow items-center justify-center sm:basis-[80px] ${here ? 'border-b-4 border-signal pt-1' : ''}`}
-            >
-              <Text kind={here ? 'label' : 'small'}>{step.name}</Text>
-            </Pressable>
-          </Link>
-        );
-      })}
-    </View>
-  );
-});
 
 function Ribbon() {
   const path = usePathname();

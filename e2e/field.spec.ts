@@ -1,0 +1,244 @@
+import { expect, settle, test } from './app';
+import { keeperButton, keepersShown, keptShoot, openField, opensAt, settingsNow } from './field';
+
+const now = (page: Parameters<typeof openField>[0]) =>
+  page.getByRole('region', { name: 'Now and next' });
+const dials = async (page: Parameters<typeof openField>[0]) =>
+  (await settingsNow(page).getAttribute('aria-label')) ?? '';
+
+test('on the day it goes with the clock: what is on, what comes, and how long until then', async ({
+  page,
+}) => {
+  await opensAt(page, '2027-04-16T18:13:56Z');
+  await openField(page, 'demo-larkmoor');
+  await expect(now(page).getByRole('heading')).toHaveText(/^19:1[34]:\d\d$/);
+  await expect(now(page)).toContainText('Now: First quarter');
+  await expect(now(page)).toContainText('Second call, Second quarter, 19:15');
+  const left = async () =>
+    (await now(page).getByRole('timer', { name: /^Next/ }).innerText()).replace('in ', '');
+  const before = await left();
+  await expect.poll(left).not.toBe(before);
+  // The minute looked at goes on by itself.
+  await expect
+    .poll(async () => JSON.stringify(await keptShoot(page, 'demo-larkmoor')))
+    .toContain('"atLocal":"2027-04-16T19:14"');
+});
+
+test(
+  'looking ahead stops the clock until one is back at now',
+  { tag: '@once' },
+  async ({ page }) => {
+    await opensAt(page, '2027-04-16T18:20:00Z');
+    await openField(page, 'demo-larkmoor');
+    await expect(page.getByRole('slider', { name: 'Time', exact: true })).toBeHidden();
+    const there = await dials(page);
+    await page.getByRole('button', { name: 'Look ahead' }).click();
+    const time = page.getByRole('slider', { name: 'Time', exact: true });
+    await time.press('End');
+    await expect.poll(() => dials(page)).not.toBe(there);
+    await page.getByRole('button', { name: 'Back to now' }).click();
+    await expect.poll(() => dials(page)).toBe(there);
+  },
+);
+
+test(
+  'the figures are large, nothing of them is scrolled away, and thumbs find every button',
+  {
+    tag: '@once',
+  },
+  async ({ page }) => {
+    await opensAt(page, '2027-04-16T18:20:00Z');
+    await openField(page, 'demo-larkmoor');
+    for (const seen of [now(page), settingsNow(page), keeperButton(page)]) {
+      const box = await seen.boundingBox();
+      expect((box?.y ?? 1e4) + (box?.height ?? 0)).toBeLessThanOrEqual(844);
+    }
+    const figures = await settingsNow(page).boundingBox();
+    expect(figures?.height).toBeGreaterThan(130);
+    for (const button of await page.getByRole('main').getByRole('button').all()) {
+      const box = await button.boundingBox();
+      expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(48);
+    }
+    // What is said does not lie over the next press.
+    await keeperButton(page).click();
+    await keeperButton(page).click();
+    expect(await keepersShown(page)).toBe(2);
+  },
+);
+
+test('one press each: another shot, place and slot; each is written at once', async ({ page }) => {
+  await opensAt(page, '2027-04-16T18:20:00Z');
+  await openField(page, 'demo-larkmoor');
+  const frozen = await dials(page);
+  await page.getByRole('radio', { name: 'Counter-attack, panned' }).click();
+  await expect.poll(() => dials(page)).not.toBe(frozen);
+  await page.getByRole('radio', { name: 'Action', exact: true }).click();
+  const action = await dials(page);
+  await page.getByRole('radio', { name: 'Pan', exact: true }).click();
+  await expect.poll(() => dials(page)).not.toBe(action);
+  await page.getByRole('radio', { name: 'East touchline, ahead of play' }).click();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'Counter-attack, panned' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Pan', exact: true })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'East touchline, ahead of play' })).toBeChecked();
+});
+
+test('a frame that looked dark is a reading: the dials answer, and undo takes it back', async ({
+  page,
+}) => {
+  await opensAt(page, '2027-04-16T18:50:00Z');
+  await openField(page, 'demo-larkmoor');
+  const before = await dials(page);
+  await page.getByRole('button', { name: /^Looked 1 stop dark/ }).click();
+  await expect.poll(() => dials(page)).not.toBe(before);
+  const iso = (label: string) => Number(/ISO (\d+)/.exec(label)?.[1]);
+  expect(iso(await dials(page))).toBeGreaterThan(iso(before));
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => dials(page)).toBe(before);
+});
+
+test('keepers, people, what they do and notes are logged, and stand in the log', async ({
+  page,
+}) => {
+  await opensAt(page, '2027-04-16T18:05:00Z');
+  await openField(page, 'demo-larkmoor');
+  await page.getByRole('radio', { name: 'Strike at a penalty corner' }).click();
+  await keeperButton(page).click();
+  await expect(keeperButton(page)).toContainText('1 of 3');
+  await page.getByRole('button', { name: '9 Number 9, home' }).click();
+  await page.getByRole('button', { name: 'goal', exact: true }).click();
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('Left post, low');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.getByRole('heading', { name: '1 keeper tapped' })).toBeVisible();
+  await page.getByRole('radio', { name: 'Entries' }).click();
+  const entries = page.getByRole('list', { name: 'Log entries' });
+  for (const what of ['Number 9, home', 'goal', 'Left post, low']) {
+    await expect(entries).toContainText(what);
+  }
+  await expect(entries).not.toContainText('rehearsed');
+  await page.getByRole('button', { name: /^Take away: Note/ }).click();
+  await expect(entries).not.toContainText('Left post, low');
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(entries).toContainText('Left post, low');
+});
+
+test('a note is spoken where the browser hears', { tag: '@once' }, async ({ page }) => {
+  await page.addInitScript(() => {
+    // What a browser with speech recognition has; this one's answers are made up.
+    (window as unknown as Record<string, unknown>).SpeechRecognition = class {
+      onresult: ((event: unknown) => void) | undefined;
+      onend: (() => void) | undefined;
+      start() {
+        setTimeout(() => {
+          this.onresult?.({ results: [[{ transcript: 'lane four wins by a head' }]] });
+          this.onend?.();
+        }, 50);
+      }
+      abort() {
+        this.onend?.();
+      }
+    };
+  });
+  await openField(page, 'demo-larkmoor');
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('button', { name: 'Speak' }).click();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('lane four wins by a head');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(page.getByRole('status')).toContainText('Note kept');
+});
+
+test(
+  'the screen is held awake while Field is open, and let go after',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      const held = { now: 0 };
+      Object.assign(window, { held });
+      Object.defineProperty(navigator, 'wakeLock', {
+        value: {
+          request: async (kind: string) => {
+            if (kind !== 'screen') throw new Error(kind);
+            held.now += 1;
+            return { release: async () => void (held.now -= 1) };
+          },
+        },
+      });
+    });
+    const held = () =>
+      page.evaluate(() => (window as unknown as { held: { now: number } }).held.now);
+    await openField(page, 'demo-larkmoor');
+    await expect.poll(held).toBe(1);
+    await page.getByRole('link', { name: 'Light', exact: true }).click();
+    await expect.poll(held).toBe(0);
+  },
+);
+
+test(
+  'a rehearsal is marked, teaches nothing, and can be cleared away',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openField(page, 'demo-larkmoor');
+    await expect(now(page)).toContainText('Rehearsing Friday 16 April 2027');
+    await keeperButton(page).click();
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Nothing logged yet' })).toBeVisible();
+    await page.getByRole('radio', { name: 'Entries' }).click();
+    await expect(page.getByRole('list', { name: 'Log entries' })).toContainText('rehearsed');
+    await page.getByRole('button', { name: 'Take away what was rehearsed (1)' }).click();
+    await expect(page.getByRole('list', { name: 'Log entries' })).not.toContainText('rehearsed');
+  },
+);
+
+test(
+  'in two tabs at once neither overwrites the other',
+  { tag: '@once' },
+  async ({ page, context }) => {
+    await openField(page, 'demo-larkmoor');
+    const other = await context.newPage();
+    await openField(other, 'demo-larkmoor');
+    for (let i = 0; i < 2; i += 1) {
+      await page.bringToFront();
+      await keeperButton(page).click();
+      await other.bringToFront();
+      await expect.poll(() => keepersShown(other)).toBe(2 * i + 1);
+      await keeperButton(other).click();
+      await page.bringToFront();
+      await expect.poll(() => keepersShown(page)).toBe(2 * i + 2);
+    }
+    await settle(page);
+    const { log } = await keptShoot(page, 'demo-larkmoor');
+    expect(log.entries.filter(({ kind }) => kind === 'keeper')).toHaveLength(4);
+    await other.close();
+  },
+);
+
+test(
+  'with a full storage nothing is lost: it says so, and writes when there is room',
+  {
+    tag: '@once',
+  },
+  async ({ page }) => {
+    await openField(page, 'demo-larkmoor');
+    await settle(page);
+    await page.evaluate(() => {
+      let chunk = 'x'.repeat(1_000_000);
+      for (let i = 0; chunk.length > 0; i += 1) {
+        try {
+          localStorage.setItem(`filler/${i}`, chunk);
+        } catch {
+          chunk = chunk.slice(0, Math.floor(chunk.length / 2));
+        }
+      }
+    });
+    for (let i = 0; i < 3; i += 1) await keeperButton(page).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
+    expect(await keepersShown(page)).toBe(3);
+    await page.evaluate(() => localStorage.removeItem('filler/0'));
+    await keeperButton(page).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toBeHidden();
+    await page.reload();
+    await expect.poll(() => keepersShown(page)).toBe(4);
+  },
+);
