@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { expect, headline, test } from './app';
+import { openField } from './field';
 
 const AXE = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -63,6 +64,16 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
     await pressTab(page, name);
     await look();
   }
+  await openField(page, 'demo-larkmoor');
+  await look();
+  await page.goto('/shoot/demo-larkmoor/log');
+  await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
+  await page.getByRole('button', { name: 'Set it right' }).click();
+  await look();
+  for (const name of ['Entries', 'Taught']) {
+    await pressTab(page, name);
+    await look();
+  }
 }
 
 /** Sheets, tables and forms. */
@@ -118,21 +129,26 @@ test(
   },
 );
 
-test('what is touched is 48 px or more', async ({ page }) => {
-  for (const address of [
+test('what is touched is 48 px or more', async ({ page, isMobile }) => {
+  const differing = [
+    '/shoot/demo-larkmoor/settings',
+    '/shoot/demo-larkmoor/field',
+    '/shoot/demo-tern-water/day',
+    '/shoot/demo-larkmoor/draw',
+  ];
+  const onPhone = [
     '/',
     '/new',
     '/quick',
     '/shoot/demo-larkmoor/kit',
     '/shoot/demo-larkmoor/brief',
     '/shoot/demo-larkmoor/light',
-    '/shoot/demo-larkmoor/settings',
-    '/shoot/demo-tern-water/day',
-    '/shoot/demo-larkmoor/draw',
-  ]) {
+    '/shoot/demo-larkmoor/log',
+  ];
+  for (const address of isMobile ? [...onPhone, ...differing] : differing) {
     await page.goto(address);
     await page.getByRole('button').first().waitFor();
-    await page.waitForTimeout(600);
+    await page.waitForTimeout(400);
     const small = await page.evaluate(() =>
       [
         ...document.querySelectorAll(

@@ -34,6 +34,7 @@ export const keepersShown = async (page: Page): Promise<number> =>
 interface KeptShoot {
   readonly log: {
     readonly entries: readonly { readonly kind: string; readonly rehearsed?: boolean }[];
+    readonly frames: readonly string[];
   };
   readonly readings: readonly unknown[];
   readonly choice: { readonly slot?: string; readonly shotId?: string };

@@ -61,15 +61,18 @@ test('two tabs of one shoot overwrite nothing', { tag: '@once' }, async ({ page 
   await other.goto('/shoot/demo-larkmoor/light');
   await expect(headline(other)).toBeVisible();
   const before = await readAnswer(other);
-  // One tab takes another lens; the other sees it, and changes the sky.
+  // One tab takes another lens; the other sees it, and changes the sky. A tab behind another one sleeps.
+  await page.bringToFront();
   await page
     .getByRole('radiogroup', { name: 'Converter', exact: true })
     .getByRole('radio', { name: '2x' })
     .click();
+  await other.bringToFront();
   await expect
     .poll(async () => (await readAnswer(other)).fillPct)
     .toBeGreaterThan(before.fillPct * 1.8);
   await other.getByRole('radio', { name: 'Overcast' }).click();
+  await page.bringToFront();
   await expect.poll(async () => (await readAnswer(page)).ev).toBeLessThan(before.ev - 1);
   // What the other tab did is not undone from here.
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toHaveCount(0);
@@ -82,5 +85,6 @@ test('two tabs of one shoot overwrite nothing', { tag: '@once' }, async ({ page 
   // A shoot deleted in one tab is gone in the other, and the page says so.
   await page.goto('/');
   await more(page, LARKMOOR, 'Delete');
+  await other.bringToFront();
   await expect(other.getByText('No such shoot here')).toBeVisible();
 });

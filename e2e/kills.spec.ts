@@ -1,3 +1,5 @@
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../scripts/chromium';
 import { expect, test } from './app';
 import { keptShoot, openField } from './field';
 
@@ -32,7 +34,7 @@ for (const seed of [7, 11]) {
       const done = { keeper: 0, behaviour: 0, readings: 0, stand: 0 };
       let page = await context.newPage();
       const tap = (what: string | RegExp) => page.getByRole('button', { name: what }).click();
-      await openField(page, 'demo-larkmoor');
+      await openField(page, 'demo-alder-reach');
       for (let kill = 0; kill < KILLS; kill += 1) {
         for (let taps = Math.floor(random() * 3); taps >= 0; taps -= 1) {
           const what = random();
@@ -40,14 +42,14 @@ for (const seed of [7, 11]) {
             await tap(/^Keeper/);
             done.keeper += 1;
           } else if (what < 0.7) {
-            await tap('tackle');
+            await tap('dives');
             done.behaviour += 1;
           } else if (what < 0.85) {
             await tap('Looked right');
             done.readings += 1;
           } else {
             await page
-              .getByRole('radio', { name: kill % 2 ? 'Behind the back' : 'corner, low' })
+              .getByRole('radio', { name: kill % 2 ? 'Hide window' : 'Hide, side slot' })
               .click();
             done.stand += 1;
           }
@@ -59,12 +61,12 @@ for (const seed of [7, 11]) {
         await gone;
         await page.close();
         page = await context.newPage();
-        await page.goto('/shoot/demo-larkmoor/field', { waitUntil: 'commit' });
+        await page.goto('/shoot/demo-alder-reach/field', { waitUntil: 'commit' });
         // As the page counts them, which it does only once it has read what was kept.
-        await expect(page.getByRole('button', { name: /^Keeper/ })).toHaveText(
-          `Keeper${done.keeper}`,
-        );
-        const { log, readings } = await keptShoot(page, 'demo-larkmoor');
+        const keeper = page.getByRole('button', { name: /^Keeper/ });
+        await keeper.waitFor();
+        await expect(keeper).toHaveText(`Keeper${done.keeper}`);
+        const { log, readings } = await keptShoot(page, 'demo-alder-reach');
         const count = (kind: string) => log.entries.filter((entry) => entry.kind === kind).length;
         expect({
           keeper: count('keeper'),

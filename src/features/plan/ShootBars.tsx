@@ -59,7 +59,7 @@ export const StepLinks = memo(function StepLinks({ id }: { readonly id: string }
             <Pressable
               role="link"
               {...(here && { 'aria-current': 'page' as const })}
-              className={`min-h-touch grow items-center justify-center ${inTwoRows ? 'basis-1/4' : ''} ${here ? 'border-b-4 border-signal pt-1' : ''}`}
+              className={`min-h-touch min-w-[min(48px,12.31vw)] grow items-center justify-center ${inTwoRows ? 'basis-1/4' : ''} ${here ? 'border-b-4 border-signal pt-1' : ''}`}
             >
               <Text kind={here ? 'label' : 'small'}>{step.name}</Text>
             </Pressable>

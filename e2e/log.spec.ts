@@ -1,0 +1,135 @@
+import { readFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { expect, settle, test } from './app';
+import { keptShoot } from './field';
+
+const picture = (file: string) => ({
+  name: file,
+  mimeType: 'image/jpeg',
+  buffer: readFileSync(`public/demo-pictures/${file}`),
+});
+
+async function readPictures(
+  page: Page,
+  files: readonly { name: string; mimeType: string; buffer: Buffer }[],
+): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Read pictures' }).click(),
+  ]);
+  await chooser.setFiles([...files]);
+}
+
+const sheet = (page: Page) => page.getByRole('list', { name: 'Contact sheet' });
+const cells = (page: Page) => sheet(page).getByRole('checkbox');
+const headingOf = (page: Page) =>
+  page.getByRole('region', { name: 'What came of it' }).getByRole('heading');
+
+test('pictures of one’s own are read by their figures, picked, and stay so', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/log');
+  await readPictures(page, [
+    picture('LMR_0001.jpg'),
+    picture('LMR_0003.jpg'),
+    picture('LMR_0020.jpg'),
+    { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') },
+  ]);
+  await expect(page.getByRole('alert')).toHaveText(
+    '1 left out: notes.txt (no picture that can be read).',
+  );
+  await expect(cells(page)).toHaveCount(3);
+  await expect(headingOf(page)).toHaveText('3 pictures, 1 kept (33 %)');
+  const first = page.getByRole('checkbox', {
+    name: /^LMR_0001\.jpg, 1\/2500 f\/2\.8 ISO 320, 184 mm/,
+  });
+  await expect(first).not.toBeChecked();
+  // The camera's own small picture is shown, and has been drawn.
+  await expect(first.locator('img').first()).toHaveJSProperty('complete', true);
+  await first.click();
+  await expect(headingOf(page)).toHaveText('3 pictures, 2 kept (67 %)');
+  await settle(page);
+  await page.reload();
+  await expect(headingOf(page)).toHaveText('3 pictures, 2 kept (67 %)');
+  await expect(first).toBeChecked();
+  // The same files again are not there twice.
+  await readPictures(page, [picture('LMR_0001.jpg'), picture('LMR_0003.jpg')]);
+  await expect(page.getByRole('status')).toContainText('2 pictures read');
+  await expect(cells(page)).toHaveCount(3);
+  await page.getByRole('button', { name: 'Take the pictures out of the log' }).click();
+  await expect(headingOf(page)).toHaveText('Nothing logged yet');
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(cells(page)).toHaveCount(3);
+});
+
+test(
+  'three hundred files at once: progress is told, the page answers meanwhile, none leaves it',
+  {
+    tag: '@once',
+  },
+  async ({ page }) => {
+    const asked: string[] = [];
+    page.on('request', (request) => asked.push(request.url()));
+    await page.goto('/shoot/demo-larkmoor/log');
+    const { buffer, mimeType } = picture('LMR_0003.jpg');
+    const before = asked.length;
+    await readPictures(
+      page,
+      Array.from({ length: 300 }, (_, i) => ({ name: `X_${1000 + i}.jpg`, mimeType, buffer })),
+    );
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await page.getByRole('radio', { name: 'Entries' }).click();
+    await page.getByRole('radio', { name: 'Pictures' }).click();
+    await expect(headingOf(page)).toContainText('pictures');
+    await expect
+      .poll(async () => (await keptShoot(page, 'demo-larkmoor')).log.frames.length)
+      .toBeGreaterThan(0);
+    // Nothing but the reader itself and addresses of this page's own memory.
+    expect(
+      asked.slice(before).filter((url) => !/^blob:|\/_expo\/static\/js\/web\/pictures-/.test(url)),
+    ).toEqual([]);
+  },
+);
+
+test(
+  'a camera’s clock is found by the keepers tapped, or set by hand',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/log');
+    await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
+    const clock = page.getByRole('region', { name: 'Clocks' });
+    await expect(clock).toContainText('8 of 8 keepers tapped in the field');
+    // An hour early by the camera's clock, most are of no event.
+    await expect(sheet(page)).not.toContainText('Third quarter');
+    await clock.getByRole('button', { name: 'Set it right' }).click();
+    await expect(clock.getByRole('heading')).toHaveText(/1 h 0 min 4[678] s slow$/);
+    await expect(sheet(page)).toContainText('Third quarter');
+    await clock.getByRole('button', { name: 'Set the clock by hand' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Add to the camera’s time' });
+    await dialog.getByRole('spinbutton', { name: 'Hours' }).press('ArrowDown');
+    await expect(dialog).toContainText(/The first picture is then of 18:04:1\d\./);
+  },
+);
+
+test('the log goes out as a table and as JSON', { tag: '@once' }, async ({ page }) => {
+  await page.goto('/shoot/demo-tern-water/log');
+  await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
+  await expect(headingOf(page)).toHaveText('31 pictures, 14 kept (45 %)');
+  await page.getByRole('radio', { name: 'Entries' }).click();
+  const saved = async (button: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ]);
+    return {
+      name: download.suggestedFilename(),
+      text: await readFile(await download.path(), 'utf8'),
+    };
+  };
+  const table = await saved('Save the log as a table');
+  expect(table.name).toBe('tern-water-sprint-regatta-log.csv');
+  expect(table.text.split('\r\n')[0]).toMatch(/^Time,Kind,What,Shot/);
+  expect(table.text.match(/,Picture,/g)).toHaveLength(31);
+  const json = JSON.parse((await saved('Save the log as JSON')).text);
+  expect(json).toMatchObject({ format: 'bright-perch/log', version: 1 });
+  expect(json.rows).toHaveLength(41);
+});
