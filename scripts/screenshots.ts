@@ -4,6 +4,7 @@ import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
 import { CHROMIUM } from './chromium';
+import { saveField } from './screenshots-field';
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -18,13 +19,6 @@ const PICTURES = [
     size: PHONE,
     scheme: 'light',
     quarters: 0,
-  },
-  {
-    name: 'shoot-phone-dark',
-    at: '/shoot/demo-larkmoor/ground',
-    size: PHONE,
-    scheme: 'dark',
-    quarters: 6,
   },
   {
     name: 'shoot-wide',
@@ -200,12 +194,6 @@ async function main(): Promise<void> {
   await wide.getByRole('button', { name: 'Sort by Distance' }).click();
   await wide.waitForTimeout(500);
   await save(wide, 'figures-wide');
-  await wide.goto(`${base}${SEARCH.at}`);
-  await wide.getByRole('button', { name: 'Compare the positions' }).click();
-  await wide.getByRole('button', { name: 'All parts as a table' }).click();
-  await wide.getByRole('button', { name: 'Sort by Light' }).click();
-  await wide.waitForTimeout(500);
-  await save(wide, 'compare-wide');
   await wide.close();
   for (const { name, at, thing, size } of DRAWN) {
     const drawing = await browser.newPage({ viewport: size, locale: 'en-GB' });
@@ -219,6 +207,7 @@ async function main(): Promise<void> {
     await saveSteps(browser, base, id);
   }
   await saveCarried(browser, base);
+  await saveField(browser, base, save, saveSheet);
   const grounds: string[] = [];
   for (const ground of GROUNDS) {
     await makeShoot(page, base, ground);

@@ -28,16 +28,23 @@ test('frames come out as they went in, in order of time', () => {
   );
 });
 
-/** A night as a body writes it: bursts, a dial turned now and then. */
+const uneven = (i: number, below: number) => Math.floor(Math.abs(Math.sin(i * 7.3)) * below);
+
+/** A night as a body writes it: presses at uneven moments, zoomed and lit as it comes. */
 const night = (game: number): Frame[] =>
   Array.from({ length: 1200 }, (_, i) => ({
     name: `LMR_${String((game * 1200 + i) % 10_000).padStart(4, '0')}.jpg`,
-    cameraMs: 1_807_900_000_000 + game * 604_800_000 + Math.floor(i / 6) * 31_777 + (i % 6) * 83,
+    cameraMs:
+      1_807_900_000_000 +
+      game * 604_800_000 +
+      Math.floor(i / 6) * 31_777 +
+      uneven(Math.floor(i / 6), 997) * 9 +
+      (i % 6) * 83,
     camera: 'Full-frame body, 24 MP',
     shutterS: 1 / (i % 7 ? 1250 : 800),
     aperture: 2.8,
-    iso: [1600, 2000, 2500, 3200][Math.floor(i / 300)] as number,
-    focalMm: [400, 400, 200, 280][Math.floor(i / 90) % 4] as number,
+    iso: [1600, 2000, 2500, 3200][uneven(i, 4)] as number,
+    focalMm: 70 + uneven(i, 130),
     ...(i % 37 === 0 && { rating: 4 }),
   }));
 

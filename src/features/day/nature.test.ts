@@ -1,6 +1,15 @@
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { LARKMOOR } from '@/demo/larkmoor';
-import { arrivalOf, clockHours, litSpans, visitInWords, visitsByHour, watchesAt } from './nature';
+import type { Shoot } from '@/records/shoot';
+import {
+  arrivalOf,
+  clockHours,
+  litSpans,
+  visitInWords,
+  visitsByHour,
+  watchesAt,
+  watchesWithSightings,
+} from './nature';
 
 test('one is settled in the hide before the first light', () => {
   const arrival = arrivalOf(ALDER_REACH);
@@ -73,4 +82,42 @@ test('what was noted in another shoot at the same place counts; at another place
 test('the hours of a shoot by the clock, over midnight', () => {
   const hours = { startMs: Date.UTC(2027, 0, 1, 22, 30), endMs: Date.UTC(2027, 0, 2, 1, 10) };
   expect(clockHours(hours, 'UTC')).toEqual([22, 23, 0, 1]);
+});
+
+test('sightings logged in the field count as visits: within hours watched, once, and not rehearsed', () => {
+  const shoot = ALDER_REACH;
+  const watch = (id: string, from: string, to: string) => ({
+    id,
+    markId: 'perch-a',
+    fromLocal: `2027-05-08T${from}`,
+    toLocal: `2027-05-08T${to}`,
+    visitsLocal: [`2027-05-08T${from}`],
+  });
+  const seen = (at: string, rest: object = {}) =>
+    ({
+      id: at.replace(':', ''),
+      kind: 'sighting' as const,
+      name: 'Kingfisher',
+      atLocal: `2027-05-08T${at}:30`,
+      markId: 'perch-a',
+      positionId: 'hide-window',
+      ...rest,
+    }) as Shoot['log']['entries'][number];
+  const watched = {
+    watches: [watch('a', '06:00', '07:00'), watch('b', '06:50', '08:00')],
+    log: {
+      ...shoot.log,
+      entries: [
+        seen('06:55'),
+        seen('07:30'),
+        seen('09:00'),
+        seen('07:40', { markId: 'perch-b' }),
+        seen('07:45', { rehearsed: true }),
+      ],
+    },
+  };
+  expect(watchesWithSightings(watched).map(({ visitsLocal }) => visitsLocal)).toEqual([
+    ['2027-05-08T06:00', '2027-05-08T06:55'],
+    ['2027-05-08T06:50', '2027-05-08T07:30'],
+  ]);
 });

@@ -108,12 +108,15 @@ export function watchesWithSightings({
   watches,
   log,
 }: Pick<Watching, 'watches' | 'log'>): readonly Watch[] {
+  // Where two watches overlap a sighting is counted once, in the first.
+  let sightings = log.entries.filter(({ kind, rehearsed }) => kind === 'sighting' && !rehearsed);
   return watches.map((watch) => {
-    const logged = log.entries.flatMap(({ kind, rehearsed, markId, atLocal }) => {
-      const minute = atLocal.slice(0, 16);
-      const within = minute >= watch.fromLocal && minute <= watch.toLocal;
-      return kind === 'sighting' && !rehearsed && markId === watch.markId && within ? [minute] : [];
-    });
+    const within = ({ markId, atLocal }: (typeof sightings)[number]) =>
+      markId === watch.markId &&
+      atLocal.slice(0, 16) >= watch.fromLocal &&
+      atLocal.slice(0, 16) <= watch.toLocal;
+    const logged = sightings.filter(within).map(({ atLocal }) => atLocal.slice(0, 16));
+    sightings = sightings.filter((sighting) => !within(sighting));
     return logged.length === 0
       ? watch
       : { ...watch, visitsLocal: [...watch.visitsLocal, ...logged].sort() };

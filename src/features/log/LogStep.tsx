@@ -6,6 +6,7 @@ import { EntriesTab } from './EntriesTab';
 import { matchedFrames } from './matched';
 import { PicturesTab } from './PicturesTab';
 import { TaughtTab } from './TaughtTab';
+import { usePictures } from './use-pictures';
 
 const TABS = [
   { value: 'pictures', label: 'Pictures' },
@@ -18,11 +19,13 @@ type Tab = (typeof TABS)[number]['value'];
 export function LogStep() {
   const { shoot } = useShootPage().plan;
   const [tab, setTab] = useState<Tab>('pictures');
+  // Here, so that reading goes on while another tab is looked at.
+  const pictures = usePictures();
   const frames = useMemo(() => matchedFrames(shoot), [shoot]);
   return (
     <View className="gap-4">
       <Choice label="Look at" value={tab} options={TABS} onChange={setTab} />
-      {tab === 'pictures' ? <PicturesTab frames={frames} /> : null}
+      {tab === 'pictures' ? <PicturesTab frames={frames} pictures={pictures} /> : null}
       {tab === 'entries' ? <EntriesTab frames={frames} /> : null}
       {tab === 'taught' ? <TaughtTab frames={frames} /> : null}
     </View>

@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Check from 'lucide-react-native/icons/check';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { stops } from '@/features/plan/words';
 import { eventTitle } from '@/features/day/day-lines';
 import { withoutFrames, withPicked } from '@/records/edit-log';
 import { Button } from '@/ui/Button';
@@ -13,11 +12,11 @@ import { useInks } from '@/ui/theme';
 import { useToast } from '@/ui/Toast';
 import type { AgainstPlan } from './against-plan';
 import { ClockSection } from './ClockSection';
-import { figuresInWords } from './log-rows';
+import { againstInWords, figuresInWords } from './log-rows';
 import { pressesOf, standInWords, type MatchedFrame, type Press } from './matched';
 import { useThumbnails } from './thumbnails';
 import { useAgainstPlan } from './use-against-plan';
-import { usePictures } from './use-pictures';
+import type { usePictures } from './use-pictures';
 
 /** Presses shown at first, and with each "more". */
 const PRESSES_SHOWN = 24;
@@ -26,10 +25,16 @@ const PICTURES = 'image/*,.dng,.tif,.tiff,.raw,.heic';
 const NAMED = 3;
 
 /** Pictures read in by their own figures, as a contact sheet: what was taken when, and what is kept. */
-export function PicturesTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
+export function PicturesTab({
+  frames,
+  pictures,
+}: {
+  readonly frames: readonly MatchedFrame[];
+  readonly pictures: ReturnType<typeof usePictures>;
+}) {
   const { plan, update, undo } = useShootPage();
   const say = useToast();
-  const { reading, refused, read, stop, readDemo } = usePictures();
+  const { reading, refused, read, stop, readDemo } = pictures;
   const [shown, setShown] = useState(PRESSES_SHOWN);
   const presses = useMemo(() => pressesOf(frames), [frames]);
   const against = useAgainstPlan(plan.setup, presses);
@@ -104,19 +109,6 @@ export function PicturesTab({ frames }: { readonly frames: readonly MatchedFrame
       )}
     </View>
   );
-}
-
-/** "0.4 stop under the plan, time as planned". */
-function againstInWords({ underStops, slowerStops }: AgainstPlan): string {
-  const light =
-    Math.abs(underStops) < 0.2
-      ? 'exposed as planned'
-      : `${stops(Math.abs(underStops))} ${underStops > 0 ? 'darker' : 'brighter'} than planned`;
-  const time =
-    Math.abs(slowerStops) < 0.2
-      ? ''
-      : `, ${stops(Math.abs(slowerStops))} ${slowerStops > 0 ? 'slower' : 'faster'}`;
-  return light + time;
 }
 
 function PressRow({

@@ -9,7 +9,9 @@ import { RateBar } from '@/figures/RateBars';
 import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { Heading, Text } from '@/ui/Text';
-import { standInWords, type MatchedFrame } from './matched';
+import { median } from './against-plan';
+import { againstInWords } from './log-rows';
+import { pressesOf, standInWords, type MatchedFrame } from './matched';
 import {
   deliveredOf,
   lightOffsets,
@@ -21,6 +23,7 @@ import {
   visitsBySky,
   type RateRow,
 } from './taught';
+import { useAgainstPlan } from './use-against-plan';
 
 /** What the numbers of this shoot, and of others like it, teach. */
 export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
@@ -84,6 +87,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
         ) : null,
       )}
       {skill ? <PanSection skill={skill} planned={shoot.choice.panSigma} /> : null}
+      {frames.length > 0 ? <PressesSection frames={frames} /> : null}
       {iso ? (
         <Section name="Dials really used">
           <Text>
@@ -186,6 +190,34 @@ function Rates({
         );
       })}
     </View>
+  );
+}
+
+/** How one pressed, and how far the dials stood from the plan. */
+function PressesSection({ frames }: { readonly frames: readonly MatchedFrame[] }) {
+  const { setup } = useShootPage().plan;
+  const presses = useMemo(() => pressesOf(frames), [frames]);
+  const against = [...useAgainstPlan(setup, presses).values()];
+  const lengths = presses.map((press) => press.frames.length);
+  const bursts = lengths.filter((length) => length > 1);
+  return (
+    <Section name="Presses, and the plan">
+      <Text>
+        {`${lengths.length} presses, ${bursts.length} of them bursts${
+          bursts.length > 0
+            ? ` of ${median(bursts)} frames in the middle, ${Math.max(...bursts)} at the most`
+            : ''
+        }.`}
+      </Text>
+      {against.length > 0 ? (
+        <Text>
+          {`Against the plan, in the middle of ${against.length}: ${againstInWords({
+            underStops: median(against.map(({ underStops }) => underStops)),
+            slowerStops: median(against.map(({ slowerStops }) => slowerStops)),
+          })}.`}
+        </Text>
+      ) : null}
+    </Section>
   );
 }
 

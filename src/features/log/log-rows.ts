@@ -1,10 +1,11 @@
 import { evSaid } from '@/features/plan/heard';
 import { eventTitle } from '@/features/day/day-lines';
-import { engraved, lookedInWords } from '@/features/plan/words';
+import { engraved, lookedInWords, stops } from '@/features/plan/words';
 import type { LogRow } from '@/formats/log-table';
 import type { LogEntry } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
+import type { AgainstPlan } from './against-plan';
 import { evOfFrame, standInWords, type MatchedFrame } from './matched';
 
 /** A log in rows: as it is listed, and as it is written out. */
@@ -106,4 +107,17 @@ export function offsetInWords(offsetS: number): string {
     `${all % MINUTE_S} s`,
   ];
   return `${parts.filter(Boolean).join(' ')} ${offsetS > 0 ? 'slow' : 'fast'}`;
+}
+
+/** "0.4 stop darker than planned, 0.7 stop slower". */
+export function againstInWords({ underStops, slowerStops }: AgainstPlan): string {
+  const light =
+    Math.abs(underStops) < 0.2
+      ? 'exposed as planned'
+      : `${stops(Math.abs(underStops))} ${underStops > 0 ? 'darker' : 'brighter'} than planned`;
+  const time =
+    Math.abs(slowerStops) < 0.2
+      ? ''
+      : `, ${stops(Math.abs(slowerStops))} ${slowerStops > 0 ? 'slower' : 'faster'}`;
+  return light + time;
 }

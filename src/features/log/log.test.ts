@@ -9,7 +9,7 @@ import { parseRecord } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import { median, planComparer } from './against-plan';
-import { figuresInWords, logRows, offsetInWords } from './log-rows';
+import { againstInWords, figuresInWords, logRows, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from './lessons';
 import { byPlace, matchedFrames, pressesOf, standInWords } from './matched';
 import {
@@ -281,6 +281,14 @@ test.each([
   [3647, '1 h 0 min 47 s slow'],
 ])('an offset of %d s in words', (offsetS, words) => {
   expect(offsetInWords(offsetS)).toBe(words);
+});
+
+test.each([
+  [0.1, 0.1, 'exposed as planned'],
+  [1, 0, '1.0 stop darker than planned'],
+  [-0.5, -1, '0.5 stop brighter than planned, 1.0 stop faster'],
+])('%d stops under and %d slower in words', (underStops, slowerStops, words) => {
+  expect(againstInWords({ underStops, slowerStops })).toBe(words);
 });
 
 describe('lessons', () => {

@@ -86,6 +86,9 @@ export function deliveredOf(
   }));
 }
 
+/** A shorter streak is sharp in any swing: that it was not kept says nothing of the hands. No source. */
+const LEAST_STREAK_CIRCLES = 4;
+
 /** Panned frames with how far their background was drawn out; kept stands for sharp. */
 export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
   const panned = new Map(
@@ -113,7 +116,7 @@ export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
       skillSigma: 0,
       cocMm: seen.view.cocMm,
     });
-    return streakMm > 0 ? [{ streakMm, sharp: kept }] : [];
+    return streakMm >= LEAST_STREAK_CIRCLES * seen.view.cocMm ? [{ streakMm, sharp: kept }] : [];
   });
 }
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { DEMO_LOGS, demoPictureUrl, type DemoLog } from '@/demo/pictures';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { frameKey, framesOf, withFrames } from '@/records/edit-log';
+import { frameKey, withFrames } from '@/records/edit-log';
 import type { Frame } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
 import { useToast } from '@/ui/Toast';
@@ -135,6 +135,5 @@ export function usePictures() {
     stop: () => running.current?.abort(),
     /** For the demo's shoots. */
     readDemo: demo ? readDemo : undefined,
-    any: framesOf(shoot).length > 0,
   };
 }
