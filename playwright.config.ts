@@ -8,7 +8,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   fullyParallel: true,
-  workers: 2,
+  // One waits while two compute.
+  workers: 3,
   // Fingers are timed by the clock: a machine that stalls half a second turns a tap into a long press.
   retries: 1,
   timeout: 45_000,

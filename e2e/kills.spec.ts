@@ -23,10 +23,12 @@ for (const seed of [7, 11]) {
     {
       tag: '@once',
     },
-    async ({ browser, baseURL }) => {
+    async ({ baseURL }, info) => {
       test.setTimeout(150_000);
       const random = chance(seed);
-      const context = await browser.newContext({
+      // A browser with a profile on the disk, as people have.
+      const context = await chromium.launchPersistentContext(info.outputPath('profile'), {
+        ...CHROMIUM,
         viewport: { width: 390, height: 844 },
         serviceWorkers: 'block',
         ...(baseURL && { baseURL }),

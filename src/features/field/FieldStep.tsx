@@ -49,7 +49,7 @@ function Dials({ seen }: { readonly seen: Seen }) {
   return (
     <View role="region" aria-label="Settings now" className="gap-1 border-y border-ink px-4 py-1">
       <Exposure {...exposure} largestPx={64} stacked />
-      <Text kind="small" numberOfLines={2} aria-live="polite">
+      <Text kind="small" numberOfLines={3} aria-live="polite">
         {slot ? `${slot.name}: ${slot.rest.join('; ')}.` : seen.sentence}
       </Text>
       <ZoneClicks seen={seen} />

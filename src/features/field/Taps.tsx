@@ -3,7 +3,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { useDay } from '@/features/day/use-day';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { chosenMark } from '@/features/plan/view';
-import { BEHAVIOURS } from '@/presets/field-tags';
+import { behavioursOf } from '@/presets/field-tags';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
 import { Text } from '@/ui/Text';
@@ -78,7 +78,7 @@ export function Looked({ seen }: { readonly seen: Seen }) {
 }
 
 /** Whether what is photographed is wild: then it comes and goes as it likes. */
-export const isWild = (shoot: Pick<Shoot, 'marks' | 'subjects' | 'choice'>): boolean =>
+const isWild = (shoot: Pick<Shoot, 'marks' | 'subjects' | 'choice'>): boolean =>
   subjectOf(shoot, chosenMark(shoot).subjectId).cautions?.includes('wildlife') ?? false;
 
 /** "Kingfisher" of "Kingfisher on the perch": what came, whatever it did. */
@@ -134,7 +134,7 @@ export function Taps() {
         ) : null}
         <Tap label="Note" onPress={() => setNoting(true)} />
       </View>
-      <Tags wild={wild} />
+      <Tags />
       <NoteSheet
         open={noting}
         onClose={() => setNoting(false)}
@@ -148,7 +148,7 @@ export function Taps() {
 }
 
 /** Who or what it was, by one press: those of the event that runs first. */
-function Tags({ wild }: { readonly wild: boolean }) {
+function Tags() {
   const { shoot, atMs } = useShootPage().plan;
   const { lines } = useDay();
   const { log } = useField();
@@ -158,7 +158,7 @@ function Tags({ wild }: { readonly wild: boolean }) {
   const people = [...shoot.people].sort(
     (a, b) => Number(entered.has(b.id)) - Number(entered.has(a.id)),
   );
-  const behaviours = BEHAVIOURS[wild ? 'wild' : 'sport'];
+  const behaviours = behavioursOf(subjectOf(shoot, chosenMark(shoot).subjectId));
   return (
     <ScrollView
       horizontal

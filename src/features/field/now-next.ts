@@ -12,12 +12,12 @@ export interface Coming {
   readonly atMs: number;
 }
 
-/** The first that is still to come. */
+/** The first that is still to come; of two at once the one named later: the start, not its call. */
 const firstAfter = (coming: readonly Coming[], atMs: number): Coming | undefined =>
   coming
     .filter((entry) => entry.atMs > atMs)
     .reduce<Coming | undefined>(
-      (first, entry) => (!first || entry.atMs < first.atMs ? entry : first),
+      (first, entry) => (!first || entry.atMs <= first.atMs ? entry : first),
       undefined,
     );
 

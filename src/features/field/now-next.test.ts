@@ -1,0 +1,70 @@
+import { LARKMOOR } from '@/demo/larkmoor';
+import type { LightSeries, SettingsCard } from '@/core';
+import { SUBJECTS } from '@/presets/subjects';
+import { behavioursOf } from '@/presets/field-tags';
+import { dayLines } from '@/features/day/day-lines';
+import { msOf } from '@/records/times';
+import { countdown, nextCall, nextLight, runningLine } from './now-next';
+
+const at = (time: string) => msOf(`2027-04-16T${time}`, 'Europe/London');
+const lines = dayLines(LARKMOOR, undefined);
+
+test('what runs at a minute, and nothing between two events', () => {
+  expect(runningLine(lines, at('19:05'))?.event.id).toBe('first-quarter');
+  expect(runningLine(lines, at('19:15'))).toBeUndefined();
+  expect(runningLine(lines, at('19:17'))?.event.id).toBe('second-quarter');
+});
+
+test('the next call is the nearest of all calls and starts to come; after the last there is none', () => {
+  expect(nextCall(lines, LARKMOOR, at('19:05'))).toEqual({
+    what: 'First call, Second quarter',
+    atMs: at('19:12'),
+  });
+  expect(nextCall(lines, LARKMOOR, at('19:13'))?.what).toBe('Second call, Second quarter');
+  expect(nextCall(lines, LARKMOOR, at('19:16'))).toEqual({
+    what: 'Second quarter',
+    atMs: at('19:17'),
+  });
+  expect(nextCall(lines, LARKMOOR, at('20:30'))).toBeUndefined();
+});
+
+test('the light’s next change: a dial to turn or the shade, whichever comes first; a lift is no turn', () => {
+  const series = {
+    timeMs: [0, 60_000, 120_000, 180_000],
+    sunlit: [true, true, true, false],
+    lampsRule: [false, false, false, false],
+  } as unknown as LightSeries;
+  const row = (fromMs: number, dial: string, clicks: number) => ({
+    fromMs,
+    turns: [{ dial, clicks }],
+  });
+  const card = {
+    rows: [row(0, 'iso', 1), row(60_000, 'lift', 1), row(120_000, 'iso', 2)],
+  } as unknown as SettingsCard;
+  expect(nextLight(card, series, 0)).toEqual({ what: 'ISO up 2 clicks', atMs: 120_000 });
+  expect(nextLight(card, series, 120_000)).toEqual({
+    what: 'shade reaches the face',
+    atMs: 180_000,
+  });
+  expect(nextLight(undefined, series, 180_000)).toBeUndefined();
+});
+
+test.each([
+  [0, 'in 0:00'],
+  [59_400, 'in 0:59'],
+  [760_000, 'in 12:40'],
+  [7_500_000, 'in 2 h 05'],
+  [-5000, 'in 0:00'],
+])('%d ms is said as %s', (ms, words) => {
+  expect(countdown(ms)).toBe(words);
+});
+
+test('who races scores no goals, and what is wild neither starts nor finishes', () => {
+  const of = (id: string) => behavioursOf(SUBJECTS.find((subject) => subject.id === id) ?? { id });
+  expect(of('sprint-canoe')).not.toContain('goal');
+  expect(of('field-player')).toContain('goal');
+  expect(of('kingfisher-perched')).toContain('dives');
+  expect(of('kingfisher-perched')).not.toContain('finish');
+  // A subject of one's own goes by its preset.
+  expect(behavioursOf({ id: 'own-x', basedOn: 'cyclist' })).not.toContain('goal');
+});
