@@ -1,5 +1,3 @@
-const path = require('node:path');
-
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
 /** Packages that ship ES modules only. */
 const ESM = [
@@ -22,14 +20,7 @@ module.exports = {
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{src,server,checks}/**/*.test.ts'],
       transform: {
-        '\\.m?[jt]sx?$': [
-          'babel-jest',
-          {
-            configFile: false,
-            babelrc: false,
-            presets: [path.resolve('node_modules/babel-preset-expo')],
-          },
-        ],
+        '\\.m?[jt]sx?$': '<rootDir>/scripts/jest-esbuild.js',
       },
       transformIgnorePatterns: [`node_modules/(?!(${ESM.join('|')})/)`],
       moduleNameMapper: {

@@ -74,6 +74,7 @@ test('a raw container built on TIFF is read', () => {
 
 test.each([
   ['no time', { Exif: { [piexif.ExifIFD.ISOSpeedRatings]: 100 } }, 'when it was taken'],
+  ['a time that no picture has', { Exif: { [TAKEN]: '9999:12:31 23:59:59' } }, 'when it was taken'],
   ['a time that is none', { Exif: { [TAKEN]: '2027:19:44 99:00:00' } }, 'when it was taken'],
 ] as const)('a picture with %s is left out with its reason', (_what, exif, reason) => {
   const read = readPicture('x.dng', rawFile(exif));

@@ -156,7 +156,7 @@ test(
   },
 );
 
-test('the three demo grounds are whole sites', async ({ page }) => {
+test('the three demo grounds are whole sites', { tag: '@once' }, async ({ page }) => {
   for (const [shoot, count] of [
     ['demo-larkmoor', 17],
     ['demo-alder-reach', 16],

@@ -66,63 +66,71 @@ test(
   },
 );
 
-test('one press each: another shot, place and slot; each is written at once', async ({ page }) => {
-  await opensAt(page, '2027-04-16T18:20:00Z');
-  await openField(page, 'demo-larkmoor');
-  const frozen = await dials(page);
-  await page.getByRole('radio', { name: 'Counter-attack, panned' }).click();
-  await expect.poll(() => dials(page)).not.toBe(frozen);
-  await page.getByRole('radio', { name: 'Action', exact: true }).click();
-  const action = await dials(page);
-  await page.getByRole('radio', { name: 'Pan', exact: true }).click();
-  await expect.poll(() => dials(page)).not.toBe(action);
-  await page.getByRole('radio', { name: 'East touchline, ahead of play' }).click();
-  await page.reload();
-  await expect(page.getByRole('radio', { name: 'Counter-attack, panned' })).toBeChecked();
-  await expect(page.getByRole('radio', { name: 'Pan', exact: true })).toBeChecked();
-  await expect(page.getByRole('radio', { name: 'East touchline, ahead of play' })).toBeChecked();
-});
+test(
+  'one press each: another shot, place and slot; each is written at once',
+  { tag: '@once' },
+  async ({ page }) => {
+    await opensAt(page, '2027-04-16T18:20:00Z');
+    await openField(page, 'demo-larkmoor');
+    const frozen = await dials(page);
+    await page.getByRole('radio', { name: 'Counter-attack, panned' }).click();
+    await expect.poll(() => dials(page)).not.toBe(frozen);
+    await page.getByRole('radio', { name: 'Action', exact: true }).click();
+    const action = await dials(page);
+    await page.getByRole('radio', { name: 'Pan', exact: true }).click();
+    await expect.poll(() => dials(page)).not.toBe(action);
+    await page.getByRole('radio', { name: 'East touchline, ahead of play' }).click();
+    await page.reload();
+    await expect(page.getByRole('radio', { name: 'Counter-attack, panned' })).toBeChecked();
+    await expect(page.getByRole('radio', { name: 'Pan', exact: true })).toBeChecked();
+    await expect(page.getByRole('radio', { name: 'East touchline, ahead of play' })).toBeChecked();
+  },
+);
 
-test('a frame that looked dark is a reading: the dials answer, and undo takes it back', async ({
-  page,
-}) => {
-  await opensAt(page, '2027-04-16T18:50:00Z');
-  await openField(page, 'demo-larkmoor');
-  const before = await dials(page);
-  await page.getByRole('button', { name: /^Looked 1 stop dark/ }).click();
-  await expect.poll(() => dials(page)).not.toBe(before);
-  const iso = (label: string) => Number(/ISO (\d+)/.exec(label)?.[1]);
-  expect(iso(await dials(page))).toBeGreaterThan(iso(before));
-  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(() => dials(page)).toBe(before);
-});
+test(
+  'a frame that looked dark is a reading: the dials answer, and undo takes it back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await opensAt(page, '2027-04-16T18:50:00Z');
+    await openField(page, 'demo-larkmoor');
+    const before = await dials(page);
+    await page.getByRole('button', { name: /^Looked 1 stop dark/ }).click();
+    await expect.poll(() => dials(page)).not.toBe(before);
+    const iso = (label: string) => Number(/ISO (\d+)/.exec(label)?.[1]);
+    expect(iso(await dials(page))).toBeGreaterThan(iso(before));
+    await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(() => dials(page)).toBe(before);
+  },
+);
 
-test('keepers, people, what they do and notes are logged, and stand in the log', async ({
-  page,
-}) => {
-  await opensAt(page, '2027-04-16T18:05:00Z');
-  await openField(page, 'demo-larkmoor');
-  await page.getByRole('radio', { name: 'Strike at a penalty corner' }).click();
-  await keeperButton(page).click();
-  await expect(keeperButton(page)).toContainText('1 of 3');
-  await page.getByRole('button', { name: '9 Number 9, home' }).click();
-  await page.getByRole('button', { name: 'goal', exact: true }).click();
-  await page.getByRole('button', { name: 'Note' }).click();
-  await page.getByRole('textbox', { name: 'Note' }).fill('Left post, low');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
-  await page.getByRole('link', { name: 'Log', exact: true }).click();
-  await expect(page.getByRole('heading', { name: '1 keeper tapped' })).toBeVisible();
-  await page.getByRole('radio', { name: 'Entries' }).click();
-  const entries = page.getByRole('list', { name: 'Log entries' });
-  for (const what of ['Number 9, home', 'goal', 'Left post, low']) {
-    await expect(entries).toContainText(what);
-  }
-  await expect(entries).not.toContainText('rehearsed');
-  await page.getByRole('button', { name: /^Take away: Note/ }).click();
-  await expect(entries).not.toContainText('Left post, low');
-  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(entries).toContainText('Left post, low');
-});
+test(
+  'keepers, people, what they do and notes are logged, and stand in the log',
+  { tag: '@once' },
+  async ({ page }) => {
+    await opensAt(page, '2027-04-16T18:05:00Z');
+    await openField(page, 'demo-larkmoor');
+    await page.getByRole('radio', { name: 'Strike at a penalty corner' }).click();
+    await keeperButton(page).click();
+    await expect(keeperButton(page)).toContainText('1 of 3');
+    await page.getByRole('button', { name: '9 Number 9, home' }).click();
+    await page.getByRole('button', { name: 'goal', exact: true }).click();
+    await page.getByRole('button', { name: 'Note' }).click();
+    await page.getByRole('textbox', { name: 'Note' }).fill('Left post, low');
+    await page.getByRole('button', { name: 'Keep the note' }).click();
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await expect(page.getByRole('heading', { name: '1 keeper tapped' })).toBeVisible();
+    await page.getByRole('radio', { name: 'Entries' }).click();
+    const entries = page.getByRole('list', { name: 'Log entries' });
+    for (const what of ['Number 9, home', 'goal', 'Left post, low']) {
+      await expect(entries).toContainText(what);
+    }
+    await expect(entries).not.toContainText('rehearsed');
+    await page.getByRole('button', { name: /^Take away: Note/ }).click();
+    await expect(entries).not.toContainText('Left post, low');
+    await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+    await expect(entries).toContainText('Left post, low');
+  },
+);
 
 test('a note is spoken where the browser hears', { tag: '@once' }, async ({ page }) => {
   await page.addInitScript(() => {

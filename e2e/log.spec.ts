@@ -26,40 +26,44 @@ const cells = (page: Page) => sheet(page).getByRole('checkbox');
 const headingOf = (page: Page) =>
   page.getByRole('region', { name: 'What came of it' }).getByRole('heading');
 
-test('pictures of one’s own are read by their figures, picked, and stay so', async ({ page }) => {
-  await page.goto('/shoot/demo-larkmoor/log');
-  await readPictures(page, [
-    picture('LMR_0001.jpg'),
-    picture('LMR_0003.jpg'),
-    picture('LMR_0020.jpg'),
-    { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') },
-  ]);
-  await expect(page.getByRole('alert')).toHaveText(
-    '1 left out: notes.txt (no picture that can be read).',
-  );
-  await expect(cells(page)).toHaveCount(3);
-  await expect(headingOf(page)).toHaveText('3 pictures, 1 kept (33 %)');
-  const first = page.getByRole('checkbox', {
-    name: /^LMR_0001\.jpg, 1\/2500 f\/2\.8 ISO 320, 184 mm/,
-  });
-  await expect(first).not.toBeChecked();
-  // The camera's own small picture is shown, and has been drawn.
-  await expect(first.locator('img').first()).toHaveJSProperty('complete', true);
-  await first.click();
-  await expect(headingOf(page)).toHaveText('3 pictures, 2 kept (67 %)');
-  await settle(page);
-  await page.reload();
-  await expect(headingOf(page)).toHaveText('3 pictures, 2 kept (67 %)');
-  await expect(first).toBeChecked();
-  // The same files again are not there twice.
-  await readPictures(page, [picture('LMR_0001.jpg'), picture('LMR_0003.jpg')]);
-  await expect(page.getByRole('status')).toContainText('2 pictures read');
-  await expect(cells(page)).toHaveCount(3);
-  await page.getByRole('button', { name: 'Take the pictures out of the log' }).click();
-  await expect(headingOf(page)).toHaveText('Nothing logged yet');
-  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(cells(page)).toHaveCount(3);
-});
+test(
+  'pictures of one’s own are read by their figures, picked, and stay so',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/log');
+    await readPictures(page, [
+      picture('LMR_0001.jpg'),
+      picture('LMR_0003.jpg'),
+      picture('LMR_0020.jpg'),
+      { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') },
+    ]);
+    await expect(page.getByRole('alert')).toHaveText(
+      '1 left out: notes.txt (no picture that can be read).',
+    );
+    await expect(cells(page)).toHaveCount(3);
+    await expect(headingOf(page)).toHaveText('3 pictures, 1 kept (33 %)');
+    const first = page.getByRole('checkbox', {
+      name: /^LMR_0001\.jpg, 1\/2500 f\/2\.8 ISO 320, 184 mm/,
+    });
+    await expect(first).not.toBeChecked();
+    // The camera's own small picture is shown, and has been drawn.
+    await expect(first.locator('img').first()).toHaveJSProperty('complete', true);
+    await first.click();
+    await expect(headingOf(page)).toHaveText('3 pictures, 2 kept (67 %)');
+    await settle(page);
+    await page.reload();
+    await expect(headingOf(page)).toHaveText('3 pictures, 2 kept (67 %)');
+    await expect(first).toBeChecked();
+    // The same files again are not there twice.
+    await readPictures(page, [picture('LMR_0001.jpg'), picture('LMR_0003.jpg')]);
+    await expect(page.getByRole('status')).toContainText('2 pictures read');
+    await expect(cells(page)).toHaveCount(3);
+    await page.getByRole('button', { name: 'Take the pictures out of the log' }).click();
+    await expect(headingOf(page)).toHaveText('Nothing logged yet');
+    await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+    await expect(cells(page)).toHaveCount(3);
+  },
+);
 
 test(
   'three hundred files at once: progress is told, the page answers, nothing is sent',
@@ -110,26 +114,48 @@ test(
   },
 );
 
-test('the log goes out as a table and as JSON', { tag: '@once' }, async ({ page }) => {
-  await page.goto('/shoot/demo-tern-water/log');
-  await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
-  await expect(headingOf(page)).toHaveText('31 pictures, 14 kept (45 %)');
-  await page.getByRole('radio', { name: 'Entries' }).click();
-  const saved = async (button: string) => {
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByRole('button', { name: button }).click(),
-    ]);
-    return {
-      name: download.suggestedFilename(),
-      text: await readFile(await download.path(), 'utf8'),
+test(
+  'the log goes out as a table and as JSON, and teaches the next shoot',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-tern-water/log');
+    await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
+    await expect(headingOf(page)).toHaveText('31 pictures, 14 kept (45 %)');
+    await page.getByRole('button', { name: 'Set it right' }).click();
+    await page.getByRole('radio', { name: 'Entries' }).click();
+    const saved = async (button: string) => {
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: button }).click(),
+      ]);
+      return {
+        name: download.suggestedFilename(),
+        text: await readFile(await download.path(), 'utf8'),
+      };
     };
-  };
-  const table = await saved('Save the log as a table');
-  expect(table.name).toBe('tern-water-sprint-regatta-log.csv');
-  expect(table.text.split('\r\n')[0]).toMatch(/^Time,Kind,What,Shot/);
-  expect(table.text.match(/,Picture,/g)).toHaveLength(31);
-  const json = JSON.parse((await saved('Save the log as JSON')).text);
-  expect(json).toMatchObject({ format: 'bright-perch/log', version: 1 });
-  expect(json.rows).toHaveLength(41);
-});
+    const table = await saved('Save the log as a table');
+    expect(table.name).toBe('tern-water-sprint-regatta-log.csv');
+    expect(table.text.split('\r\n')[0]).toMatch(/^Time,Kind,What,Shot/);
+    expect(table.text.match(/,Picture,/g)).toHaveLength(31);
+    const json = JSON.parse((await saved('Save the log as JSON')).text);
+    expect(json).toMatchObject({ format: 'bright-perch/log', version: 1 });
+    expect(json.rows).toHaveLength(41);
+    // A shoot made after it begins with what this one taught, and says so.
+    await settle(page);
+    await page.goto('/new');
+    for (const [label, value] of Object.entries({
+      Title: 'Tern Water, autumn heats',
+      Latitude: '52.1',
+      Longitude: '-1.2',
+      Date: '2027-09-18',
+    })) {
+      await page.getByLabel(label, { exact: true }).fill(value);
+    }
+    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
+    await page.getByRole('link', { name: 'Brief', exact: true }).click();
+    const lesson = page.getByRole('list', { name: 'Lessons' }).getByRole('listitem').first();
+    await expect(lesson).toContainText(/^Plan pans for a swing even to \d+ %/);
+    await expect(lesson).toContainText('In this plan');
+  },
+);

@@ -29,7 +29,7 @@ test('the first run shows the three demo shoots, and the first answers', async (
   await expect(page.getByText(/Sun 27\d° W/).first()).toBeVisible();
 });
 
-test('each demo shoot opens and answers', async ({ page }) => {
+test('each demo shoot opens and answers', { tag: '@once' }, async ({ page }) => {
   for (const id of ['demo-larkmoor', 'demo-alder-reach', 'demo-tern-water']) {
     await page.goto(`/shoot/${id}/ground`);
     await expect(headline(page)).toBeVisible();

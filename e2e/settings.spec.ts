@@ -121,42 +121,44 @@ test('half-stop dials turn by halves', { tag: '@once' }, async ({ page }) => {
   await expect(headline(page)).toHaveAttribute('aria-label', /^1\/(1000|1500|2000|3000),/);
 });
 
-test('the card: rows through the shoot, a picture for the lock screen, a page to print', async ({
-  page,
-}) => {
-  await open(page);
-  await tab(page, 'Card').click();
-  const rows = page.getByRole('list', { name: 'Settings card' }).getByRole('listitem');
-  await expect(rows.first()).toContainText('as you begin');
-  expect(await rows.count()).toBeGreaterThan(6);
-  await expect(rows.nth(1)).toContainText('ISO up 1 click: light falls to EV');
-  await expect(page.getByText(/^Lamps take over at 20:\d\d\.$/)).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Memory slots' }).getByRole('listitem')).toHaveCount(
-    3,
-  );
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save for the lock screen' }).click(),
-  ]);
-  expect(download.suggestedFilename()).toBe('larkmoor-evening-hockey-card.png');
-  const file = await readFile(await download.path());
-  expect(file.subarray(1, 4).toString()).toBe('PNG');
-  expect([file.readUInt32BE(16), file.readUInt32BE(20)]).toEqual([1080, 2340]);
-  await page.evaluate(() => {
-    Object.defineProperty(HTMLIFrameElement.prototype, 'contentWindow', {
-      value: {
-        print: () => document.body.setAttribute('data-printed', 'yes'),
-        addEventListener: () => undefined,
-      },
+test(
+  'the card: rows through the shoot, a picture for the lock screen, a page to print',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    await tab(page, 'Card').click();
+    const rows = page.getByRole('list', { name: 'Settings card' }).getByRole('listitem');
+    await expect(rows.first()).toContainText('as you begin');
+    expect(await rows.count()).toBeGreaterThan(6);
+    await expect(rows.nth(1)).toContainText('ISO up 1 click: light falls to EV');
+    await expect(page.getByText(/^Lamps take over at 20:\d\d\.$/)).toBeVisible();
+    await expect(
+      page.getByRole('list', { name: 'Memory slots' }).getByRole('listitem'),
+    ).toHaveCount(3);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save for the lock screen' }).click(),
+    ]);
+    expect(download.suggestedFilename()).toBe('larkmoor-evening-hockey-card.png');
+    const file = await readFile(await download.path());
+    expect(file.subarray(1, 4).toString()).toBe('PNG');
+    expect([file.readUInt32BE(16), file.readUInt32BE(20)]).toEqual([1080, 2340]);
+    await page.evaluate(() => {
+      Object.defineProperty(HTMLIFrameElement.prototype, 'contentWindow', {
+        value: {
+          print: () => document.body.setAttribute('data-printed', 'yes'),
+          addEventListener: () => undefined,
+        },
+      });
     });
-  });
-  await page.getByRole('button', { name: 'Print the card' }).click();
-  await expect(page.locator('body[data-printed=yes]')).toHaveCount(1);
-  await expect(page.locator('iframe[title^="Settings card of"]')).toHaveAttribute(
-    'srcdoc',
-    /18:30.*1\/1600/s,
-  );
-});
+    await page.getByRole('button', { name: 'Print the card' }).click();
+    await expect(page.locator('body[data-printed=yes]')).toHaveCount(1);
+    await expect(page.locator('iframe[title^="Settings card of"]')).toHaveAttribute(
+      'srcdoc',
+      /18:30.*1\/1600/s,
+    );
+  },
+);
 
 test('which mode, and why', { tag: '@once' }, async ({ page }) => {
   await open(page);

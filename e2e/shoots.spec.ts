@@ -12,24 +12,28 @@ const FORM = {
   End: '18:30',
 };
 
-test('a new shoot answers at once and is there after a reload', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New shoot' }).click();
-  for (const [label, value] of Object.entries(FORM))
-    await page.getByLabel(label, { exact: true }).fill(value);
-  await expect(page.getByText('Times are those of Europe/London.')).toBeVisible();
-  await page.getByRole('button', { name: 'Make the shoot' }).click();
-  await expect(page).toHaveURL(/\/shoot\/[\w-]+\/ground$/);
-  const answer = await readAnswer(page);
-  expect(answer.distanceM).toBeGreaterThan(20);
-  await settle(page);
-  await page.reload();
-  await expect(headline(page)).toBeVisible();
-  expect(await readAnswer(page)).toEqual(answer);
-  await page.getByRole('button', { name: 'All shoots' }).click();
-  await expect(page.getByRole('link', { name: /^Cup tie under lamps/ })).toBeVisible();
-  await expect(page.getByText('Friday 12 February 2027')).toBeVisible();
-});
+test(
+  'a new shoot answers at once and is there after a reload',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New shoot' }).click();
+    for (const [label, value] of Object.entries(FORM))
+      await page.getByLabel(label, { exact: true }).fill(value);
+    await expect(page.getByText('Times are those of Europe/London.')).toBeVisible();
+    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await expect(page).toHaveURL(/\/shoot\/[\w-]+\/ground$/);
+    const answer = await readAnswer(page);
+    expect(answer.distanceM).toBeGreaterThan(20);
+    await settle(page);
+    await page.reload();
+    await expect(headline(page)).toBeVisible();
+    expect(await readAnswer(page)).toEqual(answer);
+    await page.getByRole('button', { name: 'All shoots' }).click();
+    await expect(page.getByRole('link', { name: /^Cup tie under lamps/ })).toBeVisible();
+    await expect(page.getByText('Friday 12 February 2027')).toBeVisible();
+  },
+);
 
 test(
   'a ground of another kind: a hall under lamps, with its places and their reasons',

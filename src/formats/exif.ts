@@ -1,5 +1,7 @@
 import { DOMParser } from '@xmldom/xmldom';
 import { load, type XmpTag } from 'exifreader';
+// All of the core would follow into the worker.
+import { isPictureTime } from '@/core/log/bursts';
 import type { Frame } from '@/records/frames';
 
 /**
@@ -50,7 +52,8 @@ function momentOf(taken: string, hundredths: string): number | undefined {
   const [year, month, day, hour, minute, second] = parts.slice(1).map(Number) as number[];
   const ms = Date.UTC(year ?? 0, (month ?? 1) - 1, day, hour, minute, second);
   const fraction = /^\d+$/.test(hundredths) ? Number(`0.${hundredths}`) * 1000 : 0;
-  return new Date(ms).getUTCMonth() === (month ?? 1) - 1 ? ms + Math.round(fraction) : undefined;
+  const real = new Date(ms).getUTCMonth() === (month ?? 1) - 1;
+  return real && isPictureTime(ms) ? ms + Math.round(fraction) : undefined;
 }
 
 function zoneOf(text: string): number | undefined {

@@ -59,7 +59,25 @@ test('a season of forty games of 1200 frames takes less than a fifth of what a b
 const packed = (columns: object) =>
   btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns))), true));
 
+const COLUMNS = { v: 1, cameras: ['A'], names: ['0a', '1b'], camera: [0, 0], ms: [1e12, 1000] };
+const NULLS = Object.fromEntries(
+  ['shutterS', 'aperture', 'iso', 'focalMm', 'rating', 'kept', 'upright'].map((key) => [
+    key,
+    [null, null],
+  ]),
+);
+
+test('a chunk packed elsewhere by the book is read', () => {
+  expect(unpackFrames([packed({ ...COLUMNS, ...NULLS })])).toEqual([
+    { name: 'a', cameraMs: 1e12, camera: 'A' },
+    { name: 'ab', cameraMs: 1e12 + 1000, camera: 'A' },
+  ]);
+});
+
 test.each([
+  ['a time that no calendar has', packed({ ...COLUMNS, ...NULLS, ms: [1e14, 1e14] })],
+  ['a column too short', packed({ ...COLUMNS, ...NULLS, camera: [0] })],
+  ['a camera that is not named', packed({ ...COLUMNS, ...NULLS, camera: [0, 3] })],
   ['no base64', '%%%'],
   ['no deflate', btoa('hello there')],
   ['no columns', packed({ v: 1 })],

@@ -1,5 +1,6 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { z } from 'zod';
+import { isPictureTime } from '@/core';
 import { firstProblem } from './parse';
 
 /**
@@ -136,6 +137,9 @@ function unpackChunk(chunk: string): readonly Frame[] {
   let cameraMs = 0;
   const frames = names.map((name, i): Frame => {
     cameraMs += data.ms[i] ?? 0;
+    if (!isPictureTime(cameraMs)) {
+      throw new RangeError(`ms[${i}]: must be a time from 1970 to 2200`);
+    }
     const figure = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') => {
       const value = data[key][i] ?? undefined;
       return value === undefined ? {} : { [key]: value };

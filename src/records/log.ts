@@ -1,3 +1,4 @@
+import { DateTime } from 'luxon';
 import { z } from 'zod';
 import { MOST_CHUNKS, frameChunkSchema } from './frames';
 import { id, text } from './shape';
@@ -12,8 +13,11 @@ import { id, text } from './shape';
 /** Most entries of one shoot. */
 export const MOST_LOGGED = 5000;
 
-/** Wall-clock second, "2027-04-16T18:30:05". */
-export const localSecond = z.iso.datetime({ local: true, precision: 0 });
+/** Wall-clock second, "2027-04-16T18:30:05": of no zone but the place's. */
+export const localSecond = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/, 'must be a second such as 2027-04-16T18:30:05')
+  .refine((value) => DateTime.fromISO(value).isValid, 'must be a real date and time');
 
 const about = {
   id,

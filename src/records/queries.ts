@@ -78,10 +78,15 @@ export function useShootActions() {
       client.setQueryData<Shoot[]>(SHOOTS_KEY, (shoots = []) => change(shoots));
     return {
       add: (shoot: Shoot) => {
+        writer.put(shoot);
+        // Where no list has been read yet, it is read with this one in it: it must not become the whole list.
+        if (!client.getQueryData(SHOOTS_KEY)) {
+          void writer.flush();
+          return;
+        }
         setShoots((shoots) =>
           [...shoots, shoot].sort((a, b) => (a.startLocal < b.startLocal ? -1 : 1)),
         );
-        writer.put(shoot);
       },
       update: (id: string, change: (shoot: Shoot) => Shoot) =>
         setShoots((shoots) =>

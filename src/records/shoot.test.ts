@@ -336,6 +336,8 @@ test('an entry of a log outlives what it was about', () => {
 
 test.each([
   ['log.entries[0].atLocal', ['log', 'entries'], [{ ...ENTRY, atLocal: '2027-04-16T19:00' }]],
+  ['log.entries[0].atLocal', ['log', 'entries'], [{ ...ENTRY, atLocal: '2027-04-16T19:00:00Z' }]],
+  ['log.entries[0].atLocal', ['log', 'entries'], [{ ...ENTRY, atLocal: '2027-02-30T19:00:00' }]],
   ['log.entries[0].text', ['log', 'entries'], [{ ...ENTRY, text: 'x'.repeat(501) }]],
   ['log.entries[1].id', ['log', 'entries'], [ENTRY, ENTRY]],
   ['log.frames[0]', ['log', 'frames'], ['AAAA']],

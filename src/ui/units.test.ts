@@ -1,7 +1,5 @@
 import { degrees, inUnits, setUnits, shownIn, unitsNow, written } from './units';
 
-jest.mock('@react-native-async-storage/async-storage', () => ({}));
-
 afterEach(() => setUnits('metric'));
 
 test('metres are what is written unless feet are chosen', () => {

@@ -108,6 +108,9 @@ export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
     const seen = views.get(key) ?? viewFor(shoot, { shot, markId }, positionId).seen;
     views.set(key, seen);
     if (!seen.ok || seen.view.subject.speedMs <= 0) return [];
+    const { closestM, offsetM } = seen.view.passing;
+    // No lens focuses nearer than its focal length: such a frame is of something else.
+    if (Math.hypot(closestM, offsetM) * 1000 <= focalMm) return [];
     const { streakMm } = pan({
       ...seen.view.passing,
       speedMs: seen.view.subject.speedMs,

@@ -1,25 +1,26 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { DEMO_SHOOTS } from '@/demo';
 import { taughtByEarlier } from '@/features/log/lessons';
 import { readShootFile, shootFileName, writeShootFile } from '@/formats/shoot-json';
 import { duplicateShoot, newId, newShoot, type ShootBrief } from '@/records/new-shoot';
-import { SHOOTS_KEY, useShootActions } from '@/records/queries';
+import { useShootActions, useShoots } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { downloadText } from '@/ui/files';
 import { useToast } from '@/ui/Toast';
 
+const NONE: readonly Shoot[] = [];
 const now = () => new Date().toISOString();
 
 /** Whole-shoot tasks, with what they say when done. */
 export function useShootTasks() {
   const { add, remove } = useShootActions();
   const say = useToast();
-  const client = useQueryClient();
+  // Read wherever a shoot can be made: what is there teaches it.
+  const { data: shoots = NONE } = useShoots(DEMO_SHOOTS);
   return useMemo(
     () => ({
       create: (brief: ShootBrief): Shoot => {
-        const earlier = client.getQueryData<Shoot[]>(SHOOTS_KEY) ?? [];
-        const shoot = taughtByEarlier(newShoot(brief, newId(), now()), earlier);
+        const shoot = taughtByEarlier(newShoot(brief, newId(), now()), shoots);
         add(shoot);
         return shoot;
       },
@@ -53,6 +54,6 @@ export function useShootTasks() {
         return {};
       },
     }),
-    [add, remove, say, client],
+    [add, remove, say, shoots],
   );
 }
