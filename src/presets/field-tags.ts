@@ -23,3 +23,7 @@ export const behavioursOf = (subject: {
   if (subject.cautions?.includes('wildlife')) return WILD;
   return RACERS.has(subject.basedOn ?? subject.id) ? RACE : GAME;
 };
+
+/** What came, whatever it did: "Kingfisher" of "Kingfisher on the perch" and of "Kingfisher diving". */
+export const creatureOf = (name: string): string =>
+  name.split(/ (?:on|in|at) | \w+ing\b|, /)[0] ?? name;

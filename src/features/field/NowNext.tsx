@@ -61,7 +61,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
       </View>
       {live ? null : (
         <Text kind="small" ink="quiet" numberOfLines={1}>
-          {`Rehearsing ${dayOf(shoot.startLocal)}: what you log teaches nothing`}
+          {`Rehearsing ${dayOf(shoot.startLocal)}. It teaches nothing.`}
         </Text>
       )}
       {lacks.length > 0 ? (
@@ -74,6 +74,9 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
     </View>
   );
 }
+
+/** With a capital: it begins a line. */
+const begun = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 function ComingLine({
   name,
@@ -92,7 +95,7 @@ function ComingLine({
         {name}
       </Text>
       <Text className="min-w-0 flex-1" numberOfLines={1}>
-        {coming ? `${coming.what}, ${clock(coming.atMs)}` : 'nothing more'}
+        {coming ? `${begun(coming.what)}, ${clock(coming.atMs)}` : 'Nothing more'}
       </Text>
       {coming ? (
         <Text kind="strong" role="timer" aria-label={`${name} ${countdown(coming.atMs - nowMs)}`}>

@@ -3,7 +3,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { useDay } from '@/features/day/use-day';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { chosenMark } from '@/features/plan/view';
-import { behavioursOf } from '@/presets/field-tags';
+import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
 import { Text } from '@/ui/Text';
@@ -81,9 +81,6 @@ export function Looked({ seen }: { readonly seen: Seen }) {
 const isWild = (shoot: Pick<Shoot, 'marks' | 'subjects' | 'choice'>): boolean =>
   subjectOf(shoot, chosenMark(shoot).subjectId).cautions?.includes('wildlife') ?? false;
 
-/** "Kingfisher" of "Kingfisher on the perch": what came, whatever it did. */
-const kindOf = (name: string): string => name.split(/ (?:on|in|at) |ing\b|, /)[0] ?? name;
-
 const countOf = ({ log, choice }: Shoot, live: boolean, kind: 'keeper' | 'sighting'): number =>
   log.entries.filter(
     (entry) =>
@@ -103,7 +100,7 @@ export function Taps() {
   const wild = isWild(shoot);
   const kept = countOf(shoot, live, 'keeper');
   const came = countOf(shoot, live, 'sighting');
-  const name = kindOf(subjectOf(shoot, mark.subjectId).name);
+  const name = creatureOf(subjectOf(shoot, mark.subjectId).name);
   return (
     <View role="group" aria-label="Log" className="gap-2">
       <View className="flex-row gap-2">

@@ -1,7 +1,7 @@
 import { LARKMOOR } from '@/demo/larkmoor';
 import type { LightSeries, SettingsCard } from '@/core';
 import { SUBJECTS } from '@/presets/subjects';
-import { behavioursOf } from '@/presets/field-tags';
+import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { dayLines } from '@/features/day/day-lines';
 import { msOf } from '@/records/times';
 import { countdown, nextCall, nextLight, runningLine } from './now-next';
@@ -67,4 +67,15 @@ test('who races scores no goals, and what is wild neither starts nor finishes', 
   expect(of('kingfisher-perched')).not.toContain('finish');
   // A subject of one's own goes by its preset.
   expect(behavioursOf({ id: 'own-x', basedOn: 'cyclist' })).not.toContain('goal');
+});
+
+test.each([
+  ['Kingfisher on the perch', 'Kingfisher'],
+  ['Kingfisher diving', 'Kingfisher'],
+  ['Small bird singing', 'Small bird'],
+  ['Duck in flight', 'Duck'],
+  ['Hen harrier, quartering', 'Hen harrier'],
+  ['King eider', 'King eider'],
+])('%s came: %s', (name, creature) => {
+  expect(creatureOf(name)).toBe(creature);
 });
