@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import type { Option } from './Choice';
-import { onKeys } from './keys';
+import { radioKeys } from './keys';
 import { Text } from './Text';
 
 /** One of several by a single press, however long the row: it scrolls under the thumb. */
@@ -19,10 +19,6 @@ export function ChipRow<T extends string>({
   const row = useRef<ScrollView>(null);
   const starts = useRef(new Map<string, number>());
   const at = options.findIndex((option) => option.value === value);
-  const step = (by: number) => {
-    const next = options[(at + by + options.length) % options.length];
-    if (next) onChange(next.value);
-  };
   useEffect(() => {
     const x = value === undefined ? undefined : starts.current.get(value);
     if (x !== undefined) row.current?.scrollTo({ x: Math.max(0, x - 40), animated: false });
@@ -40,12 +36,7 @@ export function ChipRow<T extends string>({
         contentContainerClassName="flex-row"
         role="radiogroup"
         aria-label={label}
-        {...onKeys({
-          ArrowRight: () => step(1),
-          ArrowDown: () => step(1),
-          ArrowLeft: () => step(-1),
-          ArrowUp: () => step(-1),
-        })}
+        {...radioKeys(options, value, onChange)}
       >
         {options.map((option, i) => {
           const taken = option.value === value;

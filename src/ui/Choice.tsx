@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { Pressable, View } from 'react-native';
-import { onKeys } from './keys';
+import { radioKeys } from './keys';
 import { Text } from './Text';
 
 export interface Option<T> {
@@ -22,10 +22,6 @@ export function Choice<T extends string | number>({
 }) {
   const labelId = useId();
   const at = options.findIndex((option) => option.value === value);
-  const step = (by: number) => {
-    const next = options[(at + by + options.length) % options.length];
-    if (next) onChange(next.value);
-  };
   return (
     <View className="gap-1">
       <Text kind="label" ink="quiet" nativeID={labelId}>
@@ -35,12 +31,7 @@ export function Choice<T extends string | number>({
         role="radiogroup"
         aria-labelledby={labelId}
         className="flex-row border border-ink"
-        {...onKeys({
-          ArrowRight: () => step(1),
-          ArrowDown: () => step(1),
-          ArrowLeft: () => step(-1),
-          ArrowUp: () => step(-1),
-        })}
+        {...radioKeys(options, value, onChange)}
       >
         {options.map((option, i) => {
           const taken = option.value === value;

@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** The part of the browser's speech recognition that is used; few browsers have it. */
+/** The part of the Web Speech API (W3C) that is used; few browsers have it. */
 interface Recogniser {
   lang: string;
   interimResults: boolean;
-  onresult: ((event: { results: ArrayLike<ArrayLike<{ transcript: string }>> }) => void) | null;
+  onresult: ((event: Pick<SpeechRecognitionEvent, 'results'>) => void) | null;
   onerror: ((event: { error: string }) => void) | null;
   onend: (() => void) | null;
   start: () => void;
@@ -43,6 +43,7 @@ export function useSpeech(heard: (text: string) => void): {
     recogniser.onresult = ({ results }) =>
       heard(
         Array.from(results)
+          // The API's own word for what was understood.
           .map((result) => result[0]?.transcript ?? '')
           .join(' ')
           .trim(),

@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { percent } from '@/features/plan/words';
@@ -9,7 +8,7 @@ import { deliveredOf } from './taught';
 /** What came of the day: pictures, keepers, what is still owed. */
 export function LogAnswer() {
   const { shoot } = useShootPage().plan;
-  const frames = useMemo(() => matchedFrames(shoot), [shoot]);
+  const frames = matchedFrames(shoot);
   const delivered = deliveredOf(shoot, frames);
   const owed = delivered.filter(({ delivered: came, quota }) => came < quota);
   const kept = frames.filter((frame) => frame.kept).length;

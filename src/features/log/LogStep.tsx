@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { Choice } from '@/ui/Choice';
@@ -21,7 +21,7 @@ export function LogStep() {
   const [tab, setTab] = useState<Tab>('pictures');
   // Here, so that reading goes on while another tab is looked at.
   const pictures = usePictures();
-  const frames = useMemo(() => matchedFrames(shoot), [shoot]);
+  const frames = matchedFrames(shoot);
   return (
     <View className="gap-4">
       <Choice label="Look at" value={tab} options={TABS} onChange={setTab} />

@@ -104,8 +104,17 @@ function eventFinder({ events, place }: Pick<Shoot, 'events' | 'place'>) {
   };
 }
 
+/** Answer, tabs and lessons of other shoots ask for the same shoot: it is matched once. */
+const known = new WeakMap<Logged, readonly MatchedFrame[]>();
+
 /** Every picture of a shoot, matched, in order of time. */
 export function matchedFrames(shoot: Logged): readonly MatchedFrame[] {
+  const made = known.get(shoot) ?? matchAll(shoot);
+  known.set(shoot, made);
+  return made;
+}
+
+function matchAll(shoot: Logged): readonly MatchedFrame[] {
   const entries = countedEntries(shoot);
   const eventAt = eventFinder(shoot);
   return framesOf(shoot)
