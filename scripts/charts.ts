@@ -128,7 +128,7 @@ const faceEv = (sunAltitudeDeg: number, faceAzimuthDeg: number) =>
 const solvedIso = (ev: number, school: 'motion' | 'balanced' | 'quality') =>
   solveExposure({
     ev: { low: ev, expected: ev, high: ev },
-    demands: { shutterS: 1 / 1000, shutterRuledBy: 'head', liftStops: 1 },
+    demands: { shutterS: 1 / 1000, shutterRuledBy: { by: 'part', part: 'head' }, liftStops: 1 },
     camera: FULL_FRAME,
     lens: { widestAperture: 2.8, smallestAperture: 22 },
     school,

@@ -1,10 +1,17 @@
 import { wingTipSpeed, type MovingPart } from '@/core';
 import type { CautionTag } from './cautions';
+import type { ClassId } from './classes';
 
 /** A kind of subject: its size, pace and parts. Every value: common practice, no source. */
 export interface SubjectPreset {
   readonly id: string;
   readonly name: string;
+  /** What its pictures are taken at: `CLASSES`. */
+  readonly classId: ClassId;
+  /** Wears a brim: under a high sun the face lies in its shade. */
+  readonly brim?: boolean;
+  /** Speed that it sways at for each metre a second of wind: on a flower, on a twig. */
+  readonly swayShare?: number;
   /** The preset that one's own subject was made of. */
   readonly basedOn?: string;
   readonly heightM: number;
@@ -27,6 +34,15 @@ const torso = (upM: number): MovingPart => ({
   leftM: 0,
   upM,
   bodyShare: 1,
+  // A chest bobs as it runs.
+  ownShare: 0.15,
+});
+/** A part at rest: what moves is its own trembling, whichever way. */
+const resting = (name: string, upM: number, ownShare: number): MovingPart => ({
+  ...torso(upM),
+  name,
+  bodyShare: 0,
+  ownShare,
 });
 const head: MovingPart = { ...torso(1.65), name: 'head', aheadM: 0.1 };
 const runningHand: MovingPart = {
@@ -36,6 +52,7 @@ const runningHand: MovingPart = {
   leftM: 0.3,
   upM: 1.1,
   bodyShare: 1.6,
+  ownShare: 0.6,
 };
 const runningFoot: MovingPart = {
   name: 'foot',
@@ -44,6 +61,7 @@ const runningFoot: MovingPart = {
   leftM: 0.15,
   upM: 0.3,
   bodyShare: 2,
+  ownShare: 0.7,
 };
 const stickTip: MovingPart = {
   name: 'stick tip',
@@ -52,6 +70,7 @@ const stickTip: MovingPart = {
   leftM: -0.4,
   upM: 0.3,
   bodyShare: 1,
+  rulesOnlyIfNamed: true,
   swing: { speedMs: 25, radiusM: 1.5, planeTiltDeg: 50 },
 };
 
@@ -86,14 +105,19 @@ const wheelRim: MovingPart = {
   leftM: 0,
   upM: 0.68,
   bodyShare: 2,
+  // Its sides run up and down as fast as it rolls.
+  ownShare: 1,
 };
 
 /** A thing of one piece: a ball, a disc. */
-const ball = (upM: number): readonly MovingPart[] => [{ ...torso(upM), name: 'ball' }];
+const ball = (upM: number): readonly MovingPart[] => [
+  { ...torso(upM), name: 'ball', ownShare: 0, rulesOnlyIfNamed: true },
+];
 
 export const SUBJECTS: readonly SubjectPreset[] = [
   {
     id: 'field-player',
+    classId: 'play',
     name: 'Field player, running',
     heightM: 1.75,
     depthM: 0.6,
@@ -102,6 +126,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'field-player-swing',
+    classId: 'strike',
     name: 'Field player, stick swing',
     heightM: 1.75,
     depthM: 0.9,
@@ -110,23 +135,27 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'standing',
+    classId: 'standing',
     name: 'Player standing',
     heightM: 1.75,
     depthM: 0.4,
     speedMs: 0.3,
-    parts: [torso(1.2), head, { ...runningHand, bodyShare: 4 }],
+    parts: [torso(1.2), head, { ...runningHand, bodyShare: 1, ownShare: 4 }],
   },
   {
     id: 'kingfisher-perched',
+    classId: 'rest',
     cautions: WILD,
     name: 'Kingfisher on the perch',
     heightM: 0.17,
     depthM: 0.08,
     speedMs: 0.1,
-    parts: [torso(0.07), { ...torso(0.14), name: 'head', aheadM: 0.02, bodyShare: 4 }],
+    swayShare: 0.01,
+    parts: [resting('body', 0.07, 1), { ...resting('head', 0.14, 4), aheadM: 0.02 }],
   },
   {
     id: 'kingfisher-dive',
+    classId: 'fastFlight',
     cautions: WILD,
     name: 'Kingfisher diving',
     heightM: 0.17,
@@ -148,6 +177,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'sprint-canoe',
+    classId: 'play',
     cautions: ['water'],
     name: 'Sprint canoe at race pace',
     heightM: 1.4,
@@ -163,12 +193,14 @@ export const SUBJECTS: readonly SubjectPreset[] = [
         leftM: 0.4,
         upM: 0.5,
         bodyShare: 1,
+        rulesOnlyIfNamed: true,
         swing: { speedMs: 7, radiusM: 1, planeTiltDeg: 15 },
       },
     ],
   },
   {
     id: 'walker',
+    classId: 'walking',
     name: 'Person walking',
     heightM: 1.75,
     depthM: 0.5,
@@ -177,6 +209,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'distance-runner',
+    classId: 'play',
     name: 'Distance runner',
     heightM: 1.75,
     depthM: 0.7,
@@ -185,6 +218,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'sprinter',
+    classId: 'fast',
     name: 'Sprinter',
     heightM: 1.8,
     depthM: 0.8,
@@ -193,6 +227,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'cyclist',
+    classId: 'fast',
     cautions: ['road', 'panning'],
     name: 'Road cyclist',
     heightM: 1.7,
@@ -202,6 +237,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'galloping-horse',
+    classId: 'fast',
     name: 'Horse at the gallop',
     heightM: 2.4,
     depthM: 2.4,
@@ -210,6 +246,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'skier',
+    classId: 'fast',
     cautions: ['snow', 'cold'],
     name: 'Skier in a turn',
     heightM: 1.6,
@@ -219,6 +256,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'swimmer',
+    classId: 'play',
     cautions: ['pool'],
     name: 'Swimmer, freestyle',
     heightM: 0.6,
@@ -240,32 +278,41 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'diver',
+    classId: 'fast',
     cautions: ['pool'],
     name: 'Diver in the air',
     heightM: 1.7,
     depthM: 1,
     speedMs: 9,
     climbDeg: -85,
-    parts: [torso(1)],
+    parts: [{ ...torso(1), ownShare: 0.3 }],
   },
   {
     id: 'court-jump',
+    classId: 'play',
     name: 'Court player at the top of a jump',
     heightM: 2.4,
     depthM: 0.8,
     speedMs: 1.2,
-    parts: [torso(1.8), { ...head, upM: 2.2 }, { ...runningHand, upM: 2.4, bodyShare: 5 }],
+    // Rising or falling by a metre a second, the arm thrown up or through.
+    parts: [
+      { ...torso(1.8), ownShare: 0.8 },
+      { ...head, upM: 2.2, ownShare: 0.8 },
+      { ...runningHand, upM: 2.4, bodyShare: 1, ownShare: 5 },
+    ],
   },
   {
     id: 'batter',
+    classId: 'strike',
+    brim: true,
     cautions: ['diamond'],
     name: 'Batter swinging',
     heightM: 1.8,
     depthM: 0.9,
     speedMs: 1,
     parts: [
-      torso(1.2),
-      { ...head, upM: 1.6 },
+      { ...torso(1.2), ownShare: 1 },
+      { ...head, upM: 1.6, ownShare: 0.5 },
       {
         name: 'bat tip',
         role: 'limb',
@@ -273,12 +320,14 @@ export const SUBJECTS: readonly SubjectPreset[] = [
         leftM: 0.6,
         upM: 1,
         bodyShare: 1,
+        rulesOnlyIfNamed: true,
         swing: { speedMs: 30, radiusM: 1.1, planeTiltDeg: 75 },
       },
     ],
   },
   {
     id: 'hockey-ball',
+    classId: 'strike',
     name: 'Hard-hit hockey ball',
     heightM: 0.075,
     depthM: 0.1,
@@ -287,6 +336,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'spiked-ball',
+    classId: 'strike',
     name: 'Spiked volleyball',
     heightM: 0.21,
     depthM: 0.25,
@@ -296,6 +346,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'served-ball',
+    classId: 'strike',
     name: 'Tennis serve',
     heightM: 0.067,
     depthM: 0.1,
@@ -304,19 +355,19 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'small-bird-perched',
+    classId: 'rest',
     cautions: WILD,
     name: 'Small bird singing',
     heightM: 0.13,
     depthM: 0.06,
     speedMs: 0.05,
+    swayShare: 0.02,
     // Throat and body tremble with the song.
-    parts: [
-      { ...torso(0.06), bodyShare: 4 },
-      { ...torso(0.1), name: 'throat', bodyShare: 9 },
-    ],
+    parts: [resting('body', 0.06, 4), resting('throat', 0.1, 9)],
   },
   {
     id: 'small-bird-flight',
+    classId: 'fastFlight',
     cautions: WILD,
     name: 'Small bird in flight',
     heightM: 0.13,
@@ -326,6 +377,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'duck',
+    classId: 'fastFlight',
     cautions: WILD,
     name: 'Duck in flight',
     heightM: 0.35,
@@ -335,6 +387,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'gull',
+    classId: 'slowFlight',
     cautions: WILD,
     name: 'Gull in flight',
     heightM: 0.4,
@@ -344,6 +397,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'heron',
+    classId: 'slowFlight',
     cautions: WILD,
     name: 'Heron in flight',
     heightM: 0.6,
@@ -353,6 +407,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flight',
+    classId: 'slowFlight',
     cautions: WILD,
     name: 'Butterfly in flight',
     heightM: 0.06,
@@ -362,24 +417,31 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flower',
+    classId: 'rest',
     cautions: WILD,
     name: 'Butterfly on a flower in wind',
     heightM: 0.06,
     depthM: 0.01,
     speedMs: 0.12,
-    parts: [torso(0.02)],
+    swayShare: 0.03,
+    parts: [resting('body', 0.02, 1)],
   },
   {
     id: 'hare',
+    classId: 'fast',
     cautions: WILD,
     name: 'Hare running',
     heightM: 0.45,
     depthM: 0.6,
     speedMs: 15,
-    parts: [torso(0.3), { ...runningFoot, upM: 0.1, leftM: 0.05 }],
+    parts: [
+      { ...torso(0.3), ownShare: 0.25 },
+      { ...runningFoot, upM: 0.1, leftM: 0.05 },
+    ],
   },
   {
     id: 'deer',
+    classId: 'fast',
     cautions: WILD,
     name: 'Deer running',
     heightM: 1.3,

@@ -52,6 +52,8 @@ export function firstItem(kind: KitKind, id: string): KitItem {
       return { kind, id, name: 'Card, 128 GB', gb: 128, writeMbS: 250, count: 2 };
     case 'battery':
       return { kind, id, name: 'Battery', count: 2 };
+    case 'filter':
+      return { kind, id, name: 'Neutral filter, 3 stops', stops: 3 };
     case 'other':
       return { kind, id, name: 'Rain cover', use: 'rainCover', count: 1 };
   }

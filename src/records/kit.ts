@@ -13,6 +13,8 @@ import { presetId, text } from './shape';
 
 /** Most things in one bag. */
 export const MOST_IN_BAG = 60;
+/** Most floors of one's own. */
+export const MOST_FLOORS = 40;
 const ownId = z.string().regex(/^own-[\w-]{1,36}$/, 'must begin with own-');
 const count = z.number().int().min(1).max(50);
 const positive = (most: number) => z.number().gt(0).max(most);
@@ -85,6 +87,13 @@ export const kitItemSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('battery'), id: ownId, name: text(60), count }),
   z.strictObject({
+    kind: z.literal('filter'),
+    id: ownId,
+    name: text(60),
+    /** Light it takes: a polariser about 1.5, a neutral filter 3 or 6. */
+    stops: z.number().gt(0).max(20),
+  }),
+  z.strictObject({
     kind: z.literal('other'),
     id: ownId,
     name: text(60),
@@ -113,6 +122,14 @@ export const presetKitSchema = z.strictObject({
   lensId: presetId(LENSES),
 });
 
+/** Floors of one's own by the id of a class or a subject. */
+export const floorsSchema = z
+  .record(text(40), z.number().gt(0).max(30))
+  .refine(
+    (floors) => Object.keys(floors).length <= MOST_FLOORS,
+    `must hold ${MOST_FLOORS} at most`,
+  );
+
 export const kitSchema = z
   .strictObject({
     ...hands,
@@ -121,6 +138,8 @@ export const kitSchema = z
       .strictObject({ bodyId: wornId, lensId: wornId, converter: z.literal([...CONVERTERS]) })
       .optional(),
     bag: z.array(kitItemSchema).max(MOST_IN_BAG),
+    /** Floors of one's own: the longest time for a class or a subject, in seconds. */
+    floors: floorsSchema.optional(),
     /** Frames expected, where one knows better than the reckoning. */
     frames: z.number().int().min(1).max(100_000).optional(),
     /** Lines of the packing list that are ticked off. */
@@ -159,6 +178,7 @@ export const kitSchema = z
 
 export type Kit = {
   readonly bag?: readonly KitItem[];
+  readonly floors?: Readonly<Record<string, number>> | undefined;
 } & Pick<z.infer<typeof kitSchema>, 'bodyId' | 'lensId' | 'focalMm' | 'converter'>;
 
 type Bag = Pick<Kit, 'bag'>;

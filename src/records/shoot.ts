@@ -70,6 +70,8 @@ export const markSchema = z.strictObject({
   subjectId: id,
   /** Height of its feet above the ground: on a perch, a wall, a block. On the ground if absent. */
   feetM: z.number().min(0).max(100).optional(),
+  /** Whether it wears a brim; as its kind does when absent. */
+  brim: z.boolean().optional(),
 });
 
 export const positionSchema = z.strictObject({
@@ -147,7 +149,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;
 
-export const SHOOT_VERSION = 6;
+export const SHOOT_VERSION = 7;
 
 export const shootSchema = z
   .strictObject({
@@ -230,6 +232,7 @@ export const shootSchema = z
         shutterS: z.number().gt(0).max(30).optional(),
         aperture: z.number().min(0.7).max(64).optional(),
         iso: z.number().min(25).max(409_600).optional(),
+        liftStops: z.number().min(0).max(3).optional(),
       }),
     }),
   })
@@ -383,6 +386,9 @@ const from4To5: Migration = (older) => ({
 /** From version 6 on a shoot keeps a log of what was done. */
 const from5To6: Migration = (older) => ({ ...older, version: 6, log: EMPTY_LOG });
 
+/** From version 7 on a bag may hold filters and floors of one's own, a hand a lift, a subject a brim. */
+const from6To7: Migration = (older) => ({ ...older, version: 7 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -390,4 +396,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from3To4,
   from4To5,
   from5To6,
+  from6To7,
 ];

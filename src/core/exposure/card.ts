@@ -1,10 +1,10 @@
 import { above, atLeast, nonEmpty } from '../check';
 import type { EvRange } from '../light/subject';
-import { ev as evOf } from '../quantity/ev';
 import { clicksBetween, nearestMark, type Dial, type ScaleKind } from '../quantity/scales';
 import type { Span } from '../sun/horizon';
 import { checkRequest, type ExposureRequest } from './request';
-import { solveExposure, type ExposurePlan, type Settings } from './solve';
+import { exposedEv, type Settings } from './path';
+import { solveExposure, type ExposurePlan } from './solve';
 
 /** Light on the subject at one moment of the shoot. */
 export interface CardLight {
@@ -15,7 +15,7 @@ export interface CardLight {
 
 /** One dial turned, in clicks of that dial towards larger values (slower, smaller opening, higher). */
 export interface Turn {
-  readonly dial: ScaleKind | 'lift';
+  readonly dial: ScaleKind | 'lift' | 'filter';
   readonly clicks: number;
 }
 
@@ -27,7 +27,8 @@ export interface CardRow extends Span {
   readonly stopsShort: number;
   readonly stopsDark: number;
   readonly noise: ExposurePlan['noise'];
-  readonly why: string;
+  /** The light it is for, and what it did since the row before. */
+  readonly light: { readonly ev: number; readonly since?: 'falls' | 'rises' };
 }
 
 export interface SettingsCard {
@@ -46,8 +47,11 @@ const TURN_STOPS = 1 / 3;
 const HOLD_MS = 180_000;
 
 /** How far a frame at these settings misses the light: positive too bright. */
-const missBy = (settings: Settings, expected: number): number =>
-  expected - (evOf(settings) - settings.liftStops);
+const missBy = (
+  settings: Settings,
+  expected: number,
+  { extensionStops = 0 }: ExposureRequest['lens'],
+): number => expected - extensionStops - exposedEv(settings);
 
 function turnsBetween(from: Settings, to: Settings, fine: Dial = 'third'): readonly Turn[] {
   const dials: readonly (readonly [ScaleKind, number, number])[] = [
@@ -65,17 +69,12 @@ function turnsBetween(from: Settings, to: Settings, fine: Dial = 'third'): reado
     }))
     .filter(({ clicks }) => clicks !== 0);
   const liftClicks = Math.round((to.liftStops - from.liftStops) * 3);
-  return liftClicks === 0 ? turned : [...turned, { dial: 'lift', clicks: liftClicks }];
-}
-
-function whyOf(plan: ExposurePlan, before: number | undefined, now: number): string {
-  const light =
-    before === undefined
-      ? `EV ${now.toFixed(1)}`
-      : `light ${now < before ? 'falls' : 'rises'} to EV ${now.toFixed(1)}`;
-  if (plan.stopsDark > TURN_STOPS / 2) return `${light}: too dark by ${plan.stopsDark.toFixed(1)}`;
-  if (plan.stopsShort > 0.05) return `${light}: short by ${plan.stopsShort.toFixed(1)}`;
-  return light;
+  const filterClicks = Math.round(((to.filterStops ?? 0) - (from.filterStops ?? 0)) * 3);
+  return [
+    ...turned,
+    ...(liftClicks === 0 ? [] : [{ dial: 'lift' as const, clicks: liftClicks }]),
+    ...(filterClicks === 0 ? [] : [{ dial: 'filter' as const, clicks: filterClicks }]),
+  ];
 }
 
 function spansOf(series: readonly CardLight[], holds: readonly boolean[]): readonly Span[] {
@@ -120,7 +119,7 @@ export function settingsCard({
   const lasts = (from: number, settings: Settings): boolean => {
     for (let i = from; i < series.length; i += 1) {
       const { timeMs, ev } = lightAt(i);
-      if (Math.abs(missBy(settings, ev.expected)) < TURN_STOPS - 1e-9) return false;
+      if (Math.abs(missBy(settings, ev.expected, request.lens)) < TURN_STOPS - 1e-9) return false;
       if (timeMs - lightAt(from).timeMs >= holdMs) return true;
     }
     return true;
@@ -140,7 +139,10 @@ export function settingsCard({
       stopsShort: plan.stopsShort,
       stopsDark: plan.stopsDark,
       noise: plan.noise,
-      why: whyOf(plan, startedAt?.ev.expected, ev.expected),
+      light: {
+        ev: ev.expected,
+        ...(startedAt && { since: ev.expected < startedAt.ev.expected ? 'falls' : 'rises' }),
+      },
     });
     if (before) rows[rows.length - 2] = { ...before, toMs: timeMs };
   };

@@ -1,26 +1,31 @@
 export { settingsCard, type CardLight, type CardRow, type SettingsCard, type Turn } from './card';
 export type { WayOut } from './levers';
 export { exposureMode, type ExposureMode, type ModeAdvice } from './mode';
+export { exposedEv, filterFor, RIGHT_WITHIN_STOPS, type Settings } from './path';
 export type { NowThen, Price } from './price';
 export {
   BACKGROUNDS,
   PAN_LADDER_S,
   STREAK_S,
   TECHNIQUES,
-  apertureFor,
+  aperturesFor,
   following,
   motionFor,
-  panLadder,
-  shutterFor,
+  panRungs,
+  pictureTimes,
+  preparePicture,
   skyEv,
   type Background,
   type PanOn,
+  type PictureTimes,
   type PictureWanted,
+  type PreparedPicture,
   type Technique,
-  type TechniqueDemand,
+  type TimedSubject,
 } from './technique';
 export {
   SCHOOLS,
+  type ApertureRule,
   type Conflict,
   type Demands,
   type ExposureRequest,
@@ -38,5 +43,5 @@ export {
   type Exposure,
   type ExposurePlan,
   type FlickerNote,
-  type Settings,
+  type SetRule,
 } from './solve';

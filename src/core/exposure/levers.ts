@@ -1,103 +1,12 @@
-import { LONGEST_SHUTTER_S } from '../motion/freeze';
-import { ev as evOf } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
+import { isoStops, RIGHT_WITHIN_STOPS, type Settings, type Settled } from './path';
 import {
-  fastestAllowedS,
   onDial,
   type ExposureRequest,
+  type HeldLevers,
   type IsoLandmarks,
   type Lever,
-  type School,
 } from './request';
-
-/** Half a click: nearer than this nothing more is spent. */
-const RIGHT_WITHIN_STOPS = 1 / 6;
-
-interface Step {
-  readonly lever: 'iso' | 'lift' | 'shutter';
-  readonly upTo?: keyof IsoLandmarks;
-  readonly mostStops?: number;
-}
-
-/** The order in which levers give. Common practice: each school has its followers. */
-const ORDER: Readonly<Record<School, readonly Step[]>> = {
-  motion: [{ lever: 'iso', upTo: 'last' }, { lever: 'lift' }, { lever: 'shutter' }],
-  balanced: [
-    { lever: 'iso', upTo: 'usable' },
-    { lever: 'lift' },
-    { lever: 'iso', upTo: 'last' },
-    { lever: 'shutter' },
-  ],
-  quality: [
-    { lever: 'iso', upTo: 'good' },
-    { lever: 'shutter', mostStops: 1 },
-    { lever: 'lift' },
-    { lever: 'iso', upTo: 'last' },
-    { lever: 'shutter' },
-  ],
-};
-
-/** ISO as stops over 100. */
-export const isoStops = (iso: number): number => Math.log2(iso / 100);
-
-export interface Given {
-  readonly isoStops: number;
-  readonly lift: number;
-  readonly shutter: number;
-  readonly missing: number;
-  /** The lever that gave last: it alone is between its steps, so it takes up what dials round. */
-  readonly last: Step['lever'];
-}
-
-/** Lets the levers give in the school's order until `needStops` over ISO 100 are found. */
-export function give(request: ExposureRequest, shutterS: number, needStops: number): Given {
-  const { iso } = request.camera;
-  const given = { isoStops: isoStops(iso.base), lift: 0, shutter: 0 };
-  let missing = needStops - given.isoStops;
-  let last: Step['lever'] = 'iso';
-  for (const { lever, upTo, mostStops = Infinity } of ORDER[request.school]) {
-    if (missing <= 0) break;
-    const room = {
-      iso: isoStops(iso[upTo ?? 'last']) - given.isoStops,
-      lift: request.demands.liftStops - given.lift,
-      shutter: Math.min(mostStops, Math.log2(LONGEST_SHUTTER_S / shutterS)) - given.shutter,
-    }[lever];
-    const taken = Math.max(0, Math.min(room, missing));
-    if (taken > 0) last = lever;
-    if (lever === 'iso') given.isoStops += taken;
-    else given[lever] += taken;
-    missing -= taken;
-  }
-  return { ...given, missing: Math.max(0, missing), last };
-}
-
-/**
- * Spends light that is over at base ISO: a faster shutter first, then a smaller aperture; the other
- * way round where the time is wanted for its blur.
- */
-export function spend(
-  request: ExposureRequest,
-  start: { readonly shutterS: number; readonly aperture: number },
-): { readonly shutterS: number; readonly aperture: number } {
-  const { camera, lens, ev, demands } = request;
-  const chosen = { ...start };
-  const over = () => ev.expected - evOf({ ...chosen, iso: camera.iso.base });
-  const fastest = nearestMark('shutter', fastestAllowedS(camera), 'up').value;
-  const faster = () => {
-    chosen.shutterS = Math.max(fastest, onDial(camera, 'shutter', chosen.shutterS * 2 ** -over()));
-  };
-  const closer = () => {
-    chosen.aperture = onDial(
-      camera,
-      'aperture',
-      Math.min(lens.smallestAperture, chosen.aperture * 2 ** (over() / 2)),
-    );
-  };
-  const [first, then] = demands.keepShutter ? [closer, faster] : [faster, closer];
-  if (over() > 0) first();
-  if (over() > RIGHT_WITHIN_STOPS) then();
-  return chosen;
-}
 
 /** Which of the body's own steps an ISO falls in. */
 export function noiseLevel(
@@ -111,43 +20,117 @@ export function noiseLevel(
   return iso <= last * tolerance ? 'last' : 'beyond';
 }
 
-/** One way to close the gap with a single lever, as far as that lever goes. */
+/** One way to mend a shortage or an overflow, counted from the settings shown. */
 export interface WayOut {
-  readonly lever: Lever;
-  readonly stops: number;
-  /** The lever's new value: seconds, aperture number, ISO or stops of lift. */
-  readonly value: number;
+  /** What it moves; two where one alone will not do. */
+  readonly levers: readonly (Lever | 'filter')[];
+  /** The frame it leads to: exposed right. */
+  readonly settings: Settings;
+  /** Dials to hold for it: what a press does. */
+  readonly hold: HeldLevers;
+  /** Filter to put on for it. */
+  readonly filterStops?: number;
 }
 
-/** Single levers that would close a gap, nearest to the demand first. */
+/** Most that a frame is ever lifted, whatever is allowed: past this it is another picture. No source. */
+const LIFT_MOST_STOPS = 3;
+const THIRD = 1 / 3;
+
+/** Filters that are to be had everywhere. Common practice, no source. */
+const FILTERS_SOLD_STOPS = [3, 6, 10];
+
+/**
+ * Ways out of a shortage, a darkness or an overflow. Each can be held as it stands and exposes the
+ * frame right: none offers what the settings contain already, what the body has not, or a time that
+ * hands do not hold.
+ */
 export function waysOut(
-  { camera, lens, demands }: ExposureRequest,
-  start: { readonly shutterS: number; readonly aperture: number },
+  request: ExposureRequest,
+  { corners, settings, stopsDark, stopsBright }: Settled,
   stopsShort: number,
 ): readonly WayOut[] {
-  if (stopsShort <= 0) return [];
-  const levers: readonly { lever: Lever; room: number; at: (stops: number) => number }[] = [
-    {
-      lever: 'aperture',
-      room: 2 * Math.log2(start.aperture / nearestMark('aperture', lens.widestAperture).value),
-      at: (stops) => start.aperture * 2 ** (-stops / 2),
-    },
-    { lever: 'lift', room: demands.liftStops, at: (stops) => stops },
-    {
-      lever: 'iso',
-      room: isoStops(camera.iso.last) - isoStops(camera.iso.usable),
-      at: (stops) => camera.iso.usable * 2 ** stops,
-    },
-    {
-      lever: 'shutter',
-      room: Math.log2(LONGEST_SHUTTER_S / start.shutterS),
-      at: (stops) => start.shutterS * 2 ** stops,
-    },
-  ];
-  return levers
-    .map(({ lever, room, at }) => {
-      const stops = Math.min(Math.max(0, room), stopsShort);
-      return { lever, stops, value: at(stops) };
-    })
-    .filter(({ stops }) => stops > 0.05);
+  const { camera, demands, held = {} } = request;
+  if (Object.keys(held).length > 0) return [];
+  const ways: WayOut[] = [];
+  if (stopsBright > RIGHT_WITHIN_STOPS) {
+    const filterStops = FILTERS_SOLD_STOPS.find(
+      (stops) => stops >= stopsBright - RIGHT_WITHIN_STOPS,
+    );
+    return filterStops === undefined
+      ? []
+      : [{ levers: ['filter'], settings: { ...settings, filterStops }, hold: {}, filterStops }];
+  }
+  if (stopsShort <= 0 && stopsDark <= 0) return [];
+  const { shutterS, iso, liftStops } = settings;
+  const { usable, last } = camera.iso;
+  const slowest = demands.keepShutter
+    ? shutterS
+    : Math.max(shutterS, onDial(camera, 'shutter', demands.handsS ?? Infinity, 'down'));
+  const slowerBy = Math.log2(slowest / shutterS);
+  const pastUsable = Math.max(0, isoStops(iso) - isoStops(usable));
+  const pastMust = Math.max(0, Math.log2(shutterS / corners.mustS));
+
+  const add = (levers: WayOut['levers'], change: Partial<Settings>) => {
+    const next = { ...settings, ...change };
+    const on = {
+      ...next,
+      shutterS: onDial(camera, 'shutter', next.shutterS),
+      iso: onDial(camera, 'iso', next.iso),
+    };
+    const { shutterS: time, iso: speed, liftStops: lift, aperture } = on;
+    ways.push({
+      levers,
+      settings: on,
+      hold: { shutterS: time, aperture, iso: speed, liftStops: lift },
+    });
+  };
+
+  // A slower shutter in place of what ISO, lift and darkness cost now.
+  const toWin = pastUsable + liftStops + stopsDark;
+  if (toWin > RIGHT_WITHIN_STOPS && slowerBy > THIRD / 2) {
+    if (slowerBy >= toWin - RIGHT_WITHIN_STOPS) {
+      add(['shutter'], {
+        shutterS: shutterS * 2 ** toWin,
+        iso: Math.min(iso, usable),
+        liftStops: 0,
+      });
+    } else if (isoStops(iso) + liftStops + stopsDark - slowerBy <= isoStops(last) + 1e-6) {
+      add(['shutter', 'iso'], {
+        shutterS: slowest,
+        iso: iso * 2 ** (liftStops + stopsDark - slowerBy),
+        liftStops: 0,
+      });
+    }
+  }
+  // A higher ISO in place of lift and of a shutter past its must.
+  const toRaise = liftStops + pastMust;
+  if (
+    stopsDark <= 0 &&
+    toRaise > RIGHT_WITHIN_STOPS &&
+    isoStops(iso) + toRaise <= isoStops(last) + 1e-6
+  ) {
+    add(['iso'], {
+      iso: iso * 2 ** toRaise,
+      liftStops: 0,
+      shutterS: Math.min(shutterS, corners.mustS),
+    });
+  }
+  // More lift in place of ISO past usable, of a shutter past its must, of darkness.
+  const toLift = pastUsable + pastMust + stopsDark;
+  if (toLift > RIGHT_WITHIN_STOPS && liftStops + toLift <= LIFT_MOST_STOPS + 1e-6) {
+    add(['lift'], {
+      iso: stopsDark > 0 ? iso : Math.min(iso, usable),
+      shutterS: stopsDark > 0 ? shutterS : Math.min(shutterS, corners.mustS),
+      liftStops: liftStops + (stopsDark > 0 ? stopsDark : pastUsable + pastMust),
+    });
+  } else if (
+    stopsDark > 0 &&
+    slowerBy > THIRD / 2 &&
+    slowerBy < stopsDark &&
+    liftStops + stopsDark - slowerBy <= LIFT_MOST_STOPS + 1e-6
+  ) {
+    add(['shutter', 'lift'], { shutterS: slowest, liftStops: liftStops + stopsDark - slowerBy });
+  }
+  const widest = nearestMark('aperture', request.lens.widestAperture).value;
+  return ways.filter(({ settings: next }) => next.aperture >= widest * 0.999);
 }

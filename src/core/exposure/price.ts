@@ -4,7 +4,8 @@ import { backgroundBlur } from '../optics/blur';
 import { depthOfField } from '../optics/depth';
 import type { Triad } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
-import { isoStops, noiseLevel } from './levers';
+import { noiseLevel } from './levers';
+import { isoStops } from './path';
 import type { ExposureRequest, IsoLandmarks, Lever } from './request';
 
 /** A figure of the picture as it is, and as it would be. */

@@ -1,38 +1,43 @@
 import { flicker, flickerFreeShutters } from '../light/flicker';
 import { motionSmear, type Motion, type PartSmear } from '../motion/smear';
+import type { TimeRule } from '../motion/times';
 import { backgroundBlur } from '../optics/blur';
 import { depthOfField, type DepthOfField } from '../optics/depth';
-import { ev as evOf, type Triad } from '../quantity/ev';
-import { nearestMark } from '../quantity/scales';
-import { settleHeld } from './held';
-import { give, isoStops, noiseLevel, spend, waysOut, type WayOut } from './levers';
+import { ev as evOf } from '../quantity/ev';
+import { noiseLevel, waysOut, type WayOut } from './levers';
+import { isoStops, RIGHT_WITHIN_STOPS, settle, type Settings, type Settled } from './path';
 import { pricesOf, type Price, type SmearAt } from './price';
 import {
   checkRequest,
-  demanded,
+  cornersOf,
   fastestAllowedS,
-  onDial,
   SCHOOLS,
+  type ApertureRule,
   type Conflict,
-  type Demanded,
+  type Corners,
   type ExposureRequest,
   type IsoLandmarks,
   type Lever,
   type School,
 } from './request';
 
+/**
+ * What a lever stands where it stands for. Of the shutter besides what asks for a time: `light`, on its
+ * way from must to wish as far as light in hand goes; `spare`, faster than anybody asked; `short`,
+ * past its must.
+ */
+export type SetRule =
+  | TimeRule
+  | { readonly by: 'light' | 'spare' | 'short' }
+  | { readonly by: ApertureRule | 'mustDepth' | 'allowed' | keyof IsoLandmarks | 'beyond' };
+
 export interface BudgetLine {
   readonly lever: Lever;
   /** Stops of light the lever costs (shutter, aperture) or gives (ISO, lift). */
   readonly stops: number;
-  readonly ruledBy: string;
+  readonly ruledBy: SetRule;
   /** What one stop more from this lever would cost in the picture. Worked out when first read. */
   readonly oneStopMore: Price;
-}
-
-export interface Settings extends Triad {
-  /** Stops to lift the frame afterwards. */
-  readonly liftStops: number;
 }
 
 /** Automatic ISO with the chosen shutter and aperture, checked at both ends of the light. */
@@ -56,13 +61,16 @@ export interface FlickerNote {
 
 export interface ExposurePlan {
   readonly school: School;
-  /** On the marks of third-stop dials. */
+  /** On the marks of the body's dials. */
   readonly settings: Settings;
-  /** Light the demanded shutter and aperture need at the highest usable ISO. */
+  /** Time and opening never knowingly given up, and those that light in hand goes to, on the dials. */
+  readonly must: { readonly shutterS: number; readonly aperture: number };
+  readonly wish: { readonly shutterS: number; readonly aperture: number };
+  /** Light that the must and the lens wide open need at the highest usable ISO. */
   readonly evNeeded: number;
   /** Stops by which the light misses that; 0 if it does not. */
   readonly stopsShort: number;
-  /** Stops in hand; 0 if short. */
+  /** Stops in hand before the highest usable ISO; 0 if short. */
   readonly stopsSpare: number;
   /** What is still missing after every lever gave: the frame is this much too dark. */
   readonly stopsDark: number;
@@ -85,7 +93,7 @@ export interface ExposurePlan {
   /** Blur disc of what lies behind, when its distance is known. */
   readonly blur?: { readonly discMm: number; readonly shareOfFrame: number };
   readonly budget: readonly BudgetLine[];
-  /** Single levers that would close the gap, nearest to the demand first. */
+  /** Ways to mend what is short, dark or over, each counted from the settings. */
   readonly waysOut: readonly WayOut[];
 }
 
@@ -93,10 +101,15 @@ export interface Exposure extends ExposurePlan {
   readonly alternatives: readonly ExposurePlan[];
 }
 
-/** Light that the demanded shutter and aperture need at the body's highest usable ISO, as EV. */
+const evNeededAt = (
+  { camera, lens }: Omit<ExposureRequest, 'ev'>,
+  { mustS, widest }: Corners,
+): number =>
+  evOf({ shutterS: mustS, aperture: widest, iso: camera.iso.usable }) + (lens.extensionStops ?? 0);
+
+/** Light that the must and the lens wide open need at the body's highest usable ISO, as EV. */
 export function evNeededFor(request: Omit<ExposureRequest, 'ev'>): number {
-  const { shutterS, aperture } = demanded(request);
-  return evOf({ shutterS, aperture, iso: request.camera.iso.usable });
+  return evNeededAt(request, cornersOf(request));
 }
 
 const knownSmears = new WeakMap<Motion, Map<number, readonly PartSmear[]>>();
@@ -116,8 +129,13 @@ function smearByTime(motion: Motion | undefined): SmearAt {
   };
 }
 
-function autoIsoOf({ ev, camera }: ExposureRequest, { shutterS, aperture }: Triad): AutoIso {
-  const isoFor = (light: number) => 100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - light);
+function autoIsoOf(
+  { ev, camera, lens }: ExposureRequest,
+  { shutterS, aperture, filterStops = 0 }: Settings,
+): AutoIso {
+  const lost = filterStops + (lens.extensionStops ?? 0);
+  const isoFor = (light: number) =>
+    100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) + lost - light);
   const { base, usable } = camera.iso;
   const within = (iso: number) => Math.min(usable, Math.max(base, iso));
   const bright = isoFor(ev.high);
@@ -131,120 +149,93 @@ function autoIsoOf({ ev, camera }: ExposureRequest, { shutterS, aperture }: Tria
   };
 }
 
-function flickerNote({ lamps }: ExposureRequest, { shutterS }: Triad): FlickerNote | undefined {
+function flickerNote({ lamps }: ExposureRequest, { shutterS }: Settings): FlickerNote | undefined {
   if (!lamps) return undefined;
   const shortest = 1 / (2 * lamps.mainsHz);
   const immune = flickerFreeShutters({
     mainsHz: lamps.mainsHz,
     longestS: Math.max(shortest, shutterS),
   });
-  return { ...flicker({ ...lamps, shutterS }), immuneShutterS: immune.at(-1) ?? shortest };
-}
-
-interface Settled {
-  readonly start: Demanded;
-  readonly settings: Settings;
-  readonly stopsDark: number;
-  readonly stopsBright: number;
-}
-
-/**
- * The dials, before anything is said about them. Shutter and ISO stand on marks; the lever that
- * gave last takes up what the other's rounding leaves, so that more light never raises ISO.
- */
-function settle(request: ExposureRequest): Settled {
-  const { ev, camera, held = {} } = request;
-  const start = demanded(request);
-  if (Object.keys(held).length > 0) return { start, ...settleHeld(request, held, start) };
-  const given = give(request, start.shutterS, evOf({ ...start, iso: 100 }) - ev.expected);
-  const spent = spend(request, start);
-  const { aperture } = spent;
-  /** Light the frame is exposed for: what there is, with the lift and what can't be helped. */
-  const exposedEv = ev.expected + given.lift + given.missing;
-  const isoFor = (shutterS: number) =>
-    100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) - exposedEv);
-  const onIsoDial = (iso: number) =>
-    onDial(camera, 'iso', Math.min(camera.iso.last, Math.max(camera.iso.base, iso)));
-
-  const slowed = spent.shutterS * 2 ** given.shutter;
-  if (given.last === 'shutter') {
-    const iso = onIsoDial(100 * 2 ** given.isoStops);
-    const shutterS = onDial(camera, 'shutter', slowed * (isoFor(slowed) / iso));
-    const settings: Settings = { shutterS, aperture, iso, liftStops: given.lift };
-    return { start, settings, stopsDark: given.missing, stopsBright: 0 };
-  }
-  const shutterS = onDial(camera, 'shutter', slowed);
-  const isoWanted = isoFor(shutterS);
-  const settings: Settings = {
-    shutterS,
-    aperture,
-    iso: onIsoDial(isoWanted),
-    liftStops: given.lift,
+  const modulation = lamps.modulation * (lamps.share ?? 1);
+  return {
+    ...flicker({ ...lamps, modulation, shutterS }),
+    immuneShutterS: immune.at(-1) ?? shortest,
   };
-  const stopsBright = Math.max(0, isoStops(camera.iso.base) - isoStops(isoWanted));
-  return { start, settings, stopsDark: given.missing, stopsBright };
 }
 
-/** A frame nearer than this to right can be called right: half a third-stop click. */
-const RIGHT_WITHIN_STOPS = 1 / 6 + 1e-6;
+const HELD: SetRule = { by: 'held' };
+const at = (value: number, mark: number): boolean => Math.abs(Math.log2(value / mark)) < 0.05;
 
-const BY_HAND = 'your hand';
+/** What the shutter stands where it stands for. */
+function shutterRule({ demands, held = {} }: ExposureRequest, settled: Settled): SetRule {
+  const { corners, settings } = settled;
+  const { shutterS } = settings;
+  if (held.shutterS) return HELD;
+  if (at(shutterS, corners.mustS)) return demands.shutterRuledBy;
+  if (at(shutterS, corners.wishS)) return demands.wishShutterRuledBy ?? demands.shutterRuledBy;
+  if (shutterS < corners.wishS) return { by: 'spare' };
+  return { by: shutterS < corners.mustS ? 'light' : 'short' };
+}
+
+function apertureRule({ demands, held = {} }: ExposureRequest, settled: Settled): SetRule {
+  const { corners, settings } = settled;
+  const { aperture } = settings;
+  if (held.aperture) return HELD;
+  if (at(aperture, corners.widest))
+    return { by: demands.apertureRuledBy === 'blur' ? 'blur' : 'widest' };
+  if (aperture > corners.wishAperture * 1.05) return { by: 'spare' };
+  if (at(aperture, corners.wishAperture)) return { by: demands.apertureRuledBy ?? 'depth' };
+  return { by: 'mustDepth' };
+}
 
 function budgetOf(
   request: ExposureRequest,
-  settings: Settings,
+  settled: Settled,
   smearAt: SmearAt,
 ): readonly BudgetLine[] {
-  const { ev, demands, camera, lens, held = {} } = request;
-  const { shutterS, aperture, iso, liftStops } = settings;
-  const closed = aperture > nearestMark('aperture', lens.widestAperture).value;
-  const spent = aperture > demanded(request).aperture * 1.001;
-  const dark = evOf(settings) - ev.expected;
+  const { camera } = request;
+  const { shutterS, aperture, iso, liftStops } = settled.settings;
   let known: ReturnType<typeof pricesOf> | undefined;
-  const line = (lever: Lever, stops: number, ruledBy: string): BudgetLine => ({
+  const line = (lever: Lever, stops: number, ruledBy: SetRule): BudgetLine => ({
     lever,
     stops,
     ruledBy,
     get oneStopMore() {
-      known ??= pricesOf(request, settings, smearAt);
+      known ??= pricesOf(request, settled.settings, smearAt);
       return known[lever];
     },
   });
   return [
-    line('shutter', Math.log2(1 / shutterS), held.shutterS ? BY_HAND : demands.shutterRuledBy),
-    line(
-      'aperture',
-      2 * Math.log2(aperture),
-      held.aperture
-        ? BY_HAND
-        : closed
-          ? ((spent ? undefined : demands.apertureRuledBy) ?? 'light to spare')
-          : 'widest of the lens',
-    ),
-    line('iso', isoStops(iso), noiseLevel(iso, camera.iso)),
-    line('lift', Math.max(0, Math.min(liftStops, dark)), 'allowed lift'),
+    line('shutter', Math.log2(1 / shutterS), shutterRule(request, settled)),
+    line('aperture', 2 * Math.log2(aperture), apertureRule(request, settled)),
+    line('iso', isoStops(iso), { by: noiseLevel(iso, camera.iso) }),
+    line('lift', liftStops, { by: 'allowed' }),
   ];
 }
 
 function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
   const { ev, camera, school, focus } = request;
-  const { start, settings, stopsDark, stopsBright } = settle(request);
+  const settled = settle(request);
+  const { corners, settings, stopsDark, stopsBright } = settled;
   const { shutterS, aperture, iso } = settings;
-  const evNeeded = evOf({ ...start, iso: camera.iso.usable });
-  const balance = ev.expected - evNeeded;
-  const stopsShort = Math.max(0, -balance);
+  const evNeeded = evNeededAt(request, corners);
+  const lack = evNeeded - ev.expected;
+  // Less than half a click is no shortage that anybody could dial.
+  const stopsShort = lack > RIGHT_WITHIN_STOPS ? lack : 0;
   const smear = smearAt(shutterS);
   const note = flickerNote(request, settings);
   return {
     school,
     settings,
+    must: { shutterS: corners.mustS, aperture: corners.mustAperture },
+    wish: { shutterS: corners.wishS, aperture: corners.wishAperture },
     evNeeded,
     stopsShort,
-    stopsSpare: Math.max(0, balance),
+    stopsSpare: Math.max(0, Math.log2(camera.iso.usable / iso)),
     stopsDark,
     stopsBright,
     works: Math.max(stopsDark, stopsBright) <= RIGHT_WITHIN_STOPS,
-    conflicts: start.conflicts,
+    conflicts: corners.conflicts,
     ends: { dark: ev.low - ev.expected, bright: ev.high - ev.expected },
     autoIso: autoIsoOf(request, settings),
     ...(note && { flicker: note }),
@@ -263,18 +254,20 @@ function solveFor(request: ExposureRequest, smearAt: SmearAt): ExposurePlan {
         backgroundM: focus.backgroundM,
       }),
     }),
-    budget: budgetOf(request, settings, smearAt),
-    waysOut: waysOut(request, start, stopsShort),
+    budget: budgetOf(request, settled, smearAt),
+    get waysOut() {
+      return waysOut(request, settled, stopsShort);
+    },
   };
 }
 
 /**
- * Shutter, aperture and ISO for a light and its demands: the shutter that holds the motion, the
- * widest aperture the depth allows, ISO from what is left. Stops short or spare are counted
- * against the body's highest usable ISO; when short, levers give in the school's order; when there
- * is light over at base ISO, the shutter goes faster, then the lens closes. Demands may contradict
- * each other: what gave is listed in `conflicts`.
- * Levers held by hand stay and the others answer.
+ * Shutter, aperture and ISO for a light and its demands, each with a must and a wish: light in hand
+ * goes to the shutter's wish, then to depth, then to a lower ISO; light over at base ISO to a faster
+ * shutter, then a smaller opening, then a filter; where there is not enough, levers give in the
+ * school's order (`path.ts`). Stops short are counted from the must, wide open, at the body's highest
+ * usable ISO; stops in hand from the ISO set. Demands may contradict each other: what gave is listed in
+ * `conflicts`. Levers held by hand stay and the others answer.
  * @returns the plan of the school asked for, and those of the other two with no lever held
  * @throws RangeError for demands, body or lens that make no sense; names the field
  */

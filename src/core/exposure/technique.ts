@@ -1,7 +1,18 @@
 import { above, oneOf } from '../check';
-import { DEFAULT_GRADE, freezeShutter, type Freeze, type GradeDemand } from '../motion/freeze';
 import { pan, type Pan } from '../motion/pan';
+import type { ImageRates } from '../motion/rates';
 import type { Following, Motion } from '../motion/smear';
+import type { MovingPart, MovingSubject } from '../motion/subject';
+import {
+  CRISP,
+  STILL,
+  timesFor,
+  type CirclesAllowed,
+  type ClassTimes,
+  type TimeRule,
+  type Times,
+  type TimesLens,
+} from '../motion/times';
 import { nearestMark } from '../quantity/scales';
 import { evFromIlluminance } from '../quantity/ev';
 import type { Daylight } from '../light/daylight';
@@ -40,107 +51,201 @@ export const PAN_LADDER_S = [1 / 250, 1 / 125, 1 / 60, 1 / 30, 1 / 15, 1 / 8].ma
 );
 /** Streaks of snow or rain are drawn at about this. Common practice, no source. */
 export const STREAK_S = nearestMark('shutter', 1 / 30).value;
-/** A pan is tried down to the time at which one frame in so many holds. Common practice. */
-const PAN_CHANCE = 0.2;
+/** A pan is proposed where one frame in three holds. Common practice. */
+export const PAN_CHANCE = 1 / 3;
+/** √2·erf⁻¹(1/3): a normal error stays within this many sigmas one time in three. */
+const PAN_CHANCE_SIGMAS = 0.430_727_3;
+/** A blurred picture is taken no slower than so many times what hands hold. Common practice. */
+const BLUR_OVER_HANDS = 4;
+/** What crosses less of the sight than this, 30°, comes at one: there is nothing to pan. */
+const PAN_LEAST_CROSSING = 0.5;
+const SHARP_CIRCLES = 2;
 /** Between plays people walk; for a portrait they all but stand. Metres a second, no source. */
 const BETWEEN_PLAYS_MS = 1.4;
 const PORTRAIT_MS = 0.3;
 /** From here on layers behind the subject can be read. Common practice, no source. */
 const LAYERS_FROM = nearestMark('aperture', 5.6).value;
 
-const STILL_GRADE: GradeDemand = { body: 'still', limb: 'crisp' };
-
 export interface PanOn extends Pan {
   readonly shutterS: number;
 }
 
-/** The rungs of the ladder for a pan, from the easy end, and the one to try: the last likely one. */
-export function panLadder(request: Omit<Parameters<typeof pan>[0], 'shutterS'>): {
-  readonly rungs: readonly PanOn[];
-  readonly tryS: number;
-} {
-  const rungs = PAN_LADDER_S.map((shutterS) => ({ shutterS, ...pan({ ...request, shutterS }) }));
-  const likely = rungs.filter(({ sharpChance }) => sharpChance >= PAN_CHANCE);
-  return { rungs, tryS: (likely.at(-1) ?? rungs[0] ?? { shutterS: STREAK_S }).shutterS };
+/** The rungs of the ladder for a pan, from the easy end. */
+export const panRungs = (request: Omit<Parameters<typeof pan>[0], 'shutterS'>): readonly PanOn[] =>
+  PAN_LADDER_S.map((shutterS) => ({ shutterS, ...pan({ ...request, shutterS }) }));
+
+type Moving = MovingSubject & { readonly parts: readonly MovingPart[] };
+
+/** A subject with the times its class is taken at; both are left out where nothing is known of it. */
+export interface TimedSubject extends Moving {
+  readonly times?: ClassTimes;
+  /** Its times between plays, at rest or for a portrait. */
+  readonly atEase?: ClassTimes;
 }
 
-/** The motion as it is when the picture is taken: nobody sprints or swings a stick for a portrait. */
-export function motionFor(motion: Motion, technique: Technique): Motion {
-  const most = { reaction: BETWEEN_PLAYS_MS, portrait: PORTRAIT_MS }[technique as string];
-  if (most === undefined) return motion;
+/** Fastest that a subject moves while the picture is taken; nothing where it goes at its pace. */
+const easePaceMs = (technique: Technique): number | undefined =>
+  ({ reaction: BETWEEN_PLAYS_MS, portrait: PORTRAIT_MS, still: PORTRAIT_MS })[technique as string];
+
+/** The subject as it is when the picture is taken: nobody sprints or swings a stick for a portrait. */
+export function subjectFor<T extends Moving>(subject: T, technique: Technique): T {
+  const most = easePaceMs(technique);
+  if (most === undefined) return subject;
   return {
-    ...motion,
-    subject: { ...motion.subject, speedMs: Math.min(motion.subject.speedMs, most) },
-    parts: motion.parts.map(({ swing: _swing, ...part }) => part),
+    ...subject,
+    speedMs: Math.min(subject.speedMs, most),
+    parts: subject.parts.map(({ swing: _swing, ...part }) => part),
   };
 }
+
+/** The motion as it is when the picture is taken. */
+export const motionFor = (motion: Motion, technique: Technique): Motion => {
+  if (easePaceMs(technique) === undefined) return motion;
+  const { parts, ...subject } = subjectFor({ ...motion.subject, parts: motion.parts }, technique);
+  return { ...motion, subject, parts };
+};
 
 /** A pan follows the body, as well as the person can. */
 export const following = ({ parts }: Motion, skillSigma: number): Following | undefined =>
   parts[0] && { part: parts[0].name, rateError: skillSigma };
 
-export interface TechniqueDemand {
-  readonly shutterS: number;
-  readonly ruledBy: string;
+/** All of a picture's motion that does not depend on where one stands. */
+export interface PreparedPicture {
+  readonly technique: Technique;
+  readonly subject: Moving;
+  readonly classTimes: ClassTimes | undefined;
+  readonly circles: CirclesAllowed;
+  readonly sharp: string | undefined;
+  readonly chosenS: number | undefined;
+  readonly panSigma: number;
 }
 
 /**
- * Longest time that a technique allows: what holds the motion, or what was chosen to blur it; never
- * longer than the hands are steady, except in a pan, where they are meant to move.
- * @param shakeS longest time the hands are steady
- * @param panS time of the pan when none is chosen
- * @param freeze of this very motion, where it is known: it takes the longest to find
- * @throws RangeError as `freezeShutter`, for an unknown technique or a time not above 0
+ * @param panSigma how evenly this person pans
+ * @throws RangeError for an unknown technique or a chosen time not above 0
  */
-export function shutterFor(
-  wanted: PictureWanted,
-  motion: Motion,
-  {
-    shakeS,
-    panS,
-    freeze,
-  }: { readonly shakeS: number; readonly panS: number; readonly freeze?: () => Freeze },
-): TechniqueDemand {
-  above('shakeS', shakeS, 0);
-  const technique = oneOf('technique', wanted.technique, TECHNIQUES);
-  const chosen = wanted.shutterS;
-  if (technique === 'pan') {
-    return { shutterS: chosen ?? panS, ruledBy: chosen ? 'the pan you chose' : 'the pan' };
-  }
-  if (technique === 'streak') {
-    return { shutterS: chosen ?? STREAK_S, ruledBy: chosen ? 'the streaks you chose' : 'streaks' };
-  }
-  const { sharp } = wanted;
-  const held = motionFor(motion, technique);
-  const plain = technique === 'freeze' && sharp === undefined;
-  const { shutterS, ruledBy } =
-    (plain && freeze?.()) ||
-    freezeShutter({
-      ...held,
-      parts: held.parts.map((part) =>
-        part.name === sharp ? { ...part, role: 'body' as const } : part,
-      ),
-      grade: technique === 'still' ? STILL_GRADE : DEFAULT_GRADE,
-    });
-  return shakeS < shutterS
-    ? { shutterS: shakeS, ruledBy: 'your own hands' }
-    : { shutterS, ruledBy };
+export function preparePicture(
+  subject: TimedSubject,
+  { technique, sharp, shutterS }: Omit<PictureWanted, 'background'>,
+  panSigma: number,
+): PreparedPicture {
+  oneOf('technique', technique, TECHNIQUES);
+  if (shutterS !== undefined) above('shutterS', shutterS, 0);
+  return {
+    technique,
+    subject: subjectFor(subject, technique),
+    classTimes: easePaceMs(technique) === undefined ? subject.times : subject.atEase,
+    circles: technique === 'still' ? STILL : CRISP,
+    sharp:
+      sharp !== undefined && subject.parts.some(({ name }) => name === sharp) ? sharp : undefined,
+    chosenS: shutterS,
+    panSigma,
+  };
 }
 
-/** What a picture asks of the aperture. @param depthAperture what the subject's own depth needs */
-export function apertureFor(
-  { technique, background }: PictureWanted,
-  depthAperture: number,
-  depthRuledBy: string,
-): Pick<Demands, 'aperture' | 'apertureRuledBy' | 'apertureForBlur' | 'prefer'> {
-  const depth = { aperture: depthAperture, apertureRuledBy: depthRuledBy };
+/** Must and wish of a picture from somewhere. */
+export interface PictureTimes extends Times {
+  /** Wanted for its blur: light never moves it. */
+  readonly kept: boolean;
+  /** A pan was asked for, but the subject comes at the camera: it is frozen instead. */
+  readonly comesAtYou?: true;
+}
+
+const kept = (shutterS: number, by: 'pan' | 'streak' | 'chosen'): PictureTimes => ({
+  mustS: shutterS,
+  mustBy: { by },
+  wishS: shutterS,
+  wishBy: { by },
+  kept: true,
+});
+
+/** Longest time of a pan that holds one frame in three for this person, on a third-stop mark. */
+function panS(picture: PreparedPicture, rates: ImageRates, lens: TimesLens): number {
+  const spreadMmS = lens.imageMm * rates.courseRadS * picture.panSigma;
+  const likelyS =
+    spreadMmS > 0 ? (SHARP_CIRCLES * lens.circleMm) / (PAN_CHANCE_SIGMAS * spreadMmS) : Infinity;
+  const slowestS = Math.min(PAN_LADDER_S.at(-1) as number, BLUR_OVER_HANDS * lens.shakeS);
+  return nearestMark('shutter', Math.min(likelyS, slowestS), 'down').value;
+}
+
+/** Without a class nothing but the motion and the hands is known. */
+function timesWithoutClass(
+  { circles, sharp }: PreparedPicture,
+  rates: ImageRates,
+  { imageMm, circleMm, shakeS }: TimesLens,
+): Times {
+  const within = (limit: number, radS: number) =>
+    radS > 0 ? (limit * circleMm) / (imageMm * radS) : Infinity;
+  const asked: readonly (readonly [number, TimeRule])[] = [
+    [shakeS, { by: 'hands' }],
+    [within(circles.body, rates.bodyRadS), { by: 'part', part: rates.bodyPart }],
+    [within(circles.limb, rates.limbRadS), { by: 'part', part: rates.limbPart }],
+    [within(circles.body, rates.namedRadS), { by: 'named', part: sharp ?? '' }],
+  ];
+  const [mustS, mustBy] = asked.reduce((a, b) => (b[0] < a[0] ? b : a));
+  return { mustS, mustBy, wishS: mustS, wishBy: mustBy };
+}
+
+/** Must and wish of a picture from where its subject's image moves at these rates. */
+export function pictureTimes(
+  picture: PreparedPicture,
+  rates: ImageRates,
+  lens: TimesLens,
+): PictureTimes {
+  const { technique, chosenS, classTimes, subject, sharp, circles } = picture;
+  const comesAtYou =
+    technique === 'pan' && subject.speedMs > 0 && rates.crossingShare < PAN_LEAST_CROSSING;
+  if (technique === 'pan' && !comesAtYou) {
+    return chosenS ? kept(chosenS, 'chosen') : kept(panS(picture, rates, lens), 'pan');
+  }
+  if (technique === 'streak') {
+    const slowestS = nearestMark('shutter', BLUR_OVER_HANDS * lens.shakeS, 'down').value;
+    return chosenS ? kept(chosenS, 'chosen') : kept(Math.min(STREAK_S, slowestS), 'streak');
+  }
+  const times = classTimes
+    ? timesFor(classTimes, rates, lens, subject.speedMs, sharp, circles)
+    : timesWithoutClass(picture, rates, lens);
+  return { ...times, kept: false, ...(comesAtYou && { comesAtYou }) };
+}
+
+/** Must: the eye and the face, a quarter of the subject; it closes the lens by two stops at most. */
+const FACE_SHARE = 0.25;
+const MUST_CLOSES_MOST = 2;
+
+/**
+ * What a picture asks of the opening: must, for eye and face; wish, for the whole subject. Never closed
+ * past `cap`, where diffraction costs more than depth gives.
+ * @param forDepth opening that a depth in metres asks for
+ */
+export function aperturesFor(
+  { technique, background }: Pick<PictureWanted, 'technique' | 'background'>,
+  {
+    widest,
+    cap,
+    depthM,
+    forDepth,
+  }: {
+    readonly widest: number;
+    readonly cap: number;
+    readonly depthM: number;
+    readonly forDepth: (depthM: number) => number;
+  },
+): Required<Pick<Demands, 'aperture' | 'wishAperture' | 'apertureRuledBy'>> {
   if (technique === 'portrait' || background === 'washed') {
-    return { ...depth, apertureForBlur: 1, prefer: 'blur' };
+    return { aperture: widest, wishAperture: widest, apertureRuledBy: 'blur' };
   }
-  if ((technique === 'story' || background === 'layered') && depthAperture < LAYERS_FROM) {
-    return { aperture: LAYERS_FROM, apertureRuledBy: 'layers behind to be read' };
-  }
-  return depth;
+  const most = Math.max(widest, cap);
+  const between = (value: number) => Math.min(most, Math.max(widest, value));
+  const aperture = between(Math.min(forDepth(depthM * FACE_SHARE), widest * MUST_CLOSES_MOST));
+  const whole = forDepth(depthM);
+  const layered = technique === 'story' || background === 'layered';
+  return layered && whole < LAYERS_FROM
+    ? { aperture, wishAperture: between(LAYERS_FROM), apertureRuledBy: 'layers' }
+    : {
+        aperture,
+        wishAperture: between(whole),
+        apertureRuledBy: whole > widest ? 'depth' : 'widest',
+      };
 }
 
 /**

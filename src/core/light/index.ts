@@ -8,6 +8,7 @@ export {
   type GroundSurface,
   type Sky,
 } from './daylight';
+export { offsetField, type FieldPoint, type FieldReading, type OffsetField } from './field';
 export { illuminanceOnFace, openSkyView, type FaceLight } from './face';
 export { lightColour, type LightColour } from './colour';
 export { flicker, flickerFreeShutters, modulationFromBurst } from './flicker';
@@ -29,15 +30,15 @@ export {
   type ZoneLight,
 } from './model';
 export {
-  combineOffsets,
   FORECAST_SIGMA_STOPS,
+  FRAME_SIGMA_STOPS,
   frameReading,
   lightKind,
+  METER_SIGMA_STOPS,
   meterReading,
   type Correction,
   type LightKind,
   type LightReading,
-  type WeighedOffset,
 } from './readings';
 export { CANOPY_TRANSMITTANCE, underCanopy, type Canopy } from './shade';
 export { LAMP_LEVELS_LUX, lamps, type LampLevel } from './lamps';
@@ -47,10 +48,11 @@ export {
   lightAtTimes,
   lightSeries,
   seriesTimes,
-  shortfall,
+  momentsWithin,
+  shortSpans,
   type LightSeries,
   type LightSeriesRequest,
-  type Shortfall,
+  type ShortSpan,
 } from './series';
 export { lampsAt, lightOnSubject, type EvRange, type LitScene, type SubjectLight } from './subject';
 export { faceSpans, sunOnFace, type FacedScene, type FaceSpan, type SunOnFace } from './when';

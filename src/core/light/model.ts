@@ -1,8 +1,9 @@
 import { finite, nonEmpty } from '../check';
 import { CLICKS_PER_STOP } from '../quantity/scales';
+import { offsetField, type FieldPoint, type OffsetField } from './field';
 import {
-  combineOffsets,
   FORECAST_SIGMA_STOPS,
+  kindShares,
   lightKind,
   type LightKind,
   type LightReading,
@@ -24,34 +25,35 @@ export interface ModelledLight {
   readonly sigmaStops: number;
 }
 
-/** Readings fade with time by these hours, with distance by metres. Common practice, no source. */
-const FADES_AFTER_HOURS: Readonly<Record<LightKind, number>> = {
-  sun: 1.5,
-  shade: 1,
-  overcast: 0.5,
-  twilight: 0.5,
-  lamps: 200,
-};
-const FADES_AFTER_M = 60;
-/** What a reading of one kind of light says about another. */
-const OTHER_KIND_SHARE = 0.15;
+/** A scene at a moment as a point of the field. */
+export const fieldPoint = (
+  { target }: Pick<LitScene, 'target'>,
+  light: Parameters<typeof kindShares>[0],
+  timeMs: number,
+): FieldPoint => ({ x: target.x, y: target.y, timeMs, kinds: kindShares(light) });
 
-const MS_PER_HOUR = 3_600_000;
+/** What readings say at a point; never less sure than the forecast alone. */
+export function correctionOf(
+  field: OffsetField | undefined,
+  point: FieldPoint,
+  kind: LightKind,
+): { readonly offsetStops: number; readonly sigmaStops: number } {
+  const forecastStops = FORECAST_SIGMA_STOPS[kind];
+  if (!field) return { offsetStops: 0, sigmaStops: forecastStops };
+  const { offsetStops, sigmaStops } = field.at(point);
+  return { offsetStops, sigmaStops: Math.min(sigmaStops, forecastStops) };
+}
 
 /**
  * Light through time over the zones of a ground: daylight, lamps and shade as forecast, corrected
- * by readings. Each reading gives an offset from the forecast of its own zone and minute; offsets
- * count by how sure the reading is, how recent, how near, and whether the same kind of light was
- * measured. Immutable: a new reading makes a new model.
+ * by readings. Each reading gives an offset from the forecast of its own zone and minute; together they
+ * draw a field over place, time and kind of light (`field.ts`). Immutable: a new reading makes a new
+ * model.
  */
 export class LightModel {
   readonly zones: readonly Zone[];
   readonly readings: readonly LightReading[];
-  private readonly heard: readonly (LightReading & {
-    readonly offsetStops: number;
-    readonly kind: LightKind;
-    readonly scene: LitScene;
-  })[];
+  private readonly field: OffsetField | undefined;
 
   /** @throws RangeError without zones, or for a reading in a zone there is none of */
   constructor({
@@ -63,16 +65,17 @@ export class LightModel {
   }) {
     this.zones = nonEmpty('zones', zones);
     this.readings = readings;
-    this.heard = readings.map((reading) => {
+    const heard = readings.map((reading) => {
       const { scene } = this.zone(reading.zone);
       const forecast = lightOnSubject(scene, reading.timeMs);
       return {
-        ...reading,
-        scene,
-        kind: lightKind(forecast),
+        ...fieldPoint(scene, forecast, reading.timeMs),
+        ...(reading.everywhere && { everywhere: true }),
+        sigmaStops: reading.sigmaStops,
         offsetStops: finite('reading.ev', reading.ev) - forecast.ev.expected,
       };
     });
+    this.field = heard.length > 0 ? offsetField(heard) : undefined;
   }
 
   /** The same ground with one reading more. */
@@ -96,20 +99,10 @@ export class LightModel {
     const { scene } = this.zone(zoneId);
     const forecast = lightOnSubject(scene, timeMs);
     const kind = lightKind(forecast);
-    const { offsetStops, sigmaStops } = combineOffsets(
-      this.heard.map((reading) => {
-        const hours = Math.abs(timeMs - reading.timeMs) / MS_PER_HOUR;
-        const apartM = Math.hypot(
-          scene.target.x - reading.scene.target.x,
-          scene.target.y - reading.scene.target.y,
-        );
-        const says =
-          Math.exp(-hours / FADES_AFTER_HOURS[kind]) *
-          Math.exp(-apartM / FADES_AFTER_M) *
-          (reading.kind === kind ? 1 : OTHER_KIND_SHARE);
-        return { offsetStops: reading.offsetStops, weight: says / reading.sigmaStops ** 2 };
-      }),
-      FORECAST_SIGMA_STOPS[kind],
+    const { offsetStops, sigmaStops } = correctionOf(
+      this.field,
+      fieldPoint(scene, forecast, timeMs),
+      kind,
     );
     const { low, expected, high } = forecast.ev;
     const middle = expected + offsetStops;
@@ -124,6 +117,19 @@ export class LightModel {
         high: middle + Math.hypot(high - expected, sigmaStops),
       },
     };
+  }
+
+  /**
+   * How unsure the difference between two zones is at a moment, in stops: what they share drops out.
+   * Without readings the forecast is taken at its word, 0.
+   */
+  apartStops(zoneA: string, zoneB: string, timeMs: number): number {
+    if (!this.field) return 0;
+    const point = (id: string) => {
+      const { scene } = this.zone(id);
+      return fieldPoint(scene, lightOnSubject(scene, timeMs), timeMs);
+    };
+    return this.field.apartStops(point(zoneA), point(zoneB));
   }
 
   /** The zones as light one can ask by time, for {@link unevenness}. */

@@ -1,4 +1,4 @@
-import { above, atLeast, finite } from '../check';
+import { finite } from '../check';
 import { ev as evOf, type Triad } from '../quantity/ev';
 import type { SubjectLight } from './subject';
 
@@ -13,11 +13,19 @@ export interface LightReading {
   readonly ev: number;
   /** How far the reading itself may be off, in stops. */
   readonly sigmaStops: number;
+  /** Said of the venue rather than of this place in it. */
+  readonly everywhere?: boolean;
 }
 
-/** How far an incident meter, and a judged test frame, may be off. Common practice, no source. */
-const METER_SIGMA_STOPS = 0.2;
-const FRAME_SIGMA_STOPS = 0.4;
+/**
+ * How far an incident meter, a judged test frame, and one that looked right may be off. Common
+ * practice, no source.
+ */
+export const METER_SIGMA_STOPS = 0.1;
+export const FRAME_SIGMA_STOPS = 0.3;
+export const RIGHT_FRAME_SIGMA_STOPS = 0.2;
+/** A frame judged nearer to right than this looked right. */
+const LOOKED_RIGHT_STOPS = 0.1;
 
 /** A meter's value as a reading. @throws RangeError for an EV that is no number */
 export const meterReading = (at: {
@@ -43,7 +51,8 @@ export function frameReading({
   readonly looksDarkStops: number;
 }): LightReading {
   const ev = evOf(triad) - finite('looksDarkStops', looksDarkStops);
-  return { timeMs, zone, ev, sigmaStops: FRAME_SIGMA_STOPS };
+  const right = Math.abs(looksDarkStops) < LOOKED_RIGHT_STOPS;
+  return { timeMs, zone, ev, sigmaStops: right ? RIGHT_FRAME_SIGMA_STOPS : FRAME_SIGMA_STOPS };
 }
 
 /** What gives most of a light. */
@@ -52,6 +61,38 @@ export function lightKind(light: SubjectLight): LightKind {
   if (light.sun.altitudeDeg <= 0) return 'twilight';
   if (light.daylight.directNormalLux <= 0) return 'overcast';
   return light.sunlit ? 'sun' : 'shade';
+}
+
+/** Daylight on an upright face of an open place, for the share that lamps have in the light there. */
+const FACE_SHARE_OF_LEVEL = 0.5;
+/** The sun's height over which day turns into twilight. */
+const TWILIGHT_DEG = { from: 2, to: -2 } as const;
+
+/**
+ * How far each kind of light is at work at a place, whichever way the face looks: shares that add up
+ * to 1 and change without a jump.
+ */
+export function kindShares({
+  daylight,
+  indoors,
+  lampLux,
+  sun,
+  sunlit,
+}: Pick<SubjectLight, 'daylight' | 'indoors' | 'lampLux' | 'sun' | 'sunlit'>): Partial<
+  Readonly<Record<LightKind, number>>
+> {
+  const level = sunlit ? daylight.globalHorizontalLux : daylight.diffuseHorizontalLux;
+  const dayLux = indoors ? 0 : level * FACE_SHARE_OF_LEVEL;
+  const lamps = lampLux > 0 ? lampLux / (lampLux + dayLux) : 0;
+  const dusk = (TWILIGHT_DEG.from - sun.altitudeDeg) / (TWILIGHT_DEG.from - TWILIGHT_DEG.to);
+  const twilight = Math.min(1, Math.max(0, dusk));
+  const overcast = daylight.directNormalLux <= 0 && sun.altitudeDeg > 0;
+  const day: LightKind = overcast ? 'overcast' : sunlit ? 'sun' : 'shade';
+  return {
+    lamps,
+    twilight: (1 - lamps) * twilight,
+    [day]: (1 - lamps) * (1 - twilight),
+  };
 }
 
 /** How far the forecast of each kind may be off, in stops. Common practice, no source. */
@@ -63,71 +104,8 @@ export const FORECAST_SIGMA_STOPS: Readonly<Record<LightKind, number>> = {
   lamps: 0.7,
 };
 
-/** One reading's difference from the forecast, and how much it says here and now. */
-export interface WeighedOffset {
-  readonly offsetStops: number;
-  /** Inverse variance in stops⁻². */
-  readonly weight: number;
-}
-
+/** How far the light stands off the forecast, and how sure that is. */
 export interface Correction {
   readonly offsetStops: number;
   readonly sigmaStops: number;
-}
-
-/** Offsets that differ by this much from the rest count half; by twice, a fifth. */
-const DISAGREEMENT_STOPS = 0.5;
-const ROUNDS = 20;
-
-function weightedMedian(offsets: readonly WeighedOffset[]): number {
-  const sorted = [...offsets].sort((a, b) => a.offsetStops - b.offsetStops);
-  const half = sorted.reduce((sum, { weight }) => sum + weight, 0) / 2;
-  let below = 0;
-  for (const [i, { offsetStops, weight }] of sorted.entries()) {
-    below += weight;
-    const next = sorted[i + 1];
-    if (next && Math.abs(below - half) < 1e-9 * half) return (offsetStops + next.offsetStops) / 2;
-    if (below > half) return offsetStops;
-  }
-  return 0;
-}
-
-/**
- * Offsets of several readings as one correction. The forecast itself counts as a reading of
- * offset 0 with its own sigma; a reading far from the others counts less (Cauchy weights, by
- * repeated reweighting from the weighted median), so one bad reading moves little; what
- * disagreement is left widens the sigma.
- * @param forecastSigmaStops above 0
- * @throws RangeError for a weight below 0 or an offset that is no number
- */
-export function combineOffsets(
-  offsets: readonly WeighedOffset[],
-  forecastSigmaStops: number,
-): Correction {
-  const prior = 1 / above('forecastSigmaStops', forecastSigmaStops, 0) ** 2;
-  offsets.forEach(({ offsetStops, weight }, i) => {
-    finite(`offsets[${i}].offsetStops`, offsetStops);
-    atLeast(`offsets[${i}].weight`, weight, 0);
-  });
-  const heard = offsets.filter(({ weight }) => weight > 1e-6);
-  if (heard.length === 0) return { offsetStops: 0, sigmaStops: forecastSigmaStops };
-  const trusted = (middle: number) =>
-    heard.map(({ offsetStops, weight }) => ({
-      offsetStops,
-      weight: weight / (1 + ((offsetStops - middle) / DISAGREEMENT_STOPS) ** 2),
-    }));
-  let middle = weightedMedian(heard);
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const weights = trusted(middle);
-    const total = weights.reduce((sum, { weight }) => sum + weight, 0);
-    middle = weights.reduce((sum, o) => sum + o.weight * o.offsetStops, 0) / total;
-  }
-  const weights = trusted(middle);
-  const total = weights.reduce((sum, { weight }) => sum + weight, 0);
-  const scatter =
-    weights.reduce((sum, o) => sum + o.weight * (o.offsetStops - middle) ** 2, 0) / total;
-  return {
-    offsetStops: (middle * total) / (total + prior),
-    sigmaStops: Math.sqrt(1 / (total + prior) + scatter),
-  };
 }

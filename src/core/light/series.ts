@@ -82,26 +82,48 @@ export function joinSeries(a: LightSeries, b: LightSeries): LightSeries {
   };
 }
 
-export interface Shortfall {
-  /** First moment from which the light stays under what is needed. */
+/** A stretch in which the light is under what settings need, and its worst minute. */
+export interface ShortSpan {
   readonly fromMs: number;
-  /** The greatest lack in the series, in stops. */
-  readonly worstStops: number;
+  /** Its last moment that is short. */
+  readonly toMs: number;
+  readonly worst: { readonly timeMs: number; readonly stops: number };
+  /** Whether it lasts to the end of the series. */
+  readonly toTheEnd: boolean;
 }
 
-const SHORT_ENOUGH_STOPS = 0.05;
+/** Less than half a click is no shortage that anybody could dial. */
+const SHORT_STOPS = 1 / 6;
 
-/**
- * When a series of light falls under the EV that settings need. Only a lack that lasts to the end
- * counts as a beginning; a passing shade does not.
- */
-export function shortfall(series: LightSeries, evNeeded: number): Shortfall | undefined {
-  const lack = series.ev.map((ev) => evNeeded - ev);
-  let from = lack.length;
-  while (from > 0 && (lack[from - 1] as number) > SHORT_ENOUGH_STOPS) from -= 1;
-  if (from === lack.length) return undefined;
-  return {
-    fromMs: series.timeMs[from] as number,
-    worstStops: Math.max(...lack.slice(from)),
-  };
+/** The moments of a series within some hours. */
+export const momentsWithin = (
+  { timeMs, ev }: Pick<LightSeries, 'timeMs' | 'ev'>,
+  { startMs, endMs }: { readonly startMs: number; readonly endMs: number },
+): readonly { readonly timeMs: number; readonly ev: number }[] =>
+  timeMs
+    .map((at, i) => ({ timeMs: at, ev: ev[i] as number }))
+    .filter((moment) => moment.timeMs >= startMs && moment.timeMs <= endMs);
+
+/** Every stretch of moments in which the light is under the EV that settings need, in order. */
+export function shortSpans(
+  moments: readonly { readonly timeMs: number; readonly ev: number }[],
+  evNeeded: number,
+): readonly ShortSpan[] {
+  const spans: { -readonly [K in keyof ShortSpan]: ShortSpan[K] }[] = [];
+  let open = false;
+  moments.forEach(({ timeMs, ev }, i) => {
+    const stops = evNeeded - ev;
+    const last = spans.at(-1);
+    const toTheEnd = i === moments.length - 1;
+    if (stops <= SHORT_STOPS) open = false;
+    else if (open && last) {
+      last.toMs = timeMs;
+      last.toTheEnd = toTheEnd;
+      if (stops > last.worst.stops) last.worst = { timeMs, stops };
+    } else {
+      open = true;
+      spans.push({ fromMs: timeMs, toMs: timeMs, worst: { timeMs, stops }, toTheEnd });
+    }
+  });
+  return spans;
 }

@@ -2,6 +2,7 @@ import { nonEmpty } from '../check';
 import {
   deliveredCircleMm,
   GRADE_LIMIT_CIRCLES,
+  ownRateMmS,
   projectionOf,
   worstStreak,
   type Motion,
@@ -75,12 +76,13 @@ export function freezeShutter({
   const circleMm = deliveredCircleMm(motion.camera, motion.delivery);
   const freezePart = (part: MovingPart): PartFreeze => {
     const track = partTrack(motion.subject, part, motion.path);
+    const ownMmS = ownRateMmS(motion, part);
     return {
       part: part.name,
       role: part.role,
       shutterS: timeForStreak(
         GRADE_LIMIT_CIRCLES[grade[part.role]] * circleMm,
-        (shutterS) => worstStreak(part, track, projectAt, shutterS).onSensorMm,
+        (shutterS) => worstStreak(part, track, projectAt, shutterS, ownMmS).onSensorMm,
       ),
     };
   };

@@ -10,7 +10,15 @@ export { apexWindow, burst, rollingShutterSkew, wingTipSpeed } from './moment';
 export { framesForNineInTen, pan, panArc, type Pan, type PanArc, type PanRequest } from './pan';
 export type { Camera } from './projection';
 export { burstOverCycles, passingStreak, timeInFocus, turnDuring } from './rhythm';
-export { shakeLimit, SUPPORT_STOPS, type Support } from './shake';
+export {
+  emptyRates,
+  FOLLOWING_ERROR,
+  imageRates,
+  sightCourse,
+  type ImageRates,
+  type SightCourse,
+} from './rates';
+export { carefulLimit, shakeLimit, SUPPORT_STOPS, type Support } from './shake';
 export {
   DELIVERED_LONG_SIDE_PX,
   GRADE_LIMIT_CIRCLES,
@@ -23,3 +31,4 @@ export {
   type PartSmear,
 } from './smear';
 export type { MovingPart, MovingSubject, PartRole, Path, Swing } from './subject';
+export type { ClassTimes, TimeRule, Times, TimesLens } from './times';

@@ -32,3 +32,11 @@ export function projector({ position, aim, focalMm }: Camera): Project {
     return { x: mmPerM * dot(ray, right), y: mmPerM * dot(ray, up) };
   };
 }
+
+/** Scale of the image at a point in front of the lens, mm on the sensor for a metre across the sight. */
+export function imageScale({ position, aim, focalMm }: Camera): (point: Point3) => number {
+  const toAim = subtract(aim, position);
+  const scaleMm = imageDistanceMm(focalMm, length(toAim));
+  const forward = unit(toAim);
+  return (point) => scaleMm / Math.max(focalMm / 1000, dot(subtract(point, position), forward));
+}

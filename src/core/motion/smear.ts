@@ -1,8 +1,9 @@
 import { above, finite, nonEmpty } from '../check';
 import { pixelPitchMm, sensorDiagonalMm } from '../optics/sensor';
 import { length, subtract, type Point2, type Point3 } from '../site/vector';
-import { projector, type Camera, type Project } from './projection';
+import { imageScale, projector, type Camera, type Project } from './projection';
 import {
+  ownSpeedMs,
   partTrack,
   type MovingPart,
   type MovingSubject,
@@ -127,18 +128,29 @@ function imageLengthMm(
   return length;
 }
 
-/** The longest streak a part can draw in that time: over all phases where it swings. */
+/** What a part's own unsteadiness adds at right angles to its track, mm on the sensor for a second. */
+export function ownRateMmS({ camera, subject, path }: Motion, part: MovingPart): number {
+  const speedMs = ownSpeedMs(subject, part);
+  return speedMs > 0 ? speedMs * imageScale(camera)(partTrack(subject, part, path)(0, 0)) : 0;
+}
+
+/**
+ * The longest streak a part can draw in that time: over all phases where it swings, and with its own
+ * unsteadiness, `ownMmS` on the sensor a second.
+ */
 export function worstStreak(
   part: MovingPart,
   track: PartTrack,
   projectAt: ProjectAt,
   shutterS: number,
+  ownMmS: number,
 ): Streak {
   const phases = part.swing ? SWING_PHASES : 1;
   let worst: Streak = { onSensorMm: -1, phaseRad: 0 };
   for (let i = 0; i < phases; i += 1) {
     const phaseRad = (2 * Math.PI * i) / phases;
-    const onSensorMm = imageLengthMm(track, projectAt, shutterS, stepsOf(part), phaseRad);
+    const alongMm = imageLengthMm(track, projectAt, shutterS, stepsOf(part), phaseRad);
+    const onSensorMm = Math.hypot(alongMm, ownMmS * shutterS);
     if (onSensorMm > worst.onSensorMm) worst = { onSensorMm, phaseRad };
   }
   return worst;
@@ -150,12 +162,25 @@ function timesAlong(part: MovingPart, shutterS: number): readonly number[] {
   return Array.from({ length: steps + 1 }, (_, i) => (i / steps - 0.5) * shutterS);
 }
 
+/** The drawn track, drawn out to the whole streak; upright where only its own unsteadiness moves it. */
+function drawnOut(track: readonly Point2[], onSensorMm: number): readonly Point2[] {
+  const [first, last] = [track[0], track.at(-1)];
+  if (!first || !last || !Number.isFinite(onSensorMm)) return track;
+  const alongMm = Math.hypot(last.x - first.x, last.y - first.y);
+  const middle = { x: (first.x + last.x) / 2, y: (first.y + last.y) / 2 };
+  if (alongMm < onSensorMm / 100) {
+    return [-0.5, 0, 0.5].map((share) => ({ x: middle.x, y: middle.y + share * onSensorMm }));
+  }
+  return track;
+}
+
 const lengthM = (places: readonly Point3[]): number =>
   places.slice(1).reduce((sum, place, i) => sum + length(subtract(place, places[i] as Point3)), 0);
 
 /**
  * How far each part's image moves during the exposure: points of the part projected in three
- * dimensions at start, between and end; a swinging part in its worst phase. The camera stands
+ * dimensions at start, between and end; a swinging part in its worst phase, one that is unsteady of
+ * itself with that added. The camera stands
  * still, or turns with one part (`pan`): the others smear by perspective. Lengths are those of the
  * track, never a small-angle product.
  * @throws RangeError without parts, for a shutter not above 0, or a camera inside the focal length
@@ -171,10 +196,12 @@ export function motionSmear(motion: Motion & { readonly shutterS: number }): rea
   const keptLongSideMm = Math.max(sensor.widthMm, sensor.heightMm) * keptFraction;
   return parts.map((part) => {
     const track = partTrack(subject, part, motion.path);
-    const { onSensorMm, phaseRad } = worstStreak(part, track, projectAt, shutterS);
+    const ownMmS = ownRateMmS(motion, part);
+    const { onSensorMm, phaseRad } = worstStreak(part, track, projectAt, shutterS, ownMmS);
     const times = timesAlong(part, shutterS);
     const places = times.map((timeS) => track(timeS, phaseRad));
-    const onSubjectMm = 1000 * lengthM(places);
+    const ownM = ownSpeedMs(subject, part) * shutterS;
+    const onSubjectMm = 1000 * Math.hypot(lengthM(places), ownM);
     const circles = onSensorMm / circleMm;
     return {
       part: part.name,
@@ -186,9 +213,12 @@ export function motionSmear(motion: Motion & { readonly shutterS: number }): rea
       shareOfSubject: onSubjectMm / (subject.heightM * 1000),
       circles,
       grade: gradeOf(circles),
-      trackMm: times
-        .map((timeS, i) => projectAt(timeS)(places[i] as Point3))
-        .filter((image) => image !== undefined),
+      trackMm: drawnOut(
+        times
+          .map((timeS, i) => projectAt(timeS)(places[i] as Point3))
+          .filter((image) => image !== undefined),
+        onSensorMm,
+      ),
     };
   });
 }

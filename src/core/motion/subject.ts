@@ -16,6 +16,13 @@ export interface MovingPart {
   readonly upM: number;
   /** Its greatest speed along the body's path, as a multiple of the body's: 2 for a running foot. */
   readonly bodyShare: number;
+  /**
+   * Speed of its own in no fixed direction, as a multiple of the body's: a chest that bobs, an arm
+   * thrown up, a throat that trembles. Its streak adds to the others as independent lengths do.
+   */
+  readonly ownShare?: number;
+  /** The tip of a bat, stick, racket or paddle, or a struck ball: rules no dial unless a shot names it. */
+  readonly rulesOnlyIfNamed?: boolean;
   /** A circular swing on top of that: a stick, a bat, an arm. */
   readonly swing?: Swing;
 }
@@ -31,6 +38,12 @@ export interface MovingSubject {
   readonly heightM: number;
   readonly speedMs: number;
 }
+
+/** Speed that a part has in no fixed direction, metres a second. */
+export const ownSpeedMs = (
+  { speedMs }: Pick<MovingSubject, 'speedMs'>,
+  { ownShare = 0 }: Pick<MovingPart, 'ownShare'>,
+): number => speedMs * ownShare;
 
 export interface Path {
   /** The point on the ground under the body at the middle of the exposure. */

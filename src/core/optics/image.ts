@@ -138,3 +138,18 @@ export function cropFor({
   const keptFraction = Math.min(1, fill / wantedFill);
   return { keptFraction, megapixels: (sensor.widthPx * sensor.heightPx * keptFraction ** 2) / 1e6 };
 }
+
+/** Lenses that focus inside hide their extension below a tenth of life size; from a fifth on it counts. */
+const EXTENSION_COUNTS = { from: 0.1, whole: 0.2 } as const;
+
+/**
+ * Light that focusing near costs in stops, 2·log2(1 + m), m the image over the subject: a stop at half
+ * life size, two at life size. Standard textbook form; where it begins to count is common practice.
+ * @throws RangeError as {@link imageDistanceMm}
+ */
+export function extensionLossStops(focalMm: number, distanceM: number): number {
+  const magnification = imageDistanceMm(focalMm, distanceM) / (distanceM * 1000);
+  const { from, whole } = EXTENSION_COUNTS;
+  const counts = Math.min(1, Math.max(0, (magnification - from) / (whole - from)));
+  return counts * 2 * Math.log2(1 + magnification);
+}

@@ -10,11 +10,12 @@ export {
   type BackgroundView,
 } from './blur';
 export { apertureForDepth, depthOfField, type DepthOfField } from './depth';
-export { diffraction } from './diffraction';
+export { diffraction, diffractionCap } from './diffraction';
 export { meshThrough, type MeshEffect, type MeshLook } from './mesh';
 export {
   cropFor,
   distanceForFill,
+  extensionLossStops,
   fieldOfView,
   focalForFill,
   frameFill,

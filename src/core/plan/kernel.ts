@@ -3,9 +3,18 @@ import { toDegrees } from '../quantity/angles';
 import { skyAt } from '../light/cloud';
 import { daylight, type Daylight } from '../light/daylight';
 import { MIDNIGHT_DEG } from '../light/subject';
-import { DEFAULT_GRADE } from '../motion/freeze';
-import { shakeLimit } from '../motion/shake';
+import { correctedOffsets } from '../light/corrected';
+import {
+  aperturesFor,
+  pictureTimes,
+  preparePicture,
+  type PreparedPicture,
+} from '../exposure/technique';
+import { LONGEST_SHUTTER_S } from '../motion/freeze';
+import { emptyRates, imageRates, type ImageRates } from '../motion/rates';
+import { carefulLimit, shakeLimit } from '../motion/shake';
 import { backgroundBlur } from '../optics/blur';
+import { diffractionCap } from '../optics/diffraction';
 import { apertureForDepth } from '../optics/depth';
 import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
@@ -19,7 +28,6 @@ import {
   reachDesirability,
   walkDesirability,
 } from './desirability';
-import { angularRates } from './rates';
 import { flatten, followSight, type FlatObstacle, type SightFound } from './sight-kernel';
 import {
   DEFAULT_WEIGHTS,
@@ -43,12 +51,18 @@ const SUN_WARNING_DEG = 10;
 const SKY_SLICE_DEG = 5;
 const SKY_SLICES = 360 / SKY_SLICE_DEG;
 
+const FROZEN = { technique: 'freeze' } as const;
+/** A beginner's pan. Common practice, no source. */
+const DEFAULT_PAN_SIGMA = 0.1;
+
 export interface Moment {
   readonly sunX: number;
   readonly sunY: number;
   readonly sunZ: number;
   readonly daylight: Daylight;
   readonly lampLux: number;
+  /** What readings say the light stands off its forecast. */
+  readonly offsetStops: number;
   /** Whether the sun is up and reaches the mark. */
   readonly sunlit: boolean;
 }
@@ -57,6 +71,8 @@ export interface Moment {
 export interface PreparedMark {
   readonly mark: ScoredMark;
   readonly shot: ScoredShot;
+  /** The motion of the shot, as the answer takes it. */
+  readonly picture: PreparedPicture;
   readonly site: ScoredSite;
   readonly feetZ: number;
   readonly aimZ: number;
@@ -85,6 +101,7 @@ export function prepareMark(
   atLeast('site.lampLux', site.lampLux, 0);
   nonEmpty('times', timesMs);
   const { heightM } = mark.subject;
+  const { wanted = FROZEN, panSigma = DEFAULT_PAN_SIGMA } = shot;
   const feetM = atLeast('mark.feetM', mark.feetM ?? 0, 0);
   above('mark.subject.heightM', heightM, 0);
   const target = { x: mark.x, y: mark.y, z: feetM + heightM * LIT_AT_HEIGHT };
@@ -96,13 +113,14 @@ export function prepareMark(
   return {
     mark,
     shot,
+    picture: preparePicture(mark.subject, wanted, panSigma),
     site,
     feetZ: feetM,
     aimZ: feetM + heightM / 2,
     target,
     faceX: face.x,
     faceY: face.y,
-    moments: timesMs.map((time) => momentAt(site, target, time)),
+    moments: momentsAt(site, target, mark.facingDeg, timesMs),
     obstacles: flatten(site.obstacles),
     weights,
     weightSum,
@@ -110,7 +128,18 @@ export function prepareMark(
   };
 }
 
-function momentAt(site: ScoredSite, target: Point3, timeMs: number): Moment {
+/** The moments with what readings say of them at the mark, whichever way one looks at it. */
+function momentsAt(
+  site: ScoredSite,
+  target: Point3,
+  facingDeg: number,
+  timesMs: readonly number[],
+): readonly Moment[] {
+  const offsetAt = correctedOffsets({ ...site, target, faceAzimuthDeg: facingDeg }, site.heard);
+  return timesMs.map((time) => momentAt(site, target, time, offsetAt(time)));
+}
+
+function momentAt(site: ScoredSite, target: Point3, timeMs: number, offsetStops: number): Moment {
   const sun = sunPosition({ time: timeMs, ...site.place });
   const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
   const sunAltitudeDeg = site.indoors ? MIDNIGHT_DEG : sun.altitudeDeg;
@@ -120,6 +149,7 @@ function momentAt(site: ScoredSite, target: Point3, timeMs: number): Moment {
     sunZ: toward.z,
     daylight: daylight({ sunAltitudeDeg, sky: skyAt(site, timeMs) }),
     lampLux: site.lampsFromMs === undefined || timeMs >= site.lampsFromMs ? site.lampLux : 0,
+    offsetStops,
     sunlit: sunAltitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
   };
 }
@@ -135,8 +165,8 @@ export interface CellView {
   faceOffDeg: number;
   walkM: number;
   skyView: number;
-  /** Greatest image rate of any part, radians a second to one circle of its grade. */
-  ratePerCircle: number;
+  /** How fast the subject's image moves. */
+  readonly rates: ImageRates;
   readonly sight: SightFound;
 }
 
@@ -149,7 +179,7 @@ export const emptyCell = (): CellView => ({
   faceOffDeg: 0,
   walkM: 0,
   skyView: 0,
-  ratePerCircle: 0,
+  rates: emptyRates(),
   sight: { blocked: false, backdropM: Infinity },
 });
 
@@ -184,7 +214,8 @@ export function viewCell(
   cell.faceOffDeg = toDegrees(Math.acos(Math.min(1, Math.max(-1, cosFace))));
   cell.walkM = site.start ? Math.hypot(x - site.start.x, y - site.start.y) : 0;
   cell.skyView = skyViewToward(prepared, toDegrees(Math.atan2(-cell.unitX, -cell.unitY)));
-  cell.ratePerCircle = angularRates(mark, prepared.shot.grade ?? DEFAULT_GRADE, cell, aimZ - feetZ);
+  const { picture } = prepared;
+  imageRates({ ...mark, subject: picture.subject }, cell, aimZ - feetZ, picture.sharp, cell.rates);
   followSight(
     prepared.obstacles,
     x,
@@ -207,8 +238,9 @@ export interface PreparedLens {
   readonly circleMm: number;
   readonly frameHeightMm: number;
   readonly diagonalMm: number;
-  /** Hand-shake limit at 1 mm; it falls as one over the focal length. */
-  readonly shakeAtOneMmS: number;
+  readonly crop: number;
+  /** Closing past this costs more than it gives. */
+  readonly cap: number;
 }
 
 /** @throws RangeError for a body or lens that makes no sense */
@@ -222,12 +254,8 @@ export function prepareLens(kit: ScoredKit): PreparedLens {
     circleMm: circleOfConfusionMm(kit.sensor),
     frameHeightMm: frameHeightMm(kit.sensor, kit.orientation),
     diagonalMm: sensorDiagonalMm(kit.sensor),
-    shakeAtOneMmS: shakeLimit({
-      focalMm: 1,
-      crop: cropFactor(kit.sensor),
-      stabilisationStops: kit.stabilisationStops,
-      support: kit.support,
-    }),
+    crop: cropFactor(kit.sensor),
+    cap: diffractionCap(circleOfConfusionMm(kit.sensor)),
   };
 }
 
@@ -235,10 +263,12 @@ export function prepareLens(kit: ScoredKit): PreparedLens {
 export interface LensView {
   focalMm: number;
   fill: number;
+  /** Must of time and opening: what is never knowingly given up. */
   shutterS: number;
   aperture: number;
+  widest: number;
   blurShare: number;
-  /** Light that shutter and aperture need at the highest usable ISO. */
+  /** Light that the must and the lens wide open need at the highest usable ISO. */
   evNeeded: number;
   /** Half the frame's diagonal with the warning round it. */
   sunNearDeg: number;
@@ -256,6 +286,7 @@ export const emptyLens = (): LensView => ({
   fill: 0,
   shutterS: 0,
   aperture: 0,
+  widest: 0,
   blurShare: 0,
   evNeeded: 0,
   sunNearDeg: 0,
@@ -275,7 +306,7 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
 
 /** Fills `out` for a lens at a cell; a cell nearer than the lens focuses gets reach 0. */
 export function viewLens(
-  { mark, shot, weights }: PreparedMark,
+  { mark, shot, weights, picture }: PreparedMark,
   prepared: PreparedLens,
   cell: CellView,
   out: LensView,
@@ -304,15 +335,27 @@ export function viewLens(
   const { focalMm } = out;
   out.fill = imageSize({ sizeM, distanceM, focalMm }) / prepared.frameHeightMm;
   const widest = widestApertureAt(lens, out.focalMm);
-  const depthM = Math.min(subject.depthM, distanceM);
-  const forDepth = apertureForDepth({ focalMm: out.focalMm, distanceM, depthM, cocMm: circleMm });
-  out.aperture = clamp(forDepth, widest, lens.smallestAperture);
-  const imageDistance = imageDistanceMm(focalMm, distanceM);
-  const shakeS = prepared.shakeAtOneMmS / focalMm;
-  const freezeS =
-    cell.ratePerCircle > 0 ? circleMm / (imageDistance * cell.ratePerCircle) : Infinity;
-  out.shutterS = clamp(Math.min(freezeS, shakeS), kit.fastestShutterS, 30);
-  out.evNeeded = Math.log2(out.aperture ** 2 / out.shutterS) - Math.log2(kit.iso.usable / 100);
+  out.widest = widest;
+  const { aperture } = aperturesFor(
+    { technique: picture.technique, background: shot.backdrop },
+    {
+      widest,
+      cap: Math.min(prepared.cap, lens.smallestAperture),
+      depthM: Math.min(subject.depthM, distanceM),
+      forDepth: (depthM) => apertureForDepth({ focalMm, distanceM, depthM, cocMm: circleMm }),
+    },
+  );
+  out.aperture = aperture;
+  const hands = { focalMm, crop: prepared.crop, support: kit.support };
+  const { mustS } = pictureTimes(picture, cell.rates, {
+    imageMm: imageDistanceMm(focalMm, distanceM),
+    circleMm,
+    frameWidthMm: kit.orientation === 'level' ? kit.sensor.widthMm : kit.sensor.heightMm,
+    shakeS: shakeLimit({ ...hands, stabilisationStops: kit.stabilisationStops }),
+    carefulS: carefulLimit(hands),
+  });
+  out.shutterS = clamp(mustS, kit.fastestShutterS, LONGEST_SHUTTER_S);
+  out.evNeeded = Math.log2(widest ** 2 / out.shutterS) - Math.log2(kit.iso.usable / 100);
   out.blurShare =
     cell.sight.backdropM <= cell.levelM
       ? 0

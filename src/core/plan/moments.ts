@@ -37,7 +37,7 @@ export function viewTimes(
   const levelShare = cell.levelM / cell.distanceM;
   const groundShare = site.groundReflectance * 0.5;
   for (let t = 0; t < moments.length; t += 1) {
-    const { sunX, sunY, sunZ, daylight: day, lampLux, sunlit } = moments[t] as Moment;
+    const { sunX, sunY, sunZ, daylight: day, lampLux, sunlit, offsetStops } = moments[t] as Moment;
     const along = sunX * unitX + sunY * unitY;
     const direct = sunlit && along < 0 ? -along * day.directNormalLux : 0;
     const lux =
@@ -45,7 +45,7 @@ export function viewTimes(
     const cosView = (along + sunZ * risePerM) * levelShare;
     const phaseDeg =
       180 - Math.acos(cosView > 1 ? 1 : cosView < -1 ? -1 : cosView) * DEGREES_PER_RADIAN;
-    out.ev[t] = Math.log2(lux / LUX_AT_EV_0);
+    out.ev[t] = Math.log2(lux / LUX_AT_EV_0) + offsetStops;
     out.phaseDeg[t] = phaseDeg;
     out.lightLog[t] = weighedOf(weights.light, lightOf(phaseDeg, sunlit, shot.light));
   }

@@ -1,5 +1,7 @@
 import { above } from '../check';
-import { formatShutter } from '../quantity/scales';
+import { onFasterMark } from '../exposure/request';
+import { ev as evOf } from '../quantity/ev';
+import { formatShutter, nearestMark } from '../quantity/scales';
 import { refusals } from '../site/limits';
 import { exposureDesirability } from './desirability';
 import {
@@ -50,6 +52,14 @@ export interface PositionScore {
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
+/** Light that the must needs, its time on the dial as the answer sets it. */
+const evNeededOnDial = ({ shutterS, widest }: LensView, { iso }: ScoredKit): number =>
+  evOf({
+    shutterS: onFasterMark(shutterS),
+    aperture: nearestMark('aperture', widest).value,
+    iso: iso.usable,
+  });
+
 function reasons(
   cell: CellView,
   lens: LensView,
@@ -59,7 +69,7 @@ function reasons(
   shot: ScoredShot,
   kit: ScoredKit,
 ): readonly PartScore[] {
-  const spare = time.ev - lens.evNeeded;
+  const spare = time.ev - evNeededOnDial(lens, kit);
   const near = cell.distanceM < kit.lens.nearestFocusM;
   const part = (name: ScorePart, desirability: number, why: string): PartScore => ({
     name,
@@ -97,7 +107,7 @@ function reasons(
       near ? 0 : exposureDesirability(spare),
       near
         ? 'no picture from here'
-        : `EV ${time.ev.toFixed(1)}, ${Math.abs(spare).toFixed(1)} stops ${spare < 0 ? 'short of' : 'over'} ${formatShutter(lens.shutterS)} at f/${lens.aperture.toFixed(1)}`,
+        : `EV ${time.ev.toFixed(1)}, ${Math.abs(spare).toFixed(1)} stops ${spare < 0 ? 'short of' : 'over'} ${formatShutter(onFasterMark(lens.shutterS))} at f/${lens.widest.toFixed(1)}`,
     ),
   ];
 }
@@ -150,7 +160,7 @@ export function scorePosition(
     shutterS: lens.shutterS,
     aperture: lens.aperture,
     ev,
-    evNeeded: lens.evNeeded,
+    evNeeded: evNeededOnDial(lens, kit),
     fill: lens.fill,
   };
 }

@@ -1,9 +1,9 @@
 import type { FaceWanted, LightWanted } from './desirability';
 import type { IsoLandmarks } from '../exposure/request';
 import type { SkyOver } from '../light/cloud';
-import type { GradeDemand } from '../motion/freeze';
+import type { PictureWanted, TimedSubject } from '../exposure/technique';
+import type { HeardReading } from '../light/corrected';
 import type { Support } from '../motion/shake';
-import type { MovingPart, MovingSubject } from '../motion/subject';
 import type { Lens } from '../optics/lens';
 import type { FrameOrientation, Sensor } from '../optics/sensor';
 import type { Limit } from '../site/limits';
@@ -23,8 +23,7 @@ export interface ScoredMark extends Point2 {
   /** Height of the subject's feet above the ground: on a perch, a wall, a block. */
   readonly feetM?: number;
   readonly climbDeg?: number;
-  readonly subject: MovingSubject & {
-    readonly parts: readonly MovingPart[];
+  readonly subject: TimedSubject & {
     /** Depth along the line of sight that should be sharp. */
     readonly depthM: number;
   };
@@ -49,7 +48,10 @@ export interface ScoredShot {
   readonly light: LightWanted;
   /** `washed`: as much blur as can be had; `layered`: some; `any`: no matter. */
   readonly backdrop: 'washed' | 'layered' | 'any';
-  readonly grade?: GradeDemand;
+  /** What is done with motion, and what must be sharp; frozen where nothing is said. */
+  readonly wanted?: Omit<PictureWanted, 'background'>;
+  /** How evenly the person pans. */
+  readonly panSigma?: number;
   /** How much each part counts; {@link DEFAULT_WEIGHTS} where not given. */
   readonly weights?: Partial<Readonly<Record<ScorePart, number>>>;
 }
@@ -64,6 +66,8 @@ export interface ScoredSite extends SkyOver {
   readonly keepAwayM: number;
   readonly lampLux: number;
   readonly lampsFromMs?: number;
+  /** What was measured: the light follows it. */
+  readonly heard?: readonly HeardReading[];
   /** Where one walks from; walking counts for nothing without it. */
   readonly start?: Point2;
 }

@@ -8,6 +8,7 @@ export const KIND_NAMES: Readonly<Record<KitKind, string>> = {
   support: 'A support',
   card: 'Cards',
   battery: 'Batteries',
+  filter: 'A filter',
   other: 'Something else',
 };
 
@@ -41,6 +42,8 @@ export function itemInWords(item: KitItem): string {
       return `${item.count} of ${item.gb} GB, ${item.writeMbS} MB a second`;
     case 'battery':
       return `${item.count} charged`;
+    case 'filter':
+      return `takes ${item.stops} stops of light`;
     case 'other':
       return `${item.count === 1 ? '' : `${item.count}: `}${USES[item.use]}`;
   }

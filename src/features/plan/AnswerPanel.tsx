@@ -10,15 +10,8 @@ import { useInks } from '@/ui/theme';
 import { ballOf, type Answer } from './answer';
 import { useShootPage } from './ShootContext';
 import { chosenPosition, type View } from './view';
-import {
-  bearingInWords,
-  engraved,
-  faceSeen,
-  lightInWords,
-  metres,
-  shutterReason,
-  stops,
-} from './words';
+import { bearingInWords, engraved, faceSeen, lightInWords, metres, stops } from './words';
+import { shutterReason } from './exposure-words';
 
 function Warning({ text }: { readonly text: string }) {
   const inks = useInks();
@@ -114,7 +107,7 @@ export function AnswerPanel() {
         {sentence}
       </Text>
       <Text kind="small">
-        {shutterReason(view, answer)}
+        {shutterReason(view, answer.exposure)}
         {answer.exposure.settings.liftStops > 0.05
           ? ` Lift ${stops(answer.exposure.settings.liftStops)} afterwards.`
           : ''}

@@ -1,9 +1,9 @@
 import {
-  apertureFor,
   correctedLight,
   evNeededFor,
   fieldOfView,
-  shortfall,
+  momentsWithin,
+  shortSpans,
   skyEv,
   solveExposure,
   sunAngleFrom,
@@ -18,9 +18,10 @@ import {
   type Technique,
 } from '@/core';
 import type { Shoot } from '@/records/shoot';
+import type { ShootHours } from '@/records/times';
 import { heardOf } from './heard';
 import { sceneOf, type View } from './view';
-import { smallLength, type Outlook } from './words';
+import type { Outlook } from './exposure-words';
 
 /** What to set at one minute, and the light it stands on. */
 export interface Answer {
@@ -35,32 +36,45 @@ export interface Answer {
 const SUN_WARNING_DEG = 10;
 
 /** Levers held, without those that are let go. */
-const leversOf = ({ shutterS, aperture, iso }: Shoot['choice']['held']): HeldLevers => ({
+const leversOf = ({ shutterS, aperture, iso, liftStops }: Shoot['choice']['held']): HeldLevers => ({
+  ...(liftStops !== undefined && { liftStops }),
   ...(shutterS !== undefined && { shutterS }),
   ...(aperture !== undefined && { aperture }),
   ...(iso !== undefined && { iso }),
 });
 
-/** Techniques whose time is chosen for its blur. */
-const BLURRED: ReadonlySet<Technique> = new Set(['pan', 'streak']);
+/** What a picture asks of the dials from a view, whatever the light. */
+export function demandsOf(
+  view: View,
+  times: View['times'],
+  liftStops: number,
+): ExposureRequest['demands'] {
+  return {
+    shutterS: times.mustS,
+    shutterRuledBy: times.mustBy,
+    wishShutterS: times.wishS,
+    wishShutterRuledBy: times.wishBy,
+    handsS: view.shakeS,
+    ...(times.kept && { keepShutter: true }),
+    ...(view.atRest && { atRest: true }),
+    ...view.apertures,
+    liftStops,
+  };
+}
 
 /** What is asked of the exposure at a view, whatever the light. */
 export function exposureDemands(view: View, choice: Shoot['choice']): Omit<ExposureRequest, 'ev'> {
   return {
-    demands: {
-      shutterS: view.demand.shutterS,
-      shutterRuledBy: view.demand.ruledBy,
-      ...(BLURRED.has(view.wanted.technique) && { keepShutter: true }),
-      ...apertureFor(
-        view.wanted,
-        view.apertureForDepth,
-        `${smallLength(view.subject.depthM)} of depth`,
-      ),
-      liftStops: choice.liftStops,
-    },
+    demands: demandsOf(view, view.times, choice.liftStops),
     ...(Object.keys(choice.held).length > 0 && { held: leversOf(choice.held) }),
     camera: view.dial === 'half' ? { ...view.body, dial: 'half' } : view.body,
-    lens: { widestAperture: view.widestAperture, smallestAperture: view.lens.smallestAperture },
+    lens: {
+      widestAperture: view.widestAperture,
+      smallestAperture: view.lens.smallestAperture,
+      capAperture: view.capAperture,
+      extensionStops: view.extensionStops,
+    },
+    filters: view.filters,
     school: choice.school,
     motion: view.motion,
     focus: { focalMm: view.focalMm, distanceM: view.sight.distanceM, cocMm: view.cocMm },
@@ -127,21 +141,15 @@ export const ballOf = ({ scene }: View, { light }: Answer) => ({
   toCameraDeg: scene.faceAzimuthDeg,
 });
 
-/** Single levers that would close a lack of light at a view. */
-export function waysAt(
+/** What the light will do to a view within the shoot's own hours. */
+export const outlookOf = (
   view: View,
   choice: Shoot['choice'],
-  missingStops: number,
-): Outlook['waysOut'] {
-  const demands = exposureDemands(view, choice);
-  const ev = evNeededFor(demands) - missingStops;
-  return solveExposure({ ...demands, ev: { low: ev, expected: ev, high: ev } }).waysOut;
-}
-
-/** When the light no longer does for the rest of the series, and what would close the gap then. */
-export function outlookOf(view: View, choice: Shoot['choice'], series: LightSeries): Outlook {
-  const lack = shortfall(series, evNeededFor(exposureDemands(view, choice)));
-  return lack
-    ? { shortfall: lack, waysOut: waysAt(view, choice, lack.worstStops) }
-    : { waysOut: [] };
-}
+  series: LightSeries,
+  hours: Pick<ShootHours, 'startMs' | 'endMs'>,
+): Outlook => ({
+  spans: shortSpans(
+    momentsWithin(series, hours),
+    evNeededFor(exposureDemands(view, { ...choice, held: {} })),
+  ),
+});

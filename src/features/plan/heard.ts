@@ -65,7 +65,7 @@ export function heardOf(
     ...learned.map(({ atLocal, offsetStops, sigmaStops }) => {
       const timeMs = msOf(atLocal, setup.place.timeZone);
       const ev = lightOnSubject(scene, timeMs).ev.expected + offsetStops;
-      return { timeMs, ev, sigmaStops, scene };
+      return { timeMs, ev, sigmaStops, scene, everywhere: true };
     }),
   ];
 }

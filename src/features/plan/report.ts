@@ -1,7 +1,5 @@
 import {
   correctedLight,
-  formatShutter,
-  nearestMark,
   settingsCard,
   type CardLight,
   type CardRow,
@@ -11,17 +9,10 @@ import type { Mark, Position, Shoot } from '@/records/shoot';
 import { clockOf, dayOf, hoursOf } from '@/records/times';
 import { answerAt, exposedFor, exposureDemands, type Answer } from './answer';
 import { heardOf } from './heard';
+import { rowReason } from './exposure-words';
 import { sceneOf, viewOf, type View } from './view';
-import {
-  bearingInWords,
-  faceSeen,
-  lightInWords,
-  metres,
-  shutterReason,
-  stops,
-  stopsSentence,
-  sunInWords,
-} from './words';
+import { bearingInWords, faceSeen, lightInWords, metres, stops, sunInWords } from './words';
+import { NO_OUTLOOK, settingsInWords, shutterReason, stopsSentence } from './exposure-words';
 
 /** A shoot's answers without the interface: every position for every mark, and the settings card. */
 export interface Report {
@@ -84,15 +75,13 @@ export function reportOf(shoot: Shoot, atMs: number): Report {
   };
 }
 
-const dials = ({ settings }: Pick<CardRow, 'settings'>): string =>
-  [
-    formatShutter(settings.shutterS),
-    nearestMark('aperture', settings.aperture).label,
-    nearestMark('iso', settings.iso).label,
-    ...(settings.liftStops > 0.05 ? [`lift ${stops(settings.liftStops)}`] : []),
-  ].join('  ');
-
-const DIAL_NAMES = { shutter: 'shutter', aperture: 'aperture', iso: 'ISO', lift: 'lift' } as const;
+const DIAL_NAMES = {
+  shutter: 'shutter',
+  aperture: 'aperture',
+  iso: 'ISO',
+  lift: 'lift',
+  filter: 'filter',
+} as const;
 const turnsInWords = ({ turns }: CardRow): string =>
   turns
     .map(({ dial, clicks }) => `${DIAL_NAMES[dial]} ${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`)
@@ -103,16 +92,16 @@ function answerText(line: ReportLine, usableAt: string): string[] {
   if (!line.ok) return [head, `  ${line.problem}`];
   const { view, answer } = line;
   const { sight } = view;
-  const sentence = stopsSentence(
-    answer.exposure,
-    { waysOut: [] },
-    { clock: () => usableAt, atMs: 0, usableIso: view.body.iso.usable },
-  );
+  const sentence = stopsSentence(answer.exposure, NO_OUTLOOK, {
+    clock: () => usableAt,
+    atMs: 0,
+    usableIso: view.body.iso.usable,
+  });
   return [
     head,
-    `  ${dials(answer.exposure)}`,
+    `  ${settingsInWords(answer.exposure.settings)}`,
     `  ${sentence}`,
-    `  ${shutterReason(view, answer)}`,
+    `  ${shutterReason(view, answer.exposure)}`,
     `  ${metres(sight.distanceM)}, looking ${bearingInWords(sight.bearingDeg)}; fills ${Math.round(view.fill * 100)} %, ${faceSeen(view.faceOffDeg)}`,
     `  EV ${answer.light.ev.expected.toFixed(1)}: ${lightInWords(answer).toLowerCase()}. ${sunInWords(answer.light.sun)}.`,
     ...(answer.sunNearFrame
@@ -136,13 +125,13 @@ export function reportText(report: Report, shoot: Shoot): string {
           'Settings card',
           ...card.rows.map(
             (row) =>
-              `  ${span(row)}  ${dials(row).padEnd(34)} ${row.why}${row.turns.length > 0 ? ` (${turnsInWords(row)})` : ''}`,
+              `  ${span(row)}  ${settingsInWords(row.settings).padEnd(34)} ${rowReason(row)}${row.turns.length > 0 ? ` (${turnsInWords(row)})` : ''}`,
           ),
           ...(card.lampsTakeOverMs === undefined
             ? []
             : [`  Lamps give most of the light from ${clock(card.lampsTakeOverMs)}.`]),
-          ...card.short.map((lack) => `  Short of the demands ${span(lack)}.`),
-          ...card.tooDark.map((dark) => `  Too dark for any setting ${span(dark)}.`),
+          ...card.short.map((lack) => `  Short of light ${span(lack)}.`),
+          ...card.tooDark.map((dark) => `  Too dark for any dial ${span(dark)}.`),
         ]
       : ['No settings card: the chosen position has no answer.']),
     '',

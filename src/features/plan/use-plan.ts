@@ -19,7 +19,7 @@ import { answerIn, outlookOf, type Answer } from './answer';
 import { heardOf, NOTHING_HEARD } from './heard';
 import { useLightSeries } from './use-light-series';
 import { sceneOf, skyOver, viewOf, type Setup, type View, type ViewResult } from './view';
-import { stopsSentence, type Outlook } from './words';
+import { NO_OUTLOOK, stopsSentence } from './exposure-words';
 
 /** The sun, the lamps, and the sky by name. */
 type SkyAndLight = ShownLight & { readonly sky: Sky };
@@ -63,7 +63,6 @@ const EVENT_NAMES = {
   astronomicalDusk: 'night',
 } as const;
 
-const NO_OUTLOOK: Outlook = { waysOut: [] };
 const MAIN_EVENTS = new Set(['rise', 'set', 'culmination']);
 
 /** Sun events that fall within the ribbon, over all the local days it touches, in order. */
@@ -86,13 +85,13 @@ export function eventsWithin(
 /** The parts of a shoot that can be seen: one object until one of them changes. */
 function useSetup(shoot: Shoot): Setup {
   const { marks, positions, kit, choice, features, ground, place, light } = shoot;
-  const { shots, subjects, readings } = shoot;
+  const { shots, subjects, readings, air } = shoot;
   return useMemo(
     () => ({
       ...{ marks, positions, kit, choice, features, ground, place, light },
-      ...{ shots, subjects, readings },
+      ...{ shots, subjects, readings, air },
     }),
-    [marks, positions, kit, choice, features, ground, place, light, shots, subjects, readings],
+    [marks, positions, kit, choice, features, ground, place, light, shots, subjects, readings, air],
   );
 }
 
@@ -105,10 +104,10 @@ export function useLook(shoot: Shoot): Look {
   const atMs = atMsOf(shoot, hours);
   const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
-  const { marks, positions, kit, choice, ground, features, shots, subjects, readings } = setup;
+  const { marks, positions, kit, choice, ground, features, shots, subjects, readings, air } = setup;
   const viewed = useMemo(
-    () => viewOf({ marks, positions, kit, choice, ground, place, light, shots, subjects }),
-    [marks, positions, kit, choice, ground, place, light, shots, subjects],
+    () => viewOf({ marks, positions, kit, choice, ground, place, light, shots, subjects, air }),
+    [marks, positions, kit, choice, ground, place, light, shots, subjects, air],
   );
   const scene = useMemo(
     () => (viewed.ok ? sceneOf(viewed.view, features) : undefined),
@@ -147,15 +146,15 @@ export function usePlan(look: Look): Plan {
   const { series, trouble } = useLightSeries(scene, heard, hours.fromMs, hours.toMs);
   const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
   const outlook = useMemo(
-    () => (viewed.ok ? outlookOf(viewed.view, choice, series) : NO_OUTLOOK),
-    [viewed, choice, series],
+    () => (viewed.ok ? outlookOf(viewed.view, choice, series, hours) : NO_OUTLOOK),
+    [viewed, choice, series, hours],
   );
   const ribbon = useMemo(
     (): Ribbon => ({
       ...hours,
       series,
       events,
-      shortFromMs: outlook.shortfall?.fromMs,
+      shortFromMs: outlook.spans.find(({ toTheEnd }) => toTheEnd)?.fromMs,
       lampsFromMs: light.lampLux > 0 ? (hours.lampsFromMs ?? hours.startMs) : undefined,
     }),
     [hours, series, events, outlook, light],

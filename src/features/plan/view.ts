@@ -1,22 +1,31 @@
 import {
   alongBearing,
   apertureForDepth,
+  aperturesFor,
   bearingDeg,
+  carefulLimit,
   circleOfConfusionMm,
   cropFactor,
+  diffractionCap,
+  emptyRates,
+  extensionLossStops,
   focalRange,
   following,
   frameFill,
   freezeShutter,
   GROUND_REFLECTANCE,
   halfCircle,
+  imageDistanceMm,
+  imageRates,
   motionFor,
   obstaclesOf,
-  panLadder,
+  panRungs,
+  pictureTimes,
   pixelsOnSubject,
   point3,
+  preparePicture,
   shakeLimit,
-  shutterFor,
+  sightCourse,
   sightLine,
   widestApertureAt,
   withConverter,
@@ -24,18 +33,21 @@ import {
   type Lens,
   type LitScene,
   type Motion,
+  type PanOn,
+  type PictureTimes,
   type PictureWanted,
   type Point3,
   type SightLine,
   type SkyOver,
-  type TechniqueDemand,
+  type TimedSubject,
 } from '@/core';
 import type { Body } from '@/presets/bodies';
+import { timesOf } from '@/presets/classes';
 import type { SubjectPreset } from '@/presets/subjects';
 import type { Shot } from '@/records/brief';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { cloudOf } from '@/records/forecast';
-import { bodyOf, lensOf, type Kit } from '@/records/kit';
+import { bodyOf, itemsOf, lensOf, type Kit } from '@/records/kit';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
 import { written } from '@/ui/units';
@@ -54,6 +66,7 @@ export type Setup = Pick<
   | 'shots'
   | 'subjects'
   | 'readings'
+  | 'air'
 >;
 
 /** What a view rests on: a setup but for what stands on the ground and what was measured. */
@@ -99,12 +112,23 @@ export interface View {
   readonly motion: Motion;
   readonly freeze: Freeze;
   /** What a pan from here would do, rung by rung. */
-  readonly ladder: ReturnType<typeof panLadder>;
+  readonly ladder: { readonly rungs: readonly PanOn[]; readonly tryS: number };
   readonly shakeS: number;
-  /** The longest time the picture allows, and what asks for it. */
-  readonly demand: TechniqueDemand;
-  readonly apertureForDepth: number;
+  /** Must and wish of the time, and what asks for them. */
+  readonly times: PictureTimes;
+  /** The same for any other picture of this subject from here. */
+  readonly timesOf: (wanted: Omit<PictureWanted, 'background'>) => PictureTimes;
+  /** Must and wish of the opening. */
+  readonly apertures: ReturnType<typeof aperturesFor>;
+  /** Whether the subject is at rest in this picture. */
+  readonly atRest: boolean;
   readonly cocMm: number;
+  /** Opening past which diffraction costs more than depth gives. */
+  readonly capAperture: number;
+  /** Light that focusing so near costs. */
+  readonly extensionStops: number;
+  /** Stops of the filters in the bag. */
+  readonly filters: readonly number[];
   /** What lights the mark but for what stands in the way: {@link sceneOf} adds that. */
   readonly scene: OpenScene;
 }
@@ -112,6 +136,23 @@ export interface View {
 /** The sky of a shoot: set by hand, or the forecast's cloud hour by hour. */
 export const skyOver = ({ sky, skyFrom, forecast }: Shoot['light']): SkyOver =>
   skyFrom === 'forecast' && forecast ? { sky, cloud: cloudOf(forecast) } : { sky };
+
+/** Strongest wind of the shoot's hours: the forecast's where it is followed, else as set by hand. */
+const windMs = ({ air, light }: Pick<Setup, 'air' | 'light'>): number =>
+  light.skyFrom === 'forecast' && light.forecast
+    ? Math.max(...light.forecast.hours.map((hour) => hour.windMs))
+    : air.windMs;
+
+/** A subject as the wind moves it: what sits on a flower or a twig sways with it, whichever way. */
+export function inWind(subject: SubjectPreset, wind: number): SubjectPreset {
+  const { swayShare = 0, speedMs } = subject;
+  if (swayShare === 0 || speedMs === 0) return subject;
+  const more = (swayShare * wind) / speedMs;
+  return {
+    ...subject,
+    parts: subject.parts.map((part) => ({ ...part, ownShare: (part.ownShare ?? 0) + more })),
+  };
+}
 
 /** Share of a subject's height at which its light is taken: the face, or a bird's. */
 const LIT_AT_HEIGHT = 0.85;
@@ -179,14 +220,14 @@ export function viewOf(shoot: Viewed): ViewResult {
   const mark = chosenMark(shoot);
   const position = chosenPosition(shoot);
   const body = bodyOf(shoot.kit);
-  const subject = subjectOf(shoot, mark.subjectId);
+  const subject = inWind(subjectOf(shoot, mark.subjectId), windMs(shoot));
   const { preset, lens, focalMm } = fittedLens(shoot.kit);
   const camera = point3(position.x, position.y, position.cameraHeightM);
   const { feetM = 0 } = mark;
   const feet = point3(mark.x, mark.y, feetM);
   const aim = point3(mark.x, mark.y, feetM + subject.heightM / 2);
-  const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
-  const tooNear = nearnessProblem(Math.max(levelM, 1e-6), lens);
+  const farM = Math.hypot(aim.x - camera.x, aim.y - camera.y, aim.z - camera.z);
+  const tooNear = nearnessProblem(Math.max(farM, 1e-6), lens);
   if (tooNear) return { ok: false, problem: tooNear };
 
   const sight = sightLine(camera, aim);
@@ -214,24 +255,44 @@ export function viewOf(shoot: Viewed): ViewResult {
   const followed = wanted.technique === 'pan' ? following(running, panSigma) : undefined;
   const motion: Motion = { ...pace, ...(followed && { pan: followed }) };
   const freeze = lazily(() => freezeShutter(running));
-  const shakeS = shakeLimit({
-    focalMm,
-    crop: cropFactor(body.sensor),
-    stabilisationStops: body.stabilisationStops,
-    support: shoot.kit.support,
-  });
+  const hands = { focalMm, crop: cropFactor(body.sensor), support: shoot.kit.support };
+  const shakeS = shakeLimit({ ...hands, stabilisationStops: body.stabilisationStops });
   const cocMm = circleOfConfusionMm(body.sensor);
-  const depthAperture = lazily(() =>
-    apertureForDepth({
-      focalMm,
-      distanceM: sight.distanceM,
+  const capAperture = diffractionCap(cocMm);
+  const widestAperture = widestApertureAt(lens, focalMm);
+  const { orientation } = shoot.choice;
+  const timed: TimedSubject = { ...subject, ...timesOf(subject, shoot.kit.floors) };
+  const along = passing(mark.headingDeg, camera, aim);
+  const timesLens = {
+    imageMm: imageDistanceMm(focalMm, sight.distanceM),
+    circleMm: cocMm,
+    frameWidthMm: orientation === 'level' ? body.sensor.widthMm : body.sensor.heightMm,
+    shakeS,
+    carefulS: carefulLimit(hands),
+  };
+  const timesFor = (picture: Omit<PictureWanted, 'background'>): PictureTimes => {
+    const prepared = preparePicture(timed, picture, panSigma);
+    const rates = imageRates(
+      { ...running.path, subject: prepared.subject },
+      sightCourse(camera, aim),
+      subject.heightM / 2,
+      prepared.sharp,
+      emptyRates(),
+    );
+    return pictureTimes(prepared, rates, timesLens);
+  };
+  const times = lazily(() => timesFor(wanted));
+  const apertures = lazily(() =>
+    aperturesFor(wanted, {
+      widest: widestAperture,
+      cap: Math.min(capAperture, lens.smallestAperture),
       depthM: Math.min(subject.depthM, sight.distanceM),
-      cocMm,
+      forDepth: (depthM) =>
+        apertureForDepth({ focalMm, distanceM: sight.distanceM, depthM, cocMm }),
     }),
   );
-  const along = passing(mark.headingDeg, camera, aim);
-  const ladder = lazily(() =>
-    panLadder({
+  const ladder = lazily(() => ({
+    rungs: panRungs({
       ...along,
       speedMs: subject.speedMs,
       focalMm,
@@ -239,14 +300,10 @@ export function viewOf(shoot: Viewed): ViewResult {
       cocMm,
       frameWidthMm: body.sensor.widthMm,
     }),
-  );
-  const demand = lazily(() =>
-    shutterFor(wanted, running, {
-      shakeS,
-      panS: wanted.technique === 'pan' ? ladder().tryS : shakeS,
-      freeze,
-    }),
-  );
+    tryS: timesFor({ technique: 'pan' }).mustS,
+  }));
+  const ease = ['reaction', 'portrait', 'still'].includes(wanted.technique);
+  const { atRest = false } = (ease ? timed.atEase : timed.times) ?? {};
   const toCameraDeg = bearingDeg(aim, camera);
   const { lampsFromLocal } = shoot.light;
   return {
@@ -258,7 +315,7 @@ export function viewOf(shoot: Viewed): ViewResult {
       lens,
       lensName: preset.name,
       focalMm,
-      widestAperture: widestApertureAt(lens, focalMm),
+      widestAperture,
       subject,
       camera,
       aim,
@@ -270,23 +327,28 @@ export function viewOf(shoot: Viewed): ViewResult {
       wanted,
       running,
       passing: along,
-      orientation: shoot.choice.orientation,
+      orientation,
       dial: shoot.kit.dial ?? 'third',
       motion,
       get freeze() {
         return freeze();
       },
       shakeS,
-      get demand() {
-        return demand();
+      get times() {
+        return times();
       },
+      timesOf: timesFor,
+      atRest,
       get ladder() {
         return ladder();
       },
-      get apertureForDepth() {
-        return depthAperture();
+      get apertures() {
+        return apertures();
       },
       cocMm,
+      capAperture,
+      extensionStops: extensionLossStops(focalMm, sight.distanceM),
+      filters: itemsOf(shoot.kit, 'filter').map(({ stops }) => stops),
       scene: {
         place: shoot.place,
         ...skyOver(shoot.light),

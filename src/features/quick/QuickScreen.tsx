@@ -4,7 +4,8 @@ import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { Fact } from '@/features/plan/AnswerPanel';
-import { engraved, metres, shutterReason, stops, stopsSentence } from '@/features/plan/words';
+import { engraved, metres, stops } from '@/features/plan/words';
+import { NO_OUTLOOK, shutterReason, stopsSentence } from '@/features/plan/exposure-words';
 import { backgroundInWords } from '@/features/ground/figures';
 import { ExposureDrawn } from '@/features/settings/MotionAndBudget';
 import type { Quick } from '@/records/quick';
@@ -58,7 +59,7 @@ function Page({ quick, onChange }: PageProps) {
   const result = quickAnswer(quick);
   const fields = <QuickFields quick={quick} onChange={onChange} />;
   const drawn = result.ok ? (
-    <ExposureDrawn exposure={result.exposure} ev={result.ev.expected} />
+    <ExposureDrawn view={result.view} exposure={result.exposure} ev={result.ev.expected} />
   ) : null;
   const make = <Button label="Make a shoot of it" onPress={() => setMaking(true)} />;
   return (
@@ -122,10 +123,10 @@ function QuickAnswer({ quick, result }: { readonly quick: Quick; readonly result
     <View role="region" aria-label="Answer" className="gap-2">
       <Exposure {...engraved(settings)} />
       <Text kind="strong" aria-live="polite">
-        {stopsSentence(exposure, { waysOut: [] }, now)}
+        {stopsSentence(exposure, NO_OUTLOOK, now)}
       </Text>
       <Text kind="small">
-        {shutterReason(view, result)}
+        {shutterReason(view, exposure)}
         {settings.liftStops > 0.05 ? ` Lift ${stops(settings.liftStops)} afterwards.` : ''}
       </Text>
       <View className="flex-row gap-3 border-t border-line pt-2">

@@ -2,7 +2,9 @@ import {
   distanceForFill,
   ev as evOf,
   evFromIlluminance,
+  FRAME_SIGMA_STOPS,
   LAMP_LEVELS_LUX,
+  METER_SIGMA_STOPS,
   solveExposure,
   type EvRange,
   type Exposure,
@@ -11,6 +13,7 @@ import { exposureDemands } from '@/features/plan/answer';
 import { fittedLens, viewOf, type Setup, type View } from '@/features/plan/view';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { bodyById, subjectById } from '@/presets/find';
+import { FIRST_AIR } from '@/records/day';
 import { EMPTY_BAG } from '@/records/kit';
 import { turnGround } from '@/records/edit-ground';
 import { newShoot, type ShootBrief } from '@/records/new-shoot';
@@ -79,9 +82,6 @@ function standing(quick: Quick): Pick<Setup, 'marks' | 'positions'> {
   };
 }
 
-/** How far a meter and a judged test frame may be off, in stops. Common practice, no source. */
-const METER_STOPS = 0.2;
-const FRAME_STOPS = 0.4;
 const about = (expected: number, stops: number): EvRange => ({
   low: expected - stops,
   expected,
@@ -94,11 +94,11 @@ export function quickEv({ light }: Quick): EvRange {
     case 'eye':
       return (EYE_LIGHTS.find(({ id }) => id === light.eye) ?? EYE_LIGHTS[0]).ev;
     case 'lamps':
-      return about(evFromIlluminance(LAMP_LEVELS_LUX[light.lamps] || 1), METER_STOPS);
+      return about(evFromIlluminance(LAMP_LEVELS_LUX[light.lamps] || 1), METER_SIGMA_STOPS);
     case 'ev':
-      return about(light.ev, METER_STOPS);
+      return about(light.ev, METER_SIGMA_STOPS);
     case 'frame':
-      return about(evOf(light.frame) - light.frame.looksDarkStops, FRAME_STOPS);
+      return about(evOf(light.frame) - light.frame.looksDarkStops, FRAME_SIGMA_STOPS);
   }
 }
 
@@ -125,6 +125,7 @@ export function quickAnswer(quick: Quick): QuickResult {
     // Only for the geometry: the light is told, not computed.
     place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
     light: { sky: 'clear', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
+    air: FIRST_AIR,
   });
   if (!seen.ok) return seen;
   const { view } = seen;

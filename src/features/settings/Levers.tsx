@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { formatShutter, type ExposurePlan, type ScaleKind } from '@/core';
 import { DialStepper } from '@/features/plan/DialStepper';
+import { apertureRuleInWords, ISO_WORDS, shutterRuleInWords } from '@/features/plan/exposure-words';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { View as Seen } from '@/features/plan/view';
 import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
@@ -9,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 
 type Held = Shoot['choice']['held'];
-type Lever = keyof Held;
+type Lever = Exclude<keyof Held, 'liftStops'>;
 
 const KINDS: Readonly<Record<Lever, ScaleKind>> = {
   shutterS: 'shutter',
@@ -64,9 +65,9 @@ export function Levers({
     iso: [view.body.iso.base, view.body.iso.last],
   };
   const free: Readonly<Record<Lever, string>> = {
-    shutterS: `answers; ${view.demand.ruledBy} asks ${formatShutter(view.demand.shutterS)}`,
-    aperture: `answers; ${exposure.budget.find(({ lever }) => lever === 'aperture')?.ruledBy ?? ''}`,
-    iso: 'answers with what is left',
+    shutterS: `automatic: ${shutterRuleInWords(view, exposure)}`,
+    aperture: `automatic: ${apertureRuleInWords(exposure)}`,
+    iso: `automatic: ${ISO_WORDS[exposure.noise.level]}`,
   };
   const holding = (Object.keys(KINDS) as Lever[]).filter((lever) => held[lever] !== undefined);
   return (

@@ -4,6 +4,13 @@ import { type ExposurePlan } from '@/core';
 import { SmearRuler } from '@/figures/SmearRuler';
 import { StopBudget, type BudgetBar } from '@/figures/StopBudget';
 import { useShootPage } from '@/features/plan/ShootContext';
+import {
+  apertureRuleInWords,
+  filterInWords,
+  ISO_WORDS,
+  shutterRuleInWords,
+} from '@/features/plan/exposure-words';
+import type { View as Seen } from '@/features/plan/view';
 import { engraved, gradeInWords } from '@/features/plan/words';
 import { Heading, Text } from '@/ui/Text';
 
@@ -14,22 +21,15 @@ const LEVER_NAMES = {
   lift: 'lift afterwards',
 } as const;
 
-const ISO_WORDS: Readonly<Record<string, string>> = {
-  base: 'the cleanest',
-  good: 'clean',
-  usable: 'grain to see',
-  last: 'more grain than you would choose',
-};
-
-function bars(ev: number, plan: ExposurePlan): BudgetBar[] {
+function bars(view: Seen, ev: number, plan: ExposurePlan): BudgetBar[] {
   const dialled = engraved(plan.settings);
-  const ruler = (lever: string) => plan.budget.find((line) => line.lever === lever)?.ruledBy ?? '';
   const notes = {
-    shutter: `${dialled.shutter}, ruled by ${ruler('shutter')}`,
-    aperture: `${dialled.aperture}, ${ruler('aperture')}`,
-    iso: `${dialled.iso}, ${ISO_WORDS[ruler('iso')] ?? ''}`,
+    shutter: `${dialled.shutter}, ${shutterRuleInWords(view, plan)}`,
+    aperture: `${dialled.aperture}, ${apertureRuleInWords(plan)}`,
+    iso: `${dialled.iso}, ${ISO_WORDS[plan.noise.level]}`,
     lift: 'in the raw file',
   };
+  const { filterStops = 0 } = plan.settings;
   return [
     { name: 'light on the face', stops: ev, note: `EV ${ev.toFixed(1)}`, gives: true },
     ...plan.budget
@@ -40,6 +40,9 @@ function bars(ev: number, plan: ExposurePlan): BudgetBar[] {
         note: notes[lever],
         gives: lever === 'iso' || lever === 'lift',
       })),
+    ...(filterStops > 0
+      ? [{ name: 'filter', stops: filterStops, note: filterInWords(filterStops), gives: false }]
+      : []),
   ];
 }
 
@@ -48,14 +51,16 @@ export function MotionAndBudget() {
   const { seen } = useShootPage().plan;
   if (!seen.ok) return null;
   const { exposure, light } = seen.answer;
-  return <ExposureDrawn exposure={exposure} ev={light.ev.expected} />;
+  return <ExposureDrawn view={seen.view} exposure={exposure} ev={light.ev.expected} />;
 }
 
 /** How far each part moves in the picture, and how the stops are spent. */
 export function ExposureDrawn({
+  view,
   exposure,
   ev,
 }: {
+  readonly view: Seen;
   readonly exposure: ExposurePlan;
   readonly ev: number;
 }) {
@@ -79,7 +84,7 @@ export function ExposureDrawn({
         <Heading level={2} kind="figure">
           Where the stops go
         </Heading>
-        <StopBudget bars={bars(ev, exposure)} widthPx={widthPx} />
+        <StopBudget bars={bars(view, ev, exposure)} widthPx={widthPx} />
       </View>
     </View>
   );

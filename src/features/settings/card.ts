@@ -6,6 +6,7 @@ import {
   type Turn,
 } from '@/core';
 import { exposureDemands } from '@/features/plan/answer';
+import { rowReason } from '@/features/plan/exposure-words';
 import type { View } from '@/features/plan/view';
 import { engraved, stops } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
@@ -29,17 +30,25 @@ export function cardRequest(
   return { series: within, request: exposureDemands(view, choice) };
 }
 
-const DIALS = { shutter: 'shutter', aperture: 'aperture', iso: 'ISO', lift: 'lift' } as const;
+const DIALS = {
+  shutter: 'shutter',
+  aperture: 'aperture',
+  iso: 'ISO',
+  lift: 'lift',
+  filter: 'filter',
+} as const;
 /** What a larger value of each dial is called when one turns it there. */
 const TOWARDS = {
   shutter: ['faster', 'slower'],
   aperture: ['open', 'close'],
   iso: ['down', 'up'],
   lift: ['less', 'more'],
+  filter: ['off', 'on'],
 } as const;
 
 /** "ISO up 2 clicks". */
 export function turnInWords({ dial, clicks }: Turn): string {
+  if (dial === 'filter') return clicks > 0 ? 'filter on' : 'filter off';
   const way = TOWARDS[dial][clicks > 0 ? 1 : 0];
   const count = Math.abs(clicks);
   return `${DIALS[dial]} ${way} ${count} ${count === 1 ? 'click' : 'clicks'}`;
@@ -62,7 +71,7 @@ export function cardLine(row: CardRow, clock: (ms: number) => string): CardLine 
     time: clock(row.fromMs),
     ...engraved(row.settings),
     turn: row.turns.map(turnInWords).join(', ') || 'as you begin',
-    why: `${row.why}${lift}`,
+    why: `${rowReason(row)}${lift}`,
   };
 }
 

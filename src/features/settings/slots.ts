@@ -1,15 +1,16 @@
 import {
   formatShutter,
   nearestMark,
-  shutterFor,
+  RIGHT_WITHIN_STOPS,
   solveExposure,
   type PictureWanted,
   type Settings,
   type SubjectLight,
 } from '@/core';
-import { exposureDemands } from '@/features/plan/answer';
+import { demandsOf, exposureDemands } from '@/features/plan/answer';
 import type { View } from '@/features/plan/view';
-import { engraved } from '@/features/plan/words';
+import { filterInWords } from '@/features/plan/exposure-words';
+import { engraved, stops } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
 
 /** What to store in a body's memory slots, in words that any body has. */
@@ -31,24 +32,17 @@ export function memorySlots(
   light: SubjectLight,
 ): readonly Slot[] {
   const { held: _held, ...request } = exposureDemands(view, choice);
-  const panS = view.ladder.tryS;
   const ceiling = nearestMark('iso', view.body.iso.usable).label;
   const set = (wanted: PictureWanted) => {
-    const { shutterS, ruledBy } = shutterFor(wanted, view.running, { shakeS: view.shakeS, panS });
-    const { settings } = solveExposure({
+    const times = view.timesOf(wanted);
+    const { settings, stopsBright } = solveExposure({
       ...request,
       ev: light.ev,
-      demands: {
-        ...request.demands,
-        shutterS,
-        shutterRuledBy: ruledBy,
-        keepShutter: wanted.technique === 'pan',
-      },
+      demands: demandsOf(view, times, choice.liftStops),
     });
-    return { settings, exposure: engraved(settings) };
+    return { settings, exposure: engraved(settings), times, stopsBright };
   };
   const pan = set({ technique: 'pan', background: 'any' });
-  const wantedPan = formatShutter(panS);
   const burst = `${view.body.framesPerS} frames a second`;
   return [
     {
@@ -77,7 +71,13 @@ export function memorySlots(
         burst,
         'stabiliser up and down only',
         'press in the middle of the swing',
-        ...(pan.exposure.shutter === wantedPan ? [] : [`a neutral filter would hold ${wantedPan}`]),
+        ...(pan.times.comesAtYou ? ['nothing to pan from here: it comes at you'] : []),
+        ...(pan.settings.filterStops
+          ? [`${filterInWords(pan.settings.filterStops)} on the lens`]
+          : []),
+        ...(pan.stopsBright > RIGHT_WITHIN_STOPS
+          ? [`a neutral filter: ${stops(pan.stopsBright)} too bright without`]
+          : []),
       ],
     },
   ];
