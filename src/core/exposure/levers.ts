@@ -13,7 +13,8 @@ export function noiseLevel(
   iso: number,
   { base, good, usable, last }: IsoLandmarks,
 ): keyof IsoLandmarks | 'beyond' {
-  const tolerance = 1.01;
+  // A figure stands for its mark: ISO 2500 for 2540.
+  const tolerance = 1.03;
   if (iso <= base * tolerance) return 'base';
   if (iso <= good * tolerance) return 'good';
   if (iso <= usable * tolerance) return 'usable';
@@ -35,6 +36,8 @@ export interface WayOut {
 /** Most that a frame is ever lifted, whatever is allowed: past this it is another picture. No source. */
 const LIFT_MOST_STOPS = 3;
 const THIRD = 1 / 3;
+/** Slower than so many times its must, nothing of a subject is left to hold. No source. */
+const PAST_MUST_MOST = 4;
 
 /** Filters that are to be had everywhere. Common practice, no source. */
 const FILTERS_SOLD_STOPS = [3, 6, 10];
@@ -65,7 +68,15 @@ export function waysOut(
   const { usable, last } = camera.iso;
   const slowest = demands.keepShutter
     ? shutterS
-    : Math.max(shutterS, onDial(camera, 'shutter', demands.handsS ?? Infinity, 'down'));
+    : Math.max(
+        shutterS,
+        onDial(
+          camera,
+          'shutter',
+          Math.min(demands.handsS ?? Infinity, corners.mustS * PAST_MUST_MOST),
+          'down',
+        ),
+      );
   const slowerBy = Math.log2(slowest / shutterS);
   const pastUsable = Math.max(0, isoStops(iso) - isoStops(usable));
   const pastMust = Math.max(0, Math.log2(shutterS / corners.mustS));

@@ -34,6 +34,9 @@ export const isoStops = (iso: number): number => Math.log2(iso / 100);
 /** A frame nearer than this to right can be called right: half a third-stop click. */
 export const RIGHT_WITHIN_STOPS = 1 / 6 + 1e-6;
 
+/** A tie is no accident of floating point. */
+const TIE = 1e-6;
+
 interface Stretch {
   readonly lever: 'shutter' | 'aperture' | 'iso' | 'lift';
   /** Where the lever stands at the end of it. */
@@ -44,6 +47,8 @@ interface Stretch {
 const REST_OVER_BASE = 8;
 /** Past the highest usable ISO before the shutter gives. */
 const OVER_USABLE_STOPS = 2 / 3;
+/** Faster than this nobody goes to spend light: the lens is closed first. */
+const FASTEST_SENSIBLE_S = 2 ** -12;
 /** Quality first spends light on the shutter's wish only below this many times the base. */
 const QUALITY_OVER_BASE = 4;
 
@@ -65,8 +70,9 @@ function stretches(
   const lift: Stretch = { lever: 'lift', to: demands.liftStops };
   const over = iso.usable * 2 ** OVER_USABLE_STOPS;
   const half = demands.atRest ? Math.min(iso.good / 2, REST_OVER_BASE * iso.base) : iso.good / 2;
-  // Light over at base: the shutter goes faster first, then the lens closes.
-  const inTheSun = [aperture(wishAperture), shutter(wishS)];
+  // Light over at base: the shutter goes faster as far as is sensible, then the lens closes, then faster still.
+  const sensibleS = Math.min(wishS, Math.max(corners.fastestS, FASTEST_SENSIBLE_S));
+  const inTheSun = [shutter(sensibleS), aperture(wishAperture), shutter(wishS)];
   const order = orderOf();
   // With a lever in the hand the others answer as far as they go.
   const answers = Object.keys(held).length > 0 && !held.shutterS && !demands.keepShutter;
@@ -98,6 +104,7 @@ function stretches(
           shutter(mustS),
           isoTo(iso.good),
           aperture(widest),
+          isoTo(iso.usable),
           shutter(slowestS),
           lift,
           isoTo(iso.last),
@@ -179,7 +186,8 @@ export function settle(request: ExposureRequest): Settled {
     iso: (by: number) => (at.iso *= 2 ** by),
     lift: (by: number) => (at.lift += by),
   };
-  let clicks = Math.max(0, Math.round((filterStops - over) / step));
+  // Half way between two clicks the darker one is taken, always.
+  let clicks = Math.max(0, Math.round((filterStops - over) / step - TIE));
   for (const { lever, to } of stretches(corners, iso, request)) {
     if (clicks === 0) break;
     const room = Math.max(0, Math.floor(stops[lever](to) / step + 1e-6));

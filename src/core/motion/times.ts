@@ -105,12 +105,12 @@ export function timesFor(
       ramp(speedMs, FOLLOWED_MS.from, FOLLOWED_MS.to),
       1 - ramp(crossesS, CROSSES_S.within, CROSSES_S.beyond),
     );
-    const stopsOver = (timeS: number) => Math.log2(classTimes.mustS / timeS);
+    const stopsOver = (timeS: number) => Math.max(0, Math.log2(classTimes.mustS / timeS));
     const body = follows * stopsOver(within(GRADE_LIMIT_CIRCLES.crisp, rates.followedRadS));
     const unplanned = stopsOver(
       within(GRADE_LIMIT_CIRCLES.crisp, classTimes.unplannedMs / rates.distanceM),
     );
-    raiseStops = Math.min(RAISE_MOST_STOPS, Math.max(0, body, unplanned));
+    raiseStops = Math.min(RAISE_MOST_STOPS, Math.max(body, unplanned));
     if (raiseStops > 0) {
       mustBy = body >= unplanned ? { by: 'part', part: rates.followedPart } : UNPLANNED;
     }

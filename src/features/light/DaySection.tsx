@@ -1,10 +1,13 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { evNeededFor, lightColour } from '@/core';
+import { withShot } from '@/features/brief/choose-shot';
 import { exposureDemands } from '@/features/plan/answer';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
 import { LightChart, LineKey } from '@/figures/LightChart';
+import { localMinuteOf } from '@/records/times';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Heading, Text } from '@/ui/Text';
 import {
@@ -118,7 +121,7 @@ function Day({ seen }: { readonly seen: Seen }) {
 
 function colourInWords({ answer }: Seen, at: string): string {
   const { kelvin, name } = lightColour(answer.light);
-  return `Colour at ${at}: ${name}, near ${kelvin} K. Fixed, so that frames match.`;
+  return `White balance at ${at}: ${name}; fix ${kelvin} K so that frames match.`;
 }
 
 /** Sun, twilight, shade and lamps in the order they come. */
@@ -155,7 +158,8 @@ function Shots({
 }: {
   readonly lines: readonly (DrawnLine & { readonly series: NonNullable<DrawnLine['series']> })[];
 }) {
-  const { setup, hours, clock } = useShootPage().plan;
+  const { plan, update } = useShootPage();
+  const { setup, hours, clock } = plan;
   const shots = shotsThrough(
     setup,
     (markId) => lines.find(({ id }) => id === markId)?.series,
@@ -169,10 +173,21 @@ function Shots({
         When each shot ends
       </Heading>
       <View role="list" aria-label="When each shot ends" className="gap-2">
-        {shots.map(({ shot, words }) => (
-          <View key={shot.id} role="listitem">
+        {shots.map(({ shot, words, worstMs }) => (
+          <View key={shot.id} role="listitem" className="gap-1">
             <Text kind="label">{shot.name}</Text>
             <Text kind="small">{words}</Text>
+            {worstMs === undefined ? null : (
+              <Button
+                label={`See what saves it at ${clock(worstMs)}`}
+                onPress={() =>
+                  update((current) => ({
+                    ...withShot(current, shot),
+                    atLocal: localMinuteOf(worstMs, current.place.timeZone),
+                  }))
+                }
+              />
+            )}
           </View>
         ))}
       </View>

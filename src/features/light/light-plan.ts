@@ -3,16 +3,19 @@ import {
   clicksOff,
   evNeededFor,
   LightModel,
+  momentsWithin,
   point3,
+  shortSpans,
   turned,
   type HeardReading,
   type LightSeries,
   type LitScene,
 } from '@/core';
-import { exposureDemands, waysAt } from '@/features/plan/answer';
+import { zoomedFor } from '@/features/brief/choose-shot';
+import { exposureDemands } from '@/features/plan/answer';
 import { heardOf } from '@/features/plan/heard';
 import { sceneOf, viewOf, type Setup, type View } from '@/features/plan/view';
-import { stops, waysInWords } from '@/features/plan/words';
+import { stops } from '@/features/plan/words';
 import { fieldOfPlay } from '@/presets/grounds';
 import type { Shot } from '@/records/brief';
 import type { ShootHours } from '@/records/times';
@@ -86,57 +89,46 @@ export interface ShotLight {
   readonly shot: Shot;
   /** From when it can't be had at the highest ISO one would use; holds to the end when absent. */
   readonly endsMs?: number;
+  /** The minute at which most is missing, to look at what would save it. */
+  readonly worstMs?: number;
   readonly words: string;
 }
 
-/** Light nearer to what is needed than this is enough. */
-const ENOUGH_STOPS = 0.05;
-
-/** The part of a series within the shoot's own hours. */
-function withinHours(
-  { timeMs, ev }: LightSeries,
-  { startMs, endMs }: Pick<ShootHours, 'startMs' | 'endMs'>,
-): readonly { readonly timeMs: number; readonly ev: number }[] {
-  return timeMs
-    .map((at, i) => ({ timeMs: at, ev: ev[i] ?? 0 }))
-    .filter((moment) => moment.timeMs >= startMs && moment.timeMs <= endMs);
-}
-
-/** From when to when a view has light enough, and which lever would save it where it has not. */
+/** From when to when a view has light enough. Only what holds at every minute is said to hold. */
 function shotLight(
   view: View,
   choice: Setup['choice'],
-  moments: ReturnType<typeof withinHours>,
+  moments: ReturnType<typeof momentsWithin>,
   clock: (ms: number) => string,
 ): Omit<ShotLight, 'shot'> {
   const needed = evNeededFor(exposureDemands(view, choice));
-  const lacks = moments.map(({ timeMs, ev }) => ({ timeMs, stops: needed - ev }));
-  const held = lacks.filter((lack) => lack.stops <= ENOUGH_STOPS);
-  const [first, last] = [held[0], held.at(-1)];
+  const spans = shortSpans(moments, needed);
+  const [first, last] = [spans[0], spans.at(-1)];
   if (!first || !last) {
-    const best = lacks.reduce((a, b) => (b.stops < a.stops ? b : a));
-    const ways = waysInWords(waysAt(view, choice, best.stops), best.stops);
+    const spare = Math.min(...moments.map(({ ev }) => ev - needed));
+    const least = spare >= 0.05 ? `${stops(spare)} over what it needs at the least` : 'just enough';
+    return { words: `Holds throughout, ${least}.` };
+  }
+  const startMs = moments[0]?.timeMs ?? 0;
+  if (first.fromMs === startMs && first.toTheEnd) {
+    const best = moments.reduce((a, b) => (b.ev > a.ev ? b : a));
     return {
-      endsMs: lacks[0]?.timeMs ?? 0,
-      words: `Never in these hours: short by ${stops(best.stops)} at the best, at ${clock(best.timeMs)}: ${ways}.`,
+      endsMs: startMs,
+      worstMs: best.timeMs,
+      words: `Never in these hours: ${stops(needed - best.ev)} short at the best, at ${clock(best.timeMs)}.`,
     };
   }
-  const begins = first === lacks[0] ? '' : `Not before ${clock(first.timeMs)}. `;
-  const after = lacks.filter(({ timeMs }) => timeMs > last.timeMs);
-  if (after.length > 0) {
-    const worst = Math.max(...after.map((lack) => lack.stops));
-    const fromMs = after[0]?.timeMs ?? last.timeMs;
-    const ways = waysInWords(waysAt(view, choice, worst), worst);
-    return {
-      endsMs: fromMs,
-      words: `${begins}From ${clock(fromMs)} short by ${stops(worst)}: ${ways}.`,
-    };
-  }
-  const spare = -Math.max(...held.map((lack) => lack.stops));
+  const { worst } = spans.reduce((a, b) => (b.worst.stops > a.worst.stops ? b : a));
+  const words = spans.map((span) => {
+    if (span.fromMs === startMs) return `Not before ${clock(span.toMs)}.`;
+    return span.toTheEnd
+      ? `Good until ${clock(span.fromMs)}.`
+      : `Short from ${clock(span.fromMs)} to ${clock(span.toMs)}.`;
+  });
   return {
-    words: begins
-      ? `${begins}Then it holds to the end.`
-      : `Holds throughout, ${stops(Math.max(0, spare))} in hand at the least.`,
+    ...(last.toTheEnd && { endsMs: last.fromMs }),
+    worstMs: worst.timeMs,
+    words: `${words.join(' ')} At ${clock(worst.timeMs)} ${stops(worst.stops)} short.`,
   };
 }
 
@@ -149,11 +141,14 @@ export function shotsThrough(
 ): readonly ShotLight[] {
   return setup.shots.flatMap((shot): ShotLight[] => {
     const series = seriesOf(shot.markId);
-    const moments = series ? withinHours(series, hours) : [];
+    const moments = series ? momentsWithin(series, hours) : [];
     if (moments.length === 0) return [];
     const { markId, orientation } = shot;
     const asked = looking(setup, { markId, orientation, shotId: shot.id, held: {} });
-    const seen = viewOf(asked);
+    const fromHere = viewOf(asked);
+    const seen = fromHere.ok
+      ? viewOf({ ...asked, kit: zoomedFor(asked.kit, fromHere.view, shot) })
+      : fromHere;
     if (!seen.ok) return [{ shot, words: seen.problem }];
     if (shot.technique === 'silhouette') {
       return [{ shot, words: 'Exposed for the sky behind: it lasts as long as that does.' }];

@@ -10,7 +10,7 @@ import {
   type Exposure,
 } from '@/core';
 import { exposureDemands } from '@/features/plan/answer';
-import { fittedLens, viewOf, type Setup, type View } from '@/features/plan/view';
+import { fittedLens, viewOf, type Setup, type View, type Viewed } from '@/features/plan/view';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { bodyById, subjectById } from '@/presets/find';
 import { FIRST_AIR } from '@/records/day';
@@ -32,7 +32,7 @@ export type QuickResult =
   | { readonly ok: false; readonly problem: string };
 
 /** Bearing the subject moves along, the camera looking north at it. */
-const HEADING_DEG = { across: 90, diagonal: 135, towards: 180 } as const;
+export const HEADING_DEG = { across: 90, diagonal: 135, towards: 180 } as const;
 /** Camera no lower than this; the subject's middle is at its height, so that the line is level. */
 const CAMERA_M = 1.2;
 
@@ -56,12 +56,21 @@ export function quickDistanceM({
   });
 }
 
-/** The quick answer's subject and camera as a mark and a position, the camera to the south. */
-function standing(quick: Quick): Pick<Setup, 'marks' | 'positions'> {
-  const { subjectId, runs } = quick;
+/** A subject, the way it moves and how far off it is. */
+interface Stand {
+  readonly subjectId: string;
+  readonly headingDeg: number;
+  readonly distanceM: number;
+}
+
+/** A subject and a camera as a mark and a position, the camera to the south. */
+function standingFor({
+  subjectId,
+  headingDeg,
+  distanceM,
+}: Stand): Pick<Setup, 'marks' | 'positions'> {
   const subject = subjectById(subjectId);
   const cameraHeightM = Math.max(CAMERA_M, subject.heightM / 2);
-  const headingDeg = HEADING_DEG[runs];
   const feetM = cameraHeightM - subject.heightM / 2;
   return {
     marks: [
@@ -76,11 +85,39 @@ function standing(quick: Quick): Pick<Setup, 'marks' | 'positions'> {
         ...(feetM > 0 && { feetM }),
       },
     ],
-    positions: [
-      { id: 'position', name: 'Position', x: 0, y: -quickDistanceM(quick), cameraHeightM },
-    ],
+    positions: [{ id: 'position', name: 'Position', x: 0, y: -distanceM, cameraHeightM }],
   };
 }
+
+const standOf = (quick: Quick): Stand => ({
+  subjectId: quick.subjectId,
+  headingDeg: HEADING_DEG[quick.runs],
+  distanceM: quickDistanceM(quick),
+});
+
+/** What can be seen on a blank ground, where only the geometry counts: the light is told, not computed. */
+export const blankSetup = (
+  stand: Stand,
+  {
+    kit,
+    choice,
+    shots = [],
+    windMs = FIRST_AIR.windMs,
+  }: Pick<Setup, 'kit' | 'choice'> & {
+    readonly shots?: Setup['shots'];
+    readonly windMs?: number;
+  },
+): Viewed => ({
+  ...standingFor(stand),
+  choice,
+  shots,
+  subjects: [],
+  kit,
+  ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'grass' },
+  place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
+  light: { sky: 'clear', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
+  air: { ...FIRST_AIR, windMs },
+});
 
 const about = (expected: number, stops: number): EvRange => ({
   low: expected - stops,
@@ -115,18 +152,7 @@ const choiceOf = ({ orientation, school }: Quick): Shoot['choice'] => ({
 /** What to set, or what stands in the way. */
 export function quickAnswer(quick: Quick): QuickResult {
   const choice = choiceOf(quick);
-  const seen = viewOf({
-    ...standing(quick),
-    choice,
-    shots: [],
-    subjects: [],
-    kit: { ...quick.kit, ...EMPTY_BAG },
-    ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'grass' },
-    // Only for the geometry: the light is told, not computed.
-    place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
-    light: { sky: 'clear', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
-    air: FIRST_AIR,
-  });
+  const seen = viewOf(blankSetup(standOf(quick), { kit: { ...quick.kit, ...EMPTY_BAG }, choice }));
   if (!seen.ok) return seen;
   const { view } = seen;
   const ev = quickEv(quick);
@@ -152,7 +178,7 @@ function lightOf({ light }: Quick): Shoot['light'] {
  */
 export function shootOfQuick(quick: Quick, brief: ShootBrief, id: string, now: string): Shoot {
   const upright = newShoot({ ...brief, template: 'blank', bearingDeg: 0 }, id, now);
-  const { marks, positions } = standing(quick);
+  const { marks, positions } = standingFor(standOf(quick));
   return turnGround(
     {
       ...upright,
