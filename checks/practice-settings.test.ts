@@ -50,7 +50,7 @@ const overcast = (sunAltitudeDeg: number) => daylight({ sunAltitudeDeg, sky: 'ov
 function isoFor(evScene: number, shutterS: number, aperture: number): number {
   return solveExposure({
     ev: { low: evScene, expected: evScene, high: evScene },
-    demands: { shutterS, shutterRuledBy: 'reported', aperture, liftStops: 0 },
+    demands: { shutterS, shutterRuledBy: { by: 'chosen' }, aperture, liftStops: 0 },
     camera: BODY,
     lens: { widestAperture: aperture, smallestAperture: 22 },
     school: 'motion',
@@ -166,7 +166,7 @@ test('hall ISOs in use, 6400 to 12800, are one stop: three clicks', () => {
 test('automatic ISO in strong sun runs into its floor unless the shutter goes faster', () => {
   const { autoIso } = solveExposure({
     ev: { low: 12, expected: 12.1, high: brightField },
-    demands: { shutterS: 1 / 500, shutterRuledBy: 'reported', liftStops: 0 },
+    demands: { shutterS: 1 / 500, shutterRuledBy: { by: 'chosen' }, liftStops: 0 },
     camera: BODY,
     lens: { widestAperture: 2.8, smallestAperture: 22 },
     school: 'balanced',

@@ -59,9 +59,18 @@ function write(
   return `<text x="${x}" y="${y.toFixed(0)}" font-size="${size}" font-weight="${weight}" fill="${ink}" text-anchor="${anchor}" font-family='${FONT}'>${escaped(text)}</text>`;
 }
 
+/** Rows spread evenly over all of them, the first and the last always among them. */
+function spread<T>(rows: readonly T[], most: number): readonly T[] {
+  if (rows.length <= most) return rows;
+  const last = rows.length - 1;
+  return Array.from({ length: most }, (_, i) =>
+    most === 1 ? (rows[last] as T) : (rows[Math.round((i * last) / (most - 1))] as T),
+  );
+}
+
 /**
- * A card as an SVG file that stands alone. Rows shrink until all fit; what still does not is counted,
- * never dropped in silence.
+ * A card as an SVG file that stands alone. Rows shrink until all fit; where they still do not, rows are
+ * taken out evenly, so that the card covers the shoot to its end, and it says so.
  */
 export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSize): string {
   const { widthPx, heightPx, topPx } = CARD_SIZES[size];
@@ -70,7 +79,7 @@ export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSiz
   const room = heightPx - FOOT - head - notes.length * 44;
   const rowPx = Math.max(LEAST_ROW_PX, Math.min(190, room / Math.max(1, lines.length)));
   const reasons = rowPx >= ROW_WITH_REASON_PX;
-  const shown = lines.slice(0, Math.max(1, Math.floor(room / rowPx)));
+  const shown = spread(lines, Math.max(1, Math.floor(room / rowPx)));
   const big = Math.min(64, rowPx * (reasons ? 0.42 : 0.62));
   const small = Math.min(30, rowPx * 0.2);
   const rows = shown.flatMap((line, i) => {
@@ -94,7 +103,7 @@ export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSiz
   });
   const left = lines.length - shown.length;
   const foot = head + 30 + shown.length * rowPx + 50;
-  const ends = [...(left > 0 ? [`and ${left} more rows in the app`] : []), ...notes];
+  const ends = [...(left > 0 ? [`${left} turns between are in the app`] : []), ...notes];
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}" viewBox="0 0 ${widthPx} ${heightPx}" role="img">`,

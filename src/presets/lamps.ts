@@ -19,3 +19,18 @@ export const LAMPS: readonly LampPreset[] = [
 /** "Weak floodlights, 245 lx"; "No lamps". */
 export const lampLabel = ({ id, name }: LampPreset): string =>
   LAMP_LEVELS_LUX[id] > 0 ? `${name}, ${LAMP_LEVELS_LUX[id]} lx` : name;
+
+/** Swing of a ground's lamps: as measured, or as lamps of their level usually swing. */
+export function modulationOf({
+  modulation,
+  lampLux,
+}: {
+  readonly modulation?: number | undefined;
+  readonly lampLux: number;
+}): number {
+  if (modulation !== undefined) return modulation;
+  const nearest = LAMPS.filter(({ id }) => id !== 'none').reduce((a, b) =>
+    Math.abs(LAMP_LEVELS_LUX[b.id] - lampLux) < Math.abs(LAMP_LEVELS_LUX[a.id] - lampLux) ? b : a,
+  );
+  return nearest.modulation;
+}

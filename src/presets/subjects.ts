@@ -1,6 +1,18 @@
-import { wingTipSpeed, type MovingPart } from '@/core';
+import type { MovingPart } from '@/core';
 import type { CautionTag } from './cautions';
 import type { ClassId } from './classes';
+import {
+  ball,
+  head,
+  resting,
+  runner,
+  runningFoot,
+  runningHand,
+  stickTip,
+  torso,
+  wheelRim,
+  wing,
+} from './subject-parts';
 
 /** A kind of subject: its size, pace and parts. Every value: common practice, no source. */
 export interface SubjectPreset {
@@ -8,6 +20,8 @@ export interface SubjectPreset {
   readonly name: string;
   /** What its pictures are taken at: `CLASSES`. */
   readonly classId: ClassId;
+  /** Flat, so that it is held parallel to the sensor: spread wings. */
+  readonly flat?: boolean;
   /** Wears a brim: under a high sun the face lies in its shade. */
   readonly brim?: boolean;
   /** Speed that it sways at for each metre a second of wind: on a flower, on a twig. */
@@ -26,93 +40,6 @@ export interface SubjectPreset {
 
 /** Wild animals: keep off, and off their nests and dens. */
 const WILD: readonly CautionTag[] = ['wildlife', 'nest'];
-
-const torso = (upM: number): MovingPart => ({
-  name: 'body',
-  role: 'body',
-  aheadM: 0,
-  leftM: 0,
-  upM,
-  bodyShare: 1,
-  // A chest bobs as it runs.
-  ownShare: 0.15,
-});
-/** A part at rest: what moves is its own trembling, whichever way. */
-const resting = (name: string, upM: number, ownShare: number): MovingPart => ({
-  ...torso(upM),
-  name,
-  bodyShare: 0,
-  ownShare,
-});
-const head: MovingPart = { ...torso(1.65), name: 'head', aheadM: 0.1 };
-const runningHand: MovingPart = {
-  name: 'hand',
-  role: 'limb',
-  aheadM: 0.3,
-  leftM: 0.3,
-  upM: 1.1,
-  bodyShare: 1.6,
-  ownShare: 0.6,
-};
-const runningFoot: MovingPart = {
-  name: 'foot',
-  role: 'limb',
-  aheadM: 0,
-  leftM: 0.15,
-  upM: 0.3,
-  bodyShare: 2,
-  ownShare: 0.7,
-};
-const stickTip: MovingPart = {
-  name: 'stick tip',
-  role: 'limb',
-  aheadM: 0.6,
-  leftM: -0.4,
-  upM: 0.3,
-  bodyShare: 1,
-  rulesOnlyIfNamed: true,
-  swing: { speedMs: 25, radiusM: 1.5, planeTiltDeg: 50 },
-};
-
-/** A wing that beats: its tip swings at π·beats·sweep·length. */
-const wing = (upM: number, lengthM: number, beatsPerS: number, sweepRad: number): MovingPart => ({
-  name: 'wing tip',
-  role: 'limb',
-  aheadM: 0,
-  leftM: lengthM,
-  upM,
-  bodyShare: 1,
-  swing: {
-    speedMs: wingTipSpeed({ beatsPerS, sweepRad, lengthM }),
-    radiusM: lengthM,
-    planeTiltDeg: 20,
-  },
-});
-
-/** A runner of that height: body, head, hand, foot. The foot swings from rest to twice the body. */
-const runner = (heightM: number, footShare = 2): readonly MovingPart[] => [
-  torso(heightM * 0.68),
-  { ...head, upM: heightM * 0.94 },
-  { ...runningHand, upM: heightM * 0.63 },
-  { ...runningFoot, bodyShare: footShare },
-];
-
-/** A rider's wheel: its rim runs from rest at the road to twice the speed at the top. */
-const wheelRim: MovingPart = {
-  name: 'wheel rim',
-  role: 'limb',
-  aheadM: 0.5,
-  leftM: 0,
-  upM: 0.68,
-  bodyShare: 2,
-  // Its sides run up and down as fast as it rolls.
-  ownShare: 1,
-};
-
-/** A thing of one piece: a ball, a disc. */
-const ball = (upM: number): readonly MovingPart[] => [
-  { ...torso(upM), name: 'ball', ownShare: 0, rulesOnlyIfNamed: true },
-];
 
 export const SUBJECTS: readonly SubjectPreset[] = [
   {
@@ -407,6 +334,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flight',
+    flat: true,
     classId: 'slowFlight',
     cautions: WILD,
     name: 'Butterfly in flight',
@@ -417,6 +345,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flower',
+    flat: true,
     classId: 'rest',
     cautions: WILD,
     name: 'Butterfly on a flower in wind',

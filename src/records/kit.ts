@@ -122,6 +122,14 @@ export const presetKitSchema = z.strictObject({
   lensId: presetId(LENSES),
 });
 
+/** Dials held by hand, and a lift that is decided on; the others answer. */
+export const heldSchema = z.strictObject({
+  shutterS: z.number().gt(0).max(30).optional(),
+  aperture: z.number().min(0.7).max(64).optional(),
+  iso: z.number().min(25).max(409_600).optional(),
+  liftStops: z.number().min(0).max(3).optional(),
+});
+
 /** Floors of one's own by the id of a class or a subject. */
 export const floorsSchema = z
   .record(text(40), z.number().gt(0).max(30))

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LAMP_LEVELS_LUX, type LampLevel } from '@/core';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { SUBJECTS } from '@/presets/subjects';
-import { presetKitSchema } from './kit';
+import { heldSchema, presetKitSchema } from './kit';
 import { presetId } from './shape';
 
 /**
@@ -11,7 +11,7 @@ import { presetId } from './shape';
  * const quick = quickSchema.parse(FIRST_QUICK);
  */
 
-export const QUICK_VERSION = 1;
+export const QUICK_VERSION = 2;
 export const FURTHEST_M = 500;
 
 export const quickSchema = z.strictObject({
@@ -28,6 +28,10 @@ export const quickSchema = z.strictObject({
   behindM: z.number().min(0).max(FURTHEST_M),
   kit: presetKitSchema,
   school: z.enum(['motion', 'balanced', 'quality']),
+  /** Dials held by hand. */
+  held: heldSchema,
+  /** A neutral filter at hand. */
+  filterStops: z.number().gt(0).max(20).optional(),
   light: z.strictObject({
     by: z.enum(['eye', 'lamps', 'ev', 'frame']),
     eye: presetId(EYE_LIGHTS),
@@ -44,8 +48,13 @@ export const quickSchema = z.strictObject({
 });
 export type Quick = z.infer<typeof quickSchema>;
 
+type Migration = (older: Record<string, unknown>) => unknown;
+
+/** From version 2 on dials can be held. */
+const from1To2: Migration = (older) => ({ ...older, version: 2, held: {} });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const QUICK_MIGRATIONS = [];
+export const QUICK_MIGRATIONS: readonly Migration[] = [from1To2];
 
 export const FIRST_QUICK: Quick = {
   version: QUICK_VERSION,
@@ -64,6 +73,7 @@ export const FIRST_QUICK: Quick = {
     support: 'hand',
   },
   school: 'balanced',
+  held: {},
   light: {
     by: 'eye',
     eye: 'cloud',

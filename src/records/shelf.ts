@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { kitItemSchema } from './kit';
+import { floorsSchema, kitItemSchema } from './kit';
 import { text } from './shape';
 
 /**
@@ -8,7 +8,7 @@ import { text } from './shape';
  * const shelf = shelfSchema.parse(FIRST_SHELF);
  */
 
-export const SHELF_VERSION = 1;
+export const SHELF_VERSION = 2;
 /** Most things on the shelf, and most lines that are always packed. */
 export const MOST_ON_SHELF = 200;
 export const MOST_ALWAYS = 60;
@@ -19,6 +19,8 @@ export const shelfSchema = z
     items: z.array(kitItemSchema).max(MOST_ON_SHELF),
     /** Lines of every packing list: keys, a sandwich. */
     always: z.array(text(80)).max(MOST_ALWAYS),
+    /** Floors of one's own, for every shoot. */
+    floors: floorsSchema,
   })
   .refine(({ items }) => new Set(items.map(({ id }) => id)).size === items.length, {
     path: ['items'],
@@ -26,7 +28,12 @@ export const shelfSchema = z
   });
 export type Shelf = z.infer<typeof shelfSchema>;
 
-/** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHELF_MIGRATIONS = [];
+type Migration = (older: Record<string, unknown>) => unknown;
 
-export const FIRST_SHELF: Shelf = { version: SHELF_VERSION, items: [], always: [] };
+/** From version 2 on floors of one's own stay with the kit. */
+const from1To2: Migration = (older) => ({ ...older, version: 2, floors: {} });
+
+/** What lifts a record of version n to n + 1, at index n − 1. */
+export const SHELF_MIGRATIONS: readonly Migration[] = [from1To2];
+
+export const FIRST_SHELF: Shelf = { version: SHELF_VERSION, items: [], always: [], floors: {} };

@@ -28,7 +28,7 @@ import {
   watchSchema,
 } from './day';
 import { forecastSchema } from './forecast';
-import { EMPTY_BAG, kitSchema } from './kit';
+import { EMPTY_BAG, heldSchema, kitSchema } from './kit';
 import { EMPTY_LOG, logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, metres, presetId, text } from './shape';
@@ -228,12 +228,7 @@ export const shootSchema = z
       /** How evenly the photographer pans: standard deviation of the relative rate error. */
       panSigma: z.number().min(0.01).max(0.5),
       /** Levers held by hand; the others answer. */
-      held: z.strictObject({
-        shutterS: z.number().gt(0).max(30).optional(),
-        aperture: z.number().min(0.7).max(64).optional(),
-        iso: z.number().min(25).max(409_600).optional(),
-        liftStops: z.number().min(0).max(3).optional(),
-      }),
+      held: heldSchema,
     }),
   })
   .superRefine((shoot, context) => {

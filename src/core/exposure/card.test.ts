@@ -4,7 +4,7 @@ import { exposureMode, settingsCard, type CardLight, type ExposureRequest } from
 
 const MINUTE = 60_000;
 const REQUEST: Omit<ExposureRequest, 'ev'> = {
-  demands: { shutterS: 1 / 1000, shutterRuledBy: 'head', liftStops: 1 },
+  demands: { shutterS: 1 / 1000, shutterRuledBy: { by: 'part', part: 'head' }, liftStops: 1 },
   camera: {
     iso: { base: 100, good: 3200, usable: 6400, last: 25_600 },
     fastestShutterS: 2 ** -13,

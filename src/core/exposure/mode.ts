@@ -12,6 +12,8 @@ export interface ModeAdvice {
 /** Limits between the schools. Common practice, no source. */
 const EVEN_STOPS = 1;
 const TOO_MANY_CLICKS_STOPS = 3;
+/** Light that goes no further than this through a shoot is set for once. */
+const SET_ONCE_STOPS = 1 / 3;
 
 const middle = (values: readonly number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);
@@ -34,6 +36,9 @@ const say = (stops: number): string => `${stops.toFixed(1)} stops`;
  * @param meterErrors what a meter would do wrong in each kind of frame, in stops
  * @param sunPocket whether only the sunlit part matters
  * @param timeMatters whether the subject's motion rules the shutter; a longer time would blur it
+ * @param unsureStops how unsure the spread between zones is, where it was measured: nothing is called
+ *   more even than that
+ * @param throughStops how far the light goes in the hours of the shoot: what is set once must hold there
  * @throws RangeError for negative spreads or no meter error at all
  */
 export function exposureMode({
@@ -42,24 +47,34 @@ export function exposureMode({
   meterErrors,
   sunPocket = false,
   timeMatters = true,
+  unsureStops = 0,
+  throughStops = 0,
 }: {
   readonly unevennessStops: number;
   readonly variabilityStops: number;
   readonly meterErrors: readonly number[];
   readonly sunPocket?: boolean;
   readonly timeMatters?: boolean;
+  readonly unsureStops?: number;
+  readonly throughStops?: number;
 }): ModeAdvice {
   atLeast('unevennessStops', unevennessStops, 0);
   atLeast('variabilityStops', variabilityStops, 0);
+  atLeast('unsureStops', unsureStops, 0);
+  atLeast('throughStops', throughStops, 0);
   nonEmpty('meterErrors', meterErrors).forEach((error, i) => finite(`meterErrors[${i}]`, error));
   const compensationStops = middle(meterErrors);
   const fooledStops = Math.max(...meterErrors) - Math.min(...meterErrors);
+  const evenStops = Math.max(unevennessStops, unsureStops);
   const steady = variabilityStops <= EVEN_STOPS;
   if (steady && unevennessStops <= EVEN_STOPS) {
     return {
       mode: 'manual',
       compensationStops,
-      why: `steady within ${say(variabilityStops)} and even within ${say(unevennessStops)}: set it once, click for each zone`,
+      why:
+        throughStops <= SET_ONCE_STOPS
+          ? `steady within ${say(variabilityStops)} and even within ${say(evenStops)}: set it once, click for each zone`
+          : `even within ${say(evenStops)}, but ${say(throughStops)} of change in these hours: turn as the card says`,
     };
   }
   if (steady && sunPocket) {

@@ -7,7 +7,6 @@ import {
   type Corners,
   type ExposureRequest,
   type IsoLandmarks,
-  type School,
 } from './request';
 
 /**

@@ -9,7 +9,7 @@ const BODY = {
 
 const request = (evExpected: number, change: Partial<ExposureRequest> = {}): ExposureRequest => ({
   ev: { low: evExpected, expected: evExpected, high: evExpected },
-  demands: { shutterS: 1 / 1000, shutterRuledBy: 'head', liftStops: 1 },
+  demands: { shutterS: 1 / 1000, shutterRuledBy: { by: 'part', part: 'head' }, liftStops: 1 },
   camera: BODY,
   lens: { widestAperture: 2.8, smallestAperture: 22 },
   school: 'balanced',
@@ -33,7 +33,7 @@ describe('any light', () => {
       fc.property(light, school, shutter, (evExpected, which, shutterS) => {
         const plan = solve(evExpected, {
           school: which,
-          demands: { shutterS, shutterRuledBy: 'head', liftStops: 1 },
+          demands: { shutterS, shutterRuledBy: { by: 'part', part: 'head' }, liftStops: 1 },
         });
         const missed = error(evExpected, plan) - plan.stopsDark + plan.stopsBright;
         expect(Math.abs(missed)).toBeLessThanOrEqual(1 / 6 + 1e-6);
@@ -78,7 +78,11 @@ describe('any light', () => {
           const at = (seconds: number) =>
             solve(evExpected, {
               school: which,
-              demands: { shutterS: seconds, shutterRuledBy: 'head', liftStops: 0 },
+              demands: {
+                shutterS: seconds,
+                shutterRuledBy: { by: 'part', part: 'head' },
+                liftStops: 0,
+              },
             }).settings.shutterS;
           // Quality first may slow the shutter by up to a stop: the order of its answers still holds.
           expect(at(shutterS / by)).toBeLessThanOrEqual(at(shutterS) * 2 ** (1 / 3) + 1e-9);
@@ -87,14 +91,37 @@ describe('any light', () => {
     );
   });
 
-  test('short and spare are never both, and differ by the light', () => {
+  test('short is counted from the must at the usable ISO, in hand from the ISO set; never both', () => {
     fc.assert(
-      fc.property(light, (evExpected) => {
-        const { stopsShort, stopsSpare, evNeeded } = solve(evExpected);
+      fc.property(light, school, (evExpected, which) => {
+        const { stopsShort, stopsSpare, evNeeded, settings } = solve(evExpected, { school: which });
+        const lack = evNeeded - evExpected;
+        expect(stopsShort).toBeCloseTo(lack > 1 / 6 ? lack : 0, 4);
+        expect(stopsSpare).toBeCloseTo(Math.max(0, Math.log2(6400 / settings.iso)), 9);
         expect(Math.min(stopsShort, stopsSpare)).toBe(0);
-        expect(stopsSpare - stopsShort).toBeCloseTo(evExpected - evNeeded, 9);
       }),
     );
+  });
+
+  test('nor does the shutter get slower when there is more of it, nor the lens wider', () => {
+    const demands = {
+      shutterS: 1 / 800,
+      shutterRuledBy: { by: 'class' },
+      wishShutterS: 1 / 1600,
+      aperture: 4,
+      wishAperture: 8,
+      handsS: 1 / 200,
+      liftStops: 1,
+    } as const;
+    for (const which of SCHOOLS) {
+      let last = { shutterS: Infinity, aperture: 0 };
+      for (let evExpected = -4; evExpected < 18; evExpected += 0.03) {
+        const { settings } = solve(evExpected, { school: which, demands });
+        expect(settings.shutterS).toBeLessThanOrEqual(last.shutterS * 1.0001);
+        expect(settings.aperture).toBeGreaterThanOrEqual(last.aperture * 0.9999);
+        last = settings;
+      }
+    }
   });
 });
 
@@ -107,7 +134,7 @@ test('every setting is on its dial', () => {
 
 test('the shutter mark is never slower than the demand', () => {
   const { settings } = solve(9, {
-    demands: { shutterS: 1 / 900, shutterRuledBy: 'foot', liftStops: 0 },
+    demands: { shutterS: 1 / 900, shutterRuledBy: { by: 'part', part: 'foot' }, liftStops: 0 },
   });
   expect(settings.shutterS).toBeLessThanOrEqual(1 / 900);
   expect(settings.shutterS).toBeGreaterThan(1 / 900 / 2 ** (1 / 3));
@@ -115,11 +142,11 @@ test('the shutter mark is never slower than the demand', () => {
 
 describe('schools, two stops short of the usable ISO', () => {
   const short = evNeededFor(request(0)) - 2;
-  test('motion first keeps the shutter and raises ISO', () => {
+  test('motion first keeps the shutter: ISO past usable, the lift, then the last ISO', () => {
     const { settings } = solve(short, { school: 'motion' });
     expect(settings.shutterS).toBe(nearestMark('shutter', 1 / 1000, 'down').value);
-    expect(nearestMark('iso', settings.iso).label).toBe('ISO 25600');
-    expect(settings.liftStops).toBe(0);
+    expect(nearestMark('iso', settings.iso).label).toBe('ISO 12800');
+    expect(settings.liftStops).toBeCloseTo(1, 9);
   });
   test('balanced stops at the usable ISO until the lift is used up', () => {
     const { settings } = solve(short + 1, { school: 'balanced' });
@@ -129,7 +156,19 @@ describe('schools, two stops short of the usable ISO', () => {
   test('quality first slows the shutter by a stop before it lifts', () => {
     const { settings } = solve(short + 1, { school: 'quality' });
     expect(settings.shutterS).toBe(nearestMark('shutter', 1 / 500).value);
-    expect(nearestMark('iso', settings.iso).label).toBe('ISO 3200');
+    expect(nearestMark('iso', settings.iso).label).toBe('ISO 6400');
+    expect(settings.liftStops).toBe(0);
+  });
+  test('but not past what hands hold', () => {
+    const demands = {
+      shutterS: 1 / 1000,
+      shutterRuledBy: { by: 'hands' },
+      handsS: 1 / 1000,
+      liftStops: 1,
+    } as const;
+    for (const which of SCHOOLS) {
+      expect(solve(short, { school: which, demands }).settings.shutterS).toBeLessThan(1 / 990);
+    }
   });
   test('all three are answered at once', () => {
     const { alternatives, school: own } = solve(short);
@@ -139,51 +178,112 @@ describe('schools, two stops short of the usable ISO', () => {
       'quality',
     ]);
   });
-  test('names the single levers that close the gap, and how far each goes', () => {
-    const { stopsShort, waysOut } = solve(short);
-    expect(stopsShort).toBeCloseTo(2, 9);
-    expect(waysOut.map(({ lever, stops }) => [lever, Number(stops.toFixed(6))])).toEqual([
-      ['lift', 1],
-      ['iso', 2],
-      ['shutter', 2],
-    ]);
+  test('ways out start from the settings, can be held, and then expose the frame as they say', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.2, max: 6, noNaN: true }), school, (by, which) => {
+        const ev = evNeededFor(request(0)) - by;
+        const plan = solve(ev, { school: which });
+        for (const { hold, settings, filterStops } of plan.waysOut) {
+          expect(filterStops).toBeUndefined();
+          expect(settings).not.toEqual(plan.settings);
+          expect(settings.iso).toBeLessThanOrEqual(25_600 * 1.001);
+          const held = solve(ev, { school: which, held: hold });
+          expect(held.settings).toEqual(settings);
+          expect(held.works).toBe(true);
+        }
+      }),
+    );
+  });
+  test('two stops short: a slower time, a higher ISO or more lift, as far as each goes', () => {
+    const demands = {
+      shutterS: 1 / 1000,
+      shutterRuledBy: { by: 'class' },
+      handsS: 1 / 125,
+      liftStops: 1,
+    } as const;
+    const { waysOut } = solve(short, { demands });
+    expect(waysOut.map(({ levers }) => levers.join())).toEqual(['shutter', 'iso', 'lift']);
+    const [slower, higher, lifted] = waysOut.map(({ settings }) => settings);
+    expect(nearestMark('shutter', slower?.shutterS ?? 1).label).toBe('1/250');
+    expect(slower?.liftStops).toBe(0);
+    expect(nearestMark('iso', higher?.iso ?? 1).label).toBe('ISO 25600');
+    expect(lifted?.liftStops).toBeCloseTo(2, 6);
   });
 });
 
 test('too much light: faster first, then smaller, then it says how far over', () => {
   const bright = solve(17);
   expect(nearestMark('iso', bright.settings.iso).label).toBe('ISO 100');
-  expect(bright.settings.shutterS).toBe(2 ** -13);
-  expect(bright.settings.aperture).toBeGreaterThan(2.9);
+  // To 1/4000 first, then the lens closes: 17 − 12 = 5 stops of aperture, f/5.6.
+  expect(bright.settings.shutterS).toBe(2 ** -12);
+  expect(nearestMark('aperture', bright.settings.aperture).label).toBe('f/5.6');
   expect(bright.stopsBright).toBeLessThan(1 / 6 + 1e-9);
   const blinding = solve(25, { lens: { widestAperture: 2.8, smallestAperture: 4 } });
   expect(blinding.stopsBright).toBeCloseTo(25 - (4 + 13), 1);
 });
 
-test('darkness beyond every lever is said in stops', () => {
-  const { stopsDark } = solve(-20);
-  // 30 s at f/2.8 (exactly √8), ISO 25600 and a stop of lift stand EV 3 − 4.91 − 8 − 1 = −10.9.
-  expect(stopsDark).toBeCloseTo(20 - 10.9, 1);
+test('a filter takes what is over, the least that does, and says so', () => {
+  const demands = {
+    shutterS: 1 / 60,
+    shutterRuledBy: { by: 'pan' },
+    keepShutter: true,
+    liftStops: 1,
+  } as const;
+  const lens = { widestAperture: 2.8, smallestAperture: 22, capAperture: 16 };
+  // 1/60 f/16 at ISO 100 stands EV 13.9: EV 15.5 is 1.6 stops over, so 3 stops of filter, f/10.
+  const plan = solve(15.5, { demands, lens, filters: [6, 3] });
+  expect(plan.settings.filterStops).toBe(3);
+  expect(nearestMark('aperture', plan.settings.aperture).label).toBe('f/10');
+  expect(nearestMark('shutter', plan.settings.shutterS).label).toBe('1/60');
+  // None in the bag: the way out is a filter that is to be had.
+  const bare = solve(15.5, { demands, lens });
+  expect(bare.works).toBe(false);
+  expect(bare.waysOut).toMatchObject([{ levers: ['filter'], filterStops: 3 }]);
+  // Two together, where one is too weak.
+  expect(solve(22, { demands, lens, filters: [3, 6] }).settings.filterStops).toBe(9);
 });
 
-test('depth asked for closes the lens, and the lens is then what can be opened', () => {
-  const plan = solve(6, {
-    demands: {
-      shutterS: 1 / 1000,
-      shutterRuledBy: 'head',
-      aperture: 5.6,
-      apertureRuledBy: '2 m of depth',
-      liftStops: 0,
-    },
-  });
-  expect(nearestMark('aperture', plan.settings.aperture).label).toBe('f/5.6');
-  expect(plan.budget.find(({ lever }) => lever === 'aperture')?.ruledBy).toBe('2 m of depth');
-  expect(plan.waysOut[0]).toMatchObject({ lever: 'aperture' });
+test('a close-up is exposed for the light that its extension leaves', () => {
+  const lens = { widestAperture: 2.8, smallestAperture: 22 };
+  const far = solve(9, { lens });
+  const near = solve(9, { lens: { ...lens, extensionStops: 1 } });
+  expect(near.settings).toEqual(solve(8, { lens }).settings);
+  expect(near.evNeeded - far.evNeeded).toBeCloseTo(1, 9);
+});
+
+test('darkness beyond every lever is said in stops', () => {
+  const { stopsDark } = solve(-20);
+  // 1/500 at f/2.8 (exactly √8), ISO 25600 and a stop of lift stand EV 3 + 8.97 − 8 − 1 = 2.97.
+  expect(stopsDark).toBeCloseTo(20 + 2.97, 1);
+});
+
+test('depth: whole while light is in hand, eye and face next, none above clean ISO', () => {
+  const demands = {
+    shutterS: 1 / 1000,
+    shutterRuledBy: { by: 'class' },
+    aperture: 4,
+    wishAperture: 5.6,
+    apertureRuledBy: 'depth',
+    liftStops: 0,
+  } as const;
+  const at = (ev: number) => {
+    const { settings, budget } = solve(ev, { demands });
+    return {
+      mark: nearestMark('aperture', settings.aperture).label,
+      by: budget.find(({ lever }) => lever === 'aperture')?.ruledBy,
+    };
+  };
+  expect(at(12.5)).toEqual({ mark: 'f/5.6', by: { by: 'depth' } });
+  expect(at(10)).toEqual({ mark: 'f/4', by: { by: 'mustDepth' } });
+  expect(at(7)).toEqual({ mark: 'f/2.8', by: { by: 'widest' } });
 });
 
 test.each([
-  ['demands.shutterS', { demands: { shutterS: 0, shutterRuledBy: 'x', liftStops: 0 } }],
-  ['demands.liftStops', { demands: { shutterS: 1, shutterRuledBy: 'x', liftStops: -1 } }],
+  ['demands.shutterS', { demands: { shutterS: 0, shutterRuledBy: { by: 'class' }, liftStops: 0 } }],
+  [
+    'demands.liftStops',
+    { demands: { shutterS: 1, shutterRuledBy: { by: 'class' }, liftStops: -1 } },
+  ],
   ['camera.iso.good', { camera: { ...BODY, iso: { ...BODY.iso, good: 50 } } }],
   ['lens.smallestAperture', { lens: { widestAperture: 4, smallestAperture: 2 } }],
   ['school', { school: 'luck' as School }],

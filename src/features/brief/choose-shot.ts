@@ -7,8 +7,10 @@ import type { Shoot } from '@/records/shoot';
 /** Less of the framing wanted than this, and one is in the wrong place for the shot. No source. */
 const REACHED_SHARE = 0.6;
 
+type Framing = Pick<Shot, 'fill' | 'orientation'>;
+
 /** Focal length that the framing wants from a view, converter and all. */
-const wantedMm = ({ subject, sight, body }: View, shot: Shot): number =>
+const wantedMm = ({ subject, sight, body }: View, shot: Framing): number =>
   focalForFill({
     sizeM: subject.heightM,
     distanceM: sight.distanceM,
@@ -18,7 +20,7 @@ const wantedMm = ({ subject, sight, body }: View, shot: Shot): number =>
   });
 
 /** The kit zoomed to a shot's framing from a view, as far as its lens goes. */
-export function zoomedFor(kit: Shoot['kit'], view: View, shot: Shot): Shoot['kit'] {
+export function zoomedFor(kit: Shoot['kit'], view: View, shot: Framing): Shoot['kit'] {
   const { shortestMm, longestMm } = focalRange(lensOf(kit));
   const focalMm = wantedMm(view, shot) / kit.converter;
   return { ...kit, focalMm: Math.round(Math.min(longestMm, Math.max(shortestMm, focalMm))) };
@@ -30,6 +32,25 @@ function reached(shoot: Shoot, positionId: string, shot: Shot): number {
   if (!seen.ok) return 0;
   const { longestMm } = focalRange(lensOf(shoot.kit));
   return Math.min(1, (longestMm * shoot.kit.converter) / wantedMm(seen.view, shot));
+}
+
+/** Share of the frame's height that a subject takes where no shot says otherwise. No source. */
+const WANTED_FILL = 0.6;
+
+/**
+ * The shoot with another mark or position taken up, the zoom fitted to the framing wanted from there:
+ * that of the shot worked on, else well filled. A prime stays what it is.
+ */
+export function withPlace(
+  shoot: Shoot,
+  place: Partial<Pick<Shoot['choice'], 'markId' | 'positionId'>>,
+): Shoot {
+  const there = { ...shoot, choice: { ...shoot.choice, ...place } };
+  const seen = viewOf(there);
+  if (!seen.ok) return there;
+  const { orientation } = shoot.choice;
+  const framing = seen.view.shot ?? { fill: WANTED_FILL, orientation };
+  return { ...there, kit: zoomedFor(shoot.kit, seen.view, framing) };
 }
 
 /** Where to stand for a shot: where one stands, if the lens reaches it; else where it best does. */

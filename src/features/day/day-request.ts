@@ -1,5 +1,5 @@
 import { withConverter, type Quota, type ScoredShot } from '@/core';
-import { scoredKit, scoredMark, scoredSite } from '@/features/plan/scored';
+import { scoredKit, scoredMark, scoredShot, scoredSite } from '@/features/plan/scored';
 import type { Body } from '@/presets/bodies';
 import type { LensPreset } from '@/presets/lenses';
 import type { Shot } from '@/records/brief';
@@ -24,21 +24,6 @@ const MOST_KITS = 5;
 
 /** A picture of an event that no shot was promised for. */
 const PLAIN: ScoredShot = { fill: 0.5, face: 'any', light: 'any', backdrop: 'any' };
-
-const BACKDROP: Readonly<Record<Shot['background'], ScoredShot['backdrop']>> = {
-  any: 'any',
-  washed: 'washed',
-  layered: 'layered',
-  sky: 'any',
-  contrast: 'any',
-};
-
-const scoredShot = ({ fill, light, background, technique }: Shot): ScoredShot => ({
-  fill: Math.min(1, fill),
-  face: technique === 'silhouette' ? 'any' : 'front',
-  light,
-  backdrop: BACKDROP[background],
-});
 
 /** What says which picture an event gives. */
 type Pictured = Pick<Shoot, 'shots' | 'marks'> & {
@@ -101,7 +86,9 @@ type DayShoot = Pick<
   | 'features'
   | 'place'
   | 'light'
-> & { readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation'> };
+  | 'readings'
+  | 'air'
+> & { readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation' | 'panSigma'> };
 
 /** The lens in the hands, that on the strap, and those of the bag, on the body in the hands. */
 function kitsOf({ kit, choice }: DayShoot) {
@@ -157,7 +144,7 @@ export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
     if (mark) {
       pictures[picture] ??= {
         mark: scoredMark(shoot, mark),
-        shot: shot ? scoredShot(shot) : PLAIN,
+        shot: shot ? scoredShot(shot, shoot.choice.panSigma) : PLAIN,
         orientation: shot?.orientation ?? shoot.choice.orientation,
       };
     }

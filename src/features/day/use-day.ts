@@ -33,7 +33,8 @@ export function usePlannedDay(wanted: boolean): Day {
   const { shoot, setup } = useShootPage().plan;
   const { events, day } = shoot;
   const { shots, marks, positions, kit, subjects, ground, features, place, light, choice } = setup;
-  const { markId, orientation } = choice;
+  const { readings, air } = setup;
+  const { markId, orientation, panSigma } = choice;
   const request = useMemo(
     () =>
       wanted
@@ -50,8 +51,10 @@ export function usePlannedDay(wanted: boolean): Day {
               features,
               place,
               light,
+              readings,
+              air,
             },
-            choice: { markId, orientation },
+            choice: { markId, orientation, panSigma },
           })
         : undefined,
     [
@@ -67,8 +70,11 @@ export function usePlannedDay(wanted: boolean): Day {
       features,
       place,
       light,
+      readings,
+      air,
       markId,
       orientation,
+      panSigma,
     ],
   );
   const settled = useSettled(request);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
+import { JudgedFrame } from '@/features/plan/JudgedFrame';
 import { useDay } from '@/features/day/use-day';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { chosenMark } from '@/features/plan/view';
@@ -42,39 +43,10 @@ function Tap({
   );
 }
 
-const LOOKED = [
-  { stops: 1, label: '1 dark', said: 'Looked 1 stop dark' },
-  { stops: 1 / 3, label: '⅓ dark', said: 'Looked a third dark' },
-  { stops: 0, label: 'right', said: 'Looked right' },
-  { stops: -1 / 3, label: '⅓ bright', said: 'Looked a third bright' },
-  { stops: -1, label: '1 bright', said: 'Looked 1 stop bright' },
-] as const;
-
 /** How the last frame looked: each press is a reading of the light. */
 export function Looked({ seen }: { readonly seen: Seen }) {
   const { looked } = useField();
-  return (
-    <View role="group" aria-label="The last frame looked" className="flex-row items-center">
-      <Text kind="tiny" ink="quiet" className="w-[46px]" aria-hidden>
-        It looked
-      </Text>
-      <View className="flex-1 flex-row border border-ink">
-        {LOOKED.map(({ stops, label, said }, i) => (
-          <Pressable
-            key={label}
-            role="button"
-            aria-label={`${said}: ${label}`}
-            onPress={() => looked(seen, stops)}
-            className={`min-h-[52px] flex-1 items-center justify-center active:opacity-60 ${i > 0 ? 'border-l border-ink' : ''}`}
-          >
-            <Text kind="label" numberOfLines={1}>
-              {label}
-            </Text>
-          </Pressable>
-        ))}
-      </View>
-    </View>
-  );
+  return <JudgedFrame label="The last frame looked" onPress={(stops) => looked(seen, stops)} />;
 }
 
 /** Whether what is photographed is wild: then it comes and goes as it likes. */
@@ -155,7 +127,10 @@ function Tags() {
   const people = [...shoot.people].sort(
     (a, b) => Number(entered.has(b.id)) - Number(entered.has(a.id)),
   );
-  const behaviours = behavioursOf(subjectOf(shoot, chosenMark(shoot).subjectId));
+  const behaviours = behavioursOf(
+    subjectOf(shoot, chosenMark(shoot).subjectId),
+    shoot.ground.template,
+  );
   return (
     <ScrollView
       horizontal

@@ -1,13 +1,15 @@
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
+import { withPlace } from '@/features/brief/choose-shot';
 import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
 import { chosenMark, chosenPosition, type Setup } from '@/features/plan/view';
 import { bearingInWords } from '@/features/plan/words';
+import type { ClassId } from '@/presets/classes';
 import { groundById } from '@/presets/grounds';
 import { throwSwitch } from '@/records/edit-ground';
 import { changeItem } from '@/records/edit-site';
-import { subjectOptions } from '@/records/own-subject';
+import { subjectOf, subjectOptions } from '@/records/own-subject';
 import { Button } from '@/ui/Button';
 import type { Mark, Position } from '@/records/shoot';
 import { Choice } from '@/ui/Choice';
@@ -23,6 +25,13 @@ import { WishSection } from './WishSection';
 import { written } from '@/ui/units';
 
 const HEADING_STEP_DEG = 5;
+
+/** Classes whose subjects may wear a cap. */
+const PEOPLE: ReadonlySet<ClassId> = new Set(['standing', 'walking', 'play', 'strike']);
+const BRIMS = [
+  { value: 'no', label: 'None' },
+  { value: 'yes', label: 'Wears one' },
+] as const;
 
 const ORIENTATIONS = [
   { value: 'level', label: 'Level' },
@@ -122,7 +131,7 @@ function PositionFields({ positions, id, cameraHeightM, orientation, update }: P
           label="Position"
           value={id}
           options={positions.map((entry) => ({ value: entry.id, label: entry.name }))}
-          onChange={(positionId) => choose(update)({ positionId })}
+          onChange={(positionId) => update((current) => withPlace(current, { positionId }))}
         />
       ) : null}
       <Slider
@@ -182,6 +191,9 @@ const MarkControls = memo(function MarkControls({
 }) {
   const change = (how: (entry: Mark) => Mark, step?: string) =>
     update((current) => changeItem(current, 'marks', mark.id, how), step);
+  const subject = subjectOf({ subjects }, mark.subjectId);
+  const isPerson = PEOPLE.has(subject.classId);
+  const wearsBrim = mark.brim ?? subject.brim ?? false;
   return (
     <>
       {marks.length > 1 ? (
@@ -189,7 +201,7 @@ const MarkControls = memo(function MarkControls({
           label="Mark"
           value={mark.id}
           options={marks.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(markId) => choose(update)({ markId })}
+          onChange={(markId) => update((current) => withPlace(current, { markId }))}
         />
       ) : null}
       <Picker
@@ -198,6 +210,14 @@ const MarkControls = memo(function MarkControls({
         options={subjectOptions({ subjects })}
         onChange={(subjectId) => change((entry) => ({ ...entry, subjectId }))}
       />
+      {isPerson ? (
+        <Choice
+          label="Cap or brim"
+          value={wearsBrim ? 'yes' : 'no'}
+          options={BRIMS}
+          onChange={(worn) => change((entry) => ({ ...entry, brim: worn === 'yes' }))}
+        />
+      ) : null}
       <Slider
         label="The way it runs and faces"
         value={Math.round(mark.headingDeg)}

@@ -12,8 +12,8 @@ import {
   type SearchResult,
 } from '@/core';
 import { planExtent, planGround } from '@/features/plan/drawing';
-import { scoredKit, scoredMark, scoredSite } from '@/features/plan/scored';
-import type { Setup, View } from '@/features/plan/view';
+import { scoredKit, scoredMark, scoredShot, scoredSite } from '@/features/plan/scored';
+import { chosenShot, type Setup, type View } from '@/features/plan/view';
 import { CONVERTERS } from '@/presets/lenses';
 import { lensesFor, lensOf } from '@/records/kit';
 import type { ShootHours } from '@/records/times';
@@ -32,12 +32,14 @@ const MARGIN_M = 12;
 const QUARTER_MS = 15 * 60_000;
 const MOST_CELLS = 6000;
 const FINEST_STEP_M = 0.5;
-const shotOf = ({ face, light }: Wish): ScoredShot => ({
-  fill: WANTED_FILL,
-  face,
-  light,
-  backdrop: 'washed',
-});
+/** What is wanted at a mark: the shot that is worked on there, else the subject frozen and filling. */
+function shotAt(setup: Setup, markId: string, { face, light }: Wish): ScoredShot {
+  const { panSigma } = setup.choice;
+  const shot = chosenShot(setup);
+  return shot?.markId === markId
+    ? { ...scoredShot(shot, panSigma), face, light }
+    : { fill: WANTED_FILL, face, light, backdrop: 'washed', panSigma };
+}
 
 /** What is searched for: which marks, at which hours, with which lenses. */
 export interface Scope {
@@ -107,7 +109,10 @@ export function searchRequestOf(
   return {
     area: { ...area, stepM: Math.max(FINEST_STEP_M, Math.sqrt(square / MOST_CELLS)) },
     cameraHeightM: view.position.cameraHeightM,
-    shots: marks.map((mark) => ({ mark: scoredMark(setup, mark), shot: shotOf(wish) })),
+    shots: marks.map((mark) => ({
+      mark: scoredMark(setup, mark),
+      shot: shotAt(setup, mark.id, wish),
+    })),
     markNames: marks.map(({ name }) => name),
     timesMs: hours && scope.hours === 'shoot' ? timesOf(hours) : [atMs],
     kits: lenses.map(({ lens }) =>

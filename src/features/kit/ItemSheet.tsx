@@ -152,6 +152,17 @@ function Figures({ draft, onChange }: FiguresProps<KitItem>) {
           <HowMany count={draft.count} onChange={(count) => onChange({ ...draft, count })} />
         </>
       );
+    case 'filter':
+      return (
+        <NumberField
+          label="Takes"
+          unit="stops of light"
+          value={draft.stops}
+          min={0.5}
+          max={20}
+          onChange={(stops) => onChange({ ...draft, stops })}
+        />
+      );
     case 'battery':
       return <HowMany count={draft.count} onChange={(count) => onChange({ ...draft, count })} />;
     case 'other':

@@ -1,15 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  flicker,
-  flickerFreeShutters,
-  formatShutter,
-  modulationFromBurst,
-  LAMP_LEVELS_LUX,
-} from '@/core';
+import { flicker, flickerFreeShutters, formatShutter, modulationFromBurst } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { stops } from '@/features/plan/words';
-import { LAMPS } from '@/presets/lamps';
+import { modulationOf } from '@/presets/lamps';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
@@ -24,15 +18,6 @@ const MAINS = [
 /** A difference between frames that can be seen. Common practice: a third of a stop. */
 const SEEN_STOPS = 1 / 3;
 const TENTH = 10;
-
-/** Swing of a shoot's lamps: as measured, or as lamps of their level usually swing. */
-export function modulationOf({ modulation, lampLux }: Shoot['light']): number {
-  if (modulation !== undefined) return modulation;
-  const nearest = LAMPS.filter(({ id }) => id !== 'none').reduce((a, b) =>
-    Math.abs(LAMP_LEVELS_LUX[b.id] - lampLux) < Math.abs(LAMP_LEVELS_LUX[a.id] - lampLux) ? b : a,
-  );
-  return nearest.modulation;
-}
 
 /** What flickering lamps do to the frames at the shutter chosen, and what would stop it. */
 export function FlickerSection() {
@@ -75,7 +60,7 @@ export function FlickerSection() {
         ) : null}
       </View>
       <Text kind="small">
-        {`Untouched by it: ${immune.join(', ')}${spreadStops > SEEN_STOPS ? '. All slower than play allows, as a rule' : ''}.`}
+        {`Flicker-free at ${immune.join(', ')}${spreadStops > SEEN_STOPS ? ', all slower than play allows, as a rule' : ''}.`}
       </Text>
       <Choice
         label="Mains"

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { ev as evOf, type Triad } from '@/core';
 import { simulatedMeter } from '@/demo/simulated-meter';
 import { DialStepper } from '@/features/plan/DialStepper';
+import { JudgedFrame } from '@/features/plan/JudgedFrame';
 import { lookedInWords } from '@/features/plan/words';
 import type { Reading } from '@/records/reading';
 import { Button } from '@/ui/Button';
@@ -23,7 +24,6 @@ const BY = [
 const CLICKS = 3;
 const LOWEST_EV = -6;
 const HIGHEST_EV = 18;
-const MOST_DARK_CLICKS = 9;
 const DIALS = {
   shutter: [30, 1 / 8000],
   aperture: [1.4, 22],
@@ -57,7 +57,7 @@ export function ReadingForm({
   const [frame, setFrame] = useState<Triad>({ shutterS, aperture, iso });
   const [dark, setDark] = useState(0);
   const ev = simulated ?? evClicks / CLICKS;
-  const frameEv = evOf(frame) - dark / CLICKS;
+  const frameEv = evOf(frame) - dark;
   const change = (next: Partial<Triad>) => setFrame((now) => ({ ...now, ...next }));
   return (
     <View className="gap-3">
@@ -108,15 +108,10 @@ export function ReadingForm({
             most={DIALS.iso[1]}
             onChange={(sensitivity) => change({ iso: sensitivity })}
           />
-          <Stepper
-            label="It looked"
-            value={dark}
-            min={-MOST_DARK_CLICKS}
-            max={MOST_DARK_CLICKS}
-            valueText={lookedInWords(dark / CLICKS)}
-            note={`so the light is EV ${frameEv.toFixed(1)}`}
-            onStep={(clicks) => setDark((now) => now + clicks)}
-          />
+          <JudgedFrame value={dark} onPress={setDark} />
+          <Text kind="small" ink="quiet" aria-live="polite">
+            {`${lookedInWords(dark)[0]?.toUpperCase()}${lookedInWords(dark).slice(1)}: the light is EV ${frameEv.toFixed(1)}`}
+          </Text>
         </>
       )}
       <Button
@@ -126,7 +121,7 @@ export function ReadingForm({
           onSave(
             by === 'meter'
               ? { by, ev, simulated: simulated !== undefined }
-              : { by, frame: { ...frame, looksDarkStops: dark / CLICKS }, simulated: false },
+              : { by, frame: { ...frame, looksDarkStops: dark }, simulated: false },
           )
         }
       />

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
-import { bearingDeg, correctedLight, ev as evOf } from '@/core';
+import { bearingDeg, correctedLight, exposedEv } from '@/core';
 import { evSaid } from '@/features/plan/heard';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
@@ -180,8 +180,7 @@ function GroundInClicks({ seen }: { readonly seen: Seen }) {
 }
 
 /** The light that the settings shown are right for. */
-const baseEvOf = ({ settings }: Seen['answer']['exposure']): number =>
-  evOf(settings) - settings.liftStops;
+const baseEvOf = ({ settings }: Seen['answer']['exposure']): number => exposedEv(settings);
 
 const saidInWords = (reading: Reading): string => {
   if (reading.by === 'meter') return reading.simulated ? 'simulated meter' : 'meter';

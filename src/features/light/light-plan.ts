@@ -166,6 +166,8 @@ export interface ZoneClicks {
   readonly ev: number;
   /** How sure that is, in stops. */
   readonly sigmaStops: number;
+  /** How sure its difference from the first place is. */
+  readonly apartStops: number;
   readonly clicks: number;
 }
 
@@ -210,6 +212,7 @@ export function groundClicks(
     ],
     readings: heard.map((reading, i) => ({ ...reading, zone: heardIds[i] ?? '' })),
   });
+  const first = places[0]?.id;
   return places.map(({ id, name, scene: { target } }) => {
     const { ev, sigmaStops } = model.at(id, atMs);
     return {
@@ -219,6 +222,7 @@ export function groundClicks(
       y: target.y,
       ev: ev.expected,
       sigmaStops,
+      apartStops: first && first !== id ? model.apartStops(first, id, atMs) : 0,
       clicks: clicksOff(ev.expected, baseEv),
     };
   });

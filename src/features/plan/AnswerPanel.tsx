@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View as Box } from 'react-native';
-import { limitsOf, refusals } from '@/core';
+import { limitsOf, refusals, type Settings } from '@/core';
 import { LitBall } from '@/figures/LitBall';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { CautionSign } from '@/ui/CautionSign';
@@ -10,8 +10,9 @@ import { useInks } from '@/ui/theme';
 import { ballOf, type Answer } from './answer';
 import { useShootPage } from './ShootContext';
 import { chosenPosition, type View } from './view';
-import { bearingInWords, engraved, faceSeen, lightInWords, metres, stops } from './words';
-import { shutterReason } from './exposure-words';
+import { bearingInWords, engraved, faceSeen, lightInWords, metres } from './words';
+import { extrasInWords, notesOf, overfilledInWords, shutterReason } from './exposure-words';
+import { Brim, LetGo, WaysOut } from './WaysOut';
 
 function Warning({ text }: { readonly text: string }) {
   const inks = useInks();
@@ -85,6 +86,12 @@ export function Warnings({ view, answer }: { readonly view: View; readonly answe
   );
 }
 
+/** What goes with the three dials: a lift afterwards, a filter. */
+export function Extras({ settings }: { readonly settings: Settings }) {
+  const extras = extrasInWords(settings);
+  return extras.length > 0 ? <Text kind="strong">{extras.join(' · ')}</Text> : null;
+}
+
 /** The answer of the page: settings, why, what it costs; then light and framing. */
 export function AnswerPanel() {
   const { plan } = useShootPage();
@@ -103,14 +110,21 @@ export function AnswerPanel() {
   return (
     <Box role="region" aria-label="Answer" className="gap-2 px-4 py-2">
       <Exposure {...engraved(answer.exposure.settings)} />
+      <Extras settings={answer.exposure.settings} />
       <Text kind="strong" aria-live="polite">
         {sentence}
       </Text>
+      <WaysOut view={view} plan={answer.exposure} />
+      <Brim view={view} answer={answer} />
+      <LetGo held={plan.setup.choice.held} />
       <Text kind="small">
-        {shutterReason(view, answer.exposure)}
-        {answer.exposure.settings.liftStops > 0.05
-          ? ` Lift ${stops(answer.exposure.settings.liftStops)} afterwards.`
-          : ''}
+        {[
+          overfilledInWords(view),
+          shutterReason(view, answer.exposure),
+          ...notesOf(view, answer.exposure),
+        ]
+          .filter(Boolean)
+          .join(' ')}
       </Text>
       <Warnings view={view} answer={answer} />
       <Box className="flex-row items-start gap-3 border-t border-line pt-2">

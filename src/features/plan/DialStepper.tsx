@@ -14,6 +14,7 @@ export function DialStepper({
   least,
   most,
   dial = 'third',
+  label = LABELS[kind],
   note,
   onChange,
 }: {
@@ -23,6 +24,7 @@ export function DialStepper({
   readonly least: number;
   readonly most: number;
   readonly dial?: Dial | undefined;
+  readonly label?: string;
   readonly note?: string | undefined;
   readonly onChange: (value: number) => void;
 }) {
@@ -33,7 +35,7 @@ export function DialStepper({
   const ends = [click(least), click(most)];
   return (
     <Stepper
-      label={LABELS[kind]}
+      label={label}
       value={now}
       min={Math.min(...ends)}
       max={Math.max(...ends)}

@@ -1,7 +1,7 @@
 import { usePathname } from 'expo-router';
 import { memo, useMemo } from 'react';
 import { View } from 'react-native';
-import { ev as evOf } from '@/core';
+import { exposedEv } from '@/core';
 import { legsOf, routeDrawn } from '@/features/day/route-legs';
 import { useDay } from '@/features/day/use-day';
 import { clicksInWords, groundClicks } from '@/features/light/light-plan';
@@ -44,7 +44,7 @@ function ClicksOverlay(sheet: SheetProps) {
   const clicks = useMemo(() => {
     if (!seen || setup.readings.length === 0) return undefined;
     const { settings } = seen.answer.exposure;
-    return groundClicks(setup, seen.view, atMs, evOf(settings) - settings.liftStops).map(
+    return groundClicks(setup, seen.view, atMs, exposedEv(settings)).map(
       ({ x, y, clicks: off }) => ({ at: { x, y }, text: clicksInWords(off) }),
     );
   }, [setup, seen, atMs]);

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import { withPlace } from '@/features/brief/choose-shot';
 import { View } from 'react-native';
 import { bestPlaces } from '@/features/ground/search';
 import { useSearchTool } from '@/features/ground/use-search';
@@ -89,7 +90,7 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
 
   const pick = (item: ItemRef) => {
     const chosen = item.list === 'marks' ? { markId: item.id } : { positionId: item.id };
-    update((current) => ({ ...current, choice: { ...current.choice, ...chosen } }));
+    update((current) => withPlace(current, chosen));
     act({ do: 'select', item });
   };
   const tap = (at: Point2) => (drawing || !pins ? draw.tap(at) : search.probe(at));

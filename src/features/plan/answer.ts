@@ -15,7 +15,6 @@ import {
   type LightSeries,
   type SubjectLight,
   type SunAngle,
-  type Technique,
 } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import type { ShootHours } from '@/records/times';
@@ -108,7 +107,16 @@ export function answerIn(view: View, choice: Shoot['choice'], light: CorrectedLi
       !light.indoors &&
       light.sun.apparentAltitudeDeg > -0.3 &&
       180 - sunAngle.phaseDeg < diagonalDeg / 2 + SUN_WARNING_DEG,
-    exposure: solveExposure({ ...exposureDemands(view, choice), ev: exposedFor(view, light) }),
+    exposure: solveExposure({
+      ...exposureDemands(view, choice),
+      ev: exposedFor(view, light),
+      ...(light.lampLux > 0 && {
+        lamps: {
+          ...view.lamps,
+          share: light.lampLux / (light.lampLux + light.daylightLux),
+        },
+      }),
+    }),
   };
 }
 

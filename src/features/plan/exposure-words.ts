@@ -1,6 +1,7 @@
 import {
   engravedMark,
   formatShutter,
+  halfCircle,
   motionSmear,
   nearestMark,
   RIGHT_WITHIN_STOPS,
@@ -15,8 +16,10 @@ import {
   type WayOut,
 } from '@/core';
 import { CLASSES } from '@/presets/classes';
+import type { Answer } from './answer';
 import type { View } from './view';
-import { engraved, smallLength, stops } from './words';
+import { written } from '@/ui/units';
+import { engraved, metres, smallLength, stops } from './words';
 
 /** What the dials stand at, why, and what would mend it. Every number is computed elsewhere. */
 
@@ -28,15 +31,14 @@ const iso = (value: number): string => nearestMark('iso', value).label;
 /** "1/1000 · f/2.8 · ISO 1600 · lift 0.7 stop afterwards · ND 3 stops". */
 export function settingsInWords(settings: Settings): string {
   const { shutter, aperture, iso: speed } = engraved(settings);
-  const { liftStops, filterStops = 0 } = settings;
-  return [
-    shutter,
-    aperture,
-    speed,
-    ...(liftStops > SAID_STOPS ? [`lift ${stops(liftStops)} afterwards`] : []),
-    ...(filterStops > 0 ? [filterInWords(filterStops)] : []),
-  ].join(' · ');
+  return [shutter, aperture, speed, ...extrasInWords(settings)].join(' · ');
 }
+
+/** What goes with the three dials: a lift afterwards, a filter. */
+export const extrasInWords = ({ liftStops, filterStops = 0 }: Settings): readonly string[] => [
+  ...(liftStops > SAID_STOPS ? [`lift ${stops(liftStops)} afterwards`] : []),
+  ...(filterStops > 0 ? [filterInWords(filterStops)] : []),
+];
 
 /** "ND 3 stops", "polariser, 1.5 stops". */
 export const filterInWords = (filterStops: number): string =>
@@ -200,10 +202,10 @@ function ahead({ spans }: Outlook, atMs: number, clock: (ms: number) => string):
 
 /** What the dials as held make of the frame. */
 function heldSentence({ stopsDark, stopsBright }: ExposurePlan): string {
-  const by = (value: number) => `${stops(value)} with your hand on the dials`;
-  if (stopsDark > 1 / 6) return `Too dark by ${by(stopsDark)}.`;
-  if (stopsBright > 1 / 6) return `Too bright by ${by(stopsBright)}.`;
-  return 'Exposed right with your hand on the dials.';
+  const by = 'than metered, as you hold the dials';
+  if (stopsDark > RIGHT_WITHIN_STOPS) return `${stops(stopsDark)} darker ${by}.`;
+  if (stopsBright > RIGHT_WITHIN_STOPS) return `${stops(stopsBright)} brighter ${by}.`;
+  return 'Exposed right as you hold the dials.';
 }
 
 /**
@@ -236,6 +238,18 @@ export function rowReason({ light, stopsShort, stopsDark }: CardRow): string {
   const now = light.since ? `light ${light.since} to ${at}` : at;
   if (stopsDark > RIGHT_WITHIN_STOPS) return `${now}: too dark by ${stops(stopsDark)}`;
   return stopsShort > 0 ? `${now}: short by ${stops(stopsShort)}` : now;
+}
+
+/** A brim shades the eyes from this height of the sun on, where it stands before the face. No source. */
+const BRIM_SHADES_FROM_DEG = 30;
+const BEFORE_FACE_DEG = 100;
+
+/** Whether the sun stands so that a brim's shade lies over the face. */
+export function brimShades(view: View, { light }: Pick<Answer, 'light'>): boolean {
+  const wears = view.mark.brim ?? view.subject.brim ?? false;
+  const { altitudeDeg, azimuthDeg } = light.sun;
+  const off = Math.abs(halfCircle(azimuthDeg - view.mark.facingDeg));
+  return wears && light.sunlit && altitudeDeg > BRIM_SHADES_FROM_DEG && off < BEFORE_FACE_DEG;
 }
 
 /** A way out as a button says it, and what it costs. */
@@ -333,7 +347,10 @@ export const extensionInWords = ({ extensionStops }: View): string | undefined =
     ? `Focusing so near costs ${stops(extensionStops)} of light; the settings count it.`
     : undefined;
 
-/** "7.98 to 8.03 m", "5 cm": how deep it is sharp. */
+/** Depths under this are told to the centimetre, whole depths under a hand's breadth by themselves. */
+const FINE_M = 1;
+
+/** "12.4 to 19.8 m", "7.98 to 8.03 m (5 cm)", "5.2 m to the horizon": how deep it is sharp. */
 export function depthInWords({
   nearM,
   farM,
@@ -341,8 +358,21 @@ export function depthInWords({
   readonly nearM: number;
   readonly farM: number;
 }): string {
-  return `${smallLength(farM - nearM)} of depth`;
+  if (farM === Infinity) return `${metres(nearM)} to the horizon`;
+  const wholeM = farM - nearM;
+  if (wholeM >= FINE_M) return `${metres(nearM)} to ${metres(farM)}`;
+  const decimals = wholeM < 0.02 ? 3 : 2;
+  const near = written(nearM, 'm', decimals).split(' ')[0] ?? '';
+  return `${near} to ${written(farM, 'm', decimals)} (${smallLength(wholeM)})`;
 }
+
+/** What else there is to say of a frame, if anything: what contradicts, softens, dims or flickers. */
+export const notesOf = (view: View, plan: ExposurePlan): readonly string[] => [
+  ...conflictsInWords(plan),
+  ...[diffractionInWords(view, plan), extensionInWords(view), flickerInWords(plan)].filter(
+    (line) => line !== undefined,
+  ),
+];
 
 /** Every sentence of an answer, the settings first. */
 export function answerSentences(view: View, plan: ExposurePlan): readonly string[] {
@@ -358,9 +388,6 @@ export function answerSentences(view: View, plan: ExposurePlan): readonly string
       usableIso: view.body.iso.usable,
     }),
     ...ways.map(({ label, cost }) => sentence(`or ${label}${cost ? ` (${cost})` : ''}`)),
-    ...conflictsInWords(plan),
-    ...[diffractionInWords(view, plan), extensionInWords(view), flickerInWords(plan)].filter(
-      (line) => line !== undefined,
-    ),
+    ...notesOf(view, plan),
   ];
 }

@@ -9,10 +9,15 @@ import type { Mark, Position, Shoot } from '@/records/shoot';
 import { clockOf, dayOf, hoursOf } from '@/records/times';
 import { answerAt, exposedFor, exposureDemands, type Answer } from './answer';
 import { heardOf } from './heard';
-import { rowReason } from './exposure-words';
 import { sceneOf, viewOf, type View } from './view';
-import { bearingInWords, faceSeen, lightInWords, metres, stops, sunInWords } from './words';
-import { NO_OUTLOOK, settingsInWords, shutterReason, stopsSentence } from './exposure-words';
+import { bearingInWords, faceSeen, lightInWords, metres, sunInWords } from './words';
+import {
+  NO_OUTLOOK,
+  rowReason,
+  settingsInWords,
+  shutterReason,
+  stopsSentence,
+} from './exposure-words';
 
 /** A shoot's answers without the interface: every position for every mark, and the settings card. */
 export interface Report {

@@ -5,14 +5,18 @@ import {
   type Lens,
   type ScoredKit,
   type ScoredMark,
+  type ScoredShot,
   type ScoredSite,
 } from '@/core';
 import type { Body } from '@/presets/bodies';
+import { timesOf } from '@/presets/classes';
 import { fieldOfPlay } from '@/presets/grounds';
+import type { Shot } from '@/records/brief';
 import { subjectOf } from '@/records/own-subject';
-import type { Mark, Shoot } from '@/records/shoot';
+import type { Mark } from '@/records/shoot';
 import { msOf } from '@/records/times';
-import { skyOver, type Setup } from './view';
+import { heardOf } from './heard';
+import { inWind, skyOver, windMs, type Setup } from './view';
 
 /** A shoot's ground, marks and kit as positions are scored on them. */
 
@@ -28,15 +32,13 @@ export const scoredKit = (
   return { sensor, iso, fastestShutterS, stabilisationStops, lens, orientation, support };
 };
 
-export function scoredSite({
-  ground,
-  features,
-  place,
-  light,
-}: Pick<Setup, 'ground' | 'features' | 'place' | 'light'>): ScoredSite {
+export function scoredSite(
+  setup: Pick<Setup, 'ground' | 'features' | 'place' | 'light' | 'readings'>,
+): ScoredSite {
+  const { ground, features, place, light } = setup;
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
   const { lampsFromLocal } = light;
-  return {
+  const scene = {
     place,
     ...skyOver(light),
     indoors: light.indoors,
@@ -44,6 +46,14 @@ export function scoredSite({
     obstacles: features.flatMap(obstaclesOf),
     lampLux: light.lampLux,
     ...(lampsFromLocal && { lampsFromMs: msOf(lampsFromLocal, place.timeZone) }),
+  };
+  const { obstacles: _own, ...open } = scene;
+  // Readings bring their own place and face: nobody looks from here.
+  const nowhere = { ...open, target: { x: 0, y: 0, z: 0 }, faceAzimuthDeg: 0 };
+  const heard = heardOf({ scene: nowhere }, setup);
+  return {
+    ...scene,
+    ...(heard.length > 0 && { heard }),
     keepAwayM: KEEP_AWAY_M,
     limits: [
       ...(play ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
@@ -52,8 +62,11 @@ export function scoredSite({
   };
 }
 
-export function scoredMark(setup: Pick<Shoot, 'subjects'>, mark: Mark): ScoredMark {
-  const subject = subjectOf(setup, mark.subjectId);
+export function scoredMark(
+  setup: Pick<Setup, 'subjects' | 'air' | 'light' | 'kit'>,
+  mark: Mark,
+): ScoredMark {
+  const subject = inWind(subjectOf(setup, mark.subjectId), windMs(setup));
   return {
     x: mark.x,
     y: mark.y,
@@ -61,6 +74,28 @@ export function scoredMark(setup: Pick<Shoot, 'subjects'>, mark: Mark): ScoredMa
     headingDeg: mark.headingDeg,
     facingDeg: mark.facingDeg,
     ...(subject.climbDeg !== undefined && { climbDeg: subject.climbDeg }),
-    subject,
+    subject: { ...subject, ...timesOf(subject, setup.kit.floors) },
   };
 }
+
+const BACKDROP: Readonly<Record<Shot['background'], ScoredShot['backdrop']>> = {
+  any: 'any',
+  washed: 'washed',
+  layered: 'layered',
+  sky: 'any',
+  contrast: 'any',
+};
+
+/** A promised shot as positions are scored for it: the motion and the framing of the answer. */
+export const scoredShot = (shot: Shot, panSigma: number): ScoredShot => ({
+  fill: Math.min(1, shot.fill),
+  face: shot.technique === 'silhouette' ? 'any' : 'front',
+  light: shot.light,
+  backdrop: BACKDROP[shot.background],
+  wanted: {
+    technique: shot.technique,
+    ...(shot.sharp !== undefined && { sharp: shot.sharp }),
+    ...(shot.shutterS !== undefined && { shutterS: shot.shutterS }),
+  },
+  panSigma,
+});

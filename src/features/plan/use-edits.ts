@@ -27,18 +27,24 @@ export interface Edits {
 
 const LOOKED_AT: ReadonlySet<string> = new Set(['atLocal', 'updatedAt']);
 const LOOKED_WITH: ReadonlySet<string> = new Set(['markId', 'positionId', 'slot']);
+const PLACED: ReadonlySet<string> = new Set(['markId', 'positionId']);
 
 const differing = <T extends object>(a: T, b: T): readonly string[] =>
   (Object.keys(b) as (keyof T & string)[]).filter((key) => a[key] !== b[key]);
 
 /** Whether only the minute, mark or position looked at differ: that is no edit. */
-export const onlyLooksElsewhere = (before: Shoot, after: Shoot): boolean =>
-  differing(before, after).every(
+export const onlyLooksElsewhere = (before: Shoot, after: Shoot): boolean => {
+  const chosen = differing(before.choice, after.choice);
+  return differing(before, after).every(
     (key) =>
       LOOKED_AT.has(key) ||
-      (key === 'choice' &&
-        differing(before.choice, after.choice).every((part) => LOOKED_WITH.has(part))),
+      (key === 'choice' && chosen.every((part) => LOOKED_WITH.has(part))) ||
+      // A zoom that was fitted to what is now looked at goes with the look.
+      (key === 'kit' &&
+        chosen.some((part) => PLACED.has(part)) &&
+        differing(before.kit, after.kit).every((part) => part === 'focalMm')),
   );
+};
 
 /** An earlier state brought back; the minute looked at stays, unless the hours differ. */
 export const broughtBack = (state: Shoot, present: Shoot): Shoot =>

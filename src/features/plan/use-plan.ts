@@ -11,6 +11,8 @@ import {
   type Sky,
 } from '@/core';
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
+import { SHELF } from '@/records/storage';
+import { useSingle } from '@/records/use-single';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
 import { alongSight, type AlongSight } from './along-sight';
@@ -82,9 +84,16 @@ export function eventsWithin(
     .sort((a, b) => a.timeMs - b.timeMs);
 }
 
+/** The shoot's kit with the floors that one keeps for every shoot. */
+function useKit({ kit }: Pick<Shoot, 'kit'>): Shoot['kit'] {
+  const floors = useSingle(SHELF).record?.floors;
+  return useMemo(() => (floors ? { ...kit, floors } : kit), [kit, floors]);
+}
+
 /** The parts of a shoot that can be seen: one object until one of them changes. */
 function useSetup(shoot: Shoot): Setup {
-  const { marks, positions, kit, choice, features, ground, place, light } = shoot;
+  const { marks, positions, choice, features, ground, place, light } = shoot;
+  const kit = useKit(shoot);
   const { shots, subjects, readings, air } = shoot;
   return useMemo(
     () => ({

@@ -43,6 +43,7 @@ import {
 } from '@/core';
 import type { Body } from '@/presets/bodies';
 import { timesOf } from '@/presets/classes';
+import { modulationOf } from '@/presets/lamps';
 import type { SubjectPreset } from '@/presets/subjects';
 import type { Shot } from '@/records/brief';
 import type { Mark, Position, Shoot } from '@/records/shoot';
@@ -129,6 +130,8 @@ export interface View {
   readonly extensionStops: number;
   /** Stops of the filters in the bag. */
   readonly filters: readonly number[];
+  /** How the ground's lamps flicker. */
+  readonly lamps: { readonly mainsHz: number; readonly modulation: number };
   /** What lights the mark but for what stands in the way: {@link sceneOf} adds that. */
   readonly scene: OpenScene;
 }
@@ -138,7 +141,7 @@ export const skyOver = ({ sky, skyFrom, forecast }: Shoot['light']): SkyOver =>
   skyFrom === 'forecast' && forecast ? { sky, cloud: cloudOf(forecast) } : { sky };
 
 /** Strongest wind of the shoot's hours: the forecast's where it is followed, else as set by hand. */
-const windMs = ({ air, light }: Pick<Setup, 'air' | 'light'>): number =>
+export const windMs = ({ air, light }: Pick<Setup, 'air' | 'light'>): number =>
   light.skyFrom === 'forecast' && light.forecast
     ? Math.max(...light.forecast.hours.map((hour) => hour.windMs))
     : air.windMs;
@@ -348,6 +351,7 @@ export function viewOf(shoot: Viewed): ViewResult {
       cocMm,
       capAperture,
       extensionStops: extensionLossStops(focalMm, sight.distanceM),
+      lamps: { mainsHz: shoot.light.mainsHz, modulation: modulationOf(shoot.light) },
       filters: itemsOf(shoot.kit, 'filter').map(({ stops }) => stops),
       scene: {
         place: shoot.place,

@@ -86,5 +86,6 @@ export function smallLength(m: number): string {
     const inches = m / 0.0254;
     return inches < 24 ? `${inches.toFixed(inches < 10 ? 1 : 0)} in` : metres(m);
   }
+  if (m < 0.02) return `${(m * 1000).toFixed(m < 0.01 ? 1 : 0)} mm`;
   return m < 1 ? `${Math.round(m * 100)} cm` : metres(m);
 }

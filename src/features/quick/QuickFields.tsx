@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { View } from 'react-native';
 import { LAMP_LEVELS_LUX, type LampLevel } from '@/core';
 import { KitControls } from '@/features/kit/KitControls';
-import { stops } from '@/features/plan/words';
+import { JudgedFrame } from '@/features/plan/JudgedFrame';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { LAMPS, lampLabel } from '@/presets/lamps';
 import { SUBJECTS } from '@/presets/subjects';
@@ -39,7 +39,6 @@ const SCHOOLS = [
   { value: 'quality', label: 'Quality' },
 ] as const;
 const LIT = LAMPS.filter(({ id }) => LAMP_LEVELS_LUX[id] > 0);
-const THIRD = 1 / 3;
 
 interface FieldsProps {
   readonly quick: Quick;
@@ -128,7 +127,6 @@ function LightFields({ quick: { light }, onChange }: FieldsProps) {
       light: { ...now.light, frame: { ...now.light.frame, ...next } },
     }));
   const { frame } = light;
-  const thirds = Math.round(frame.looksDarkStops / THIRD);
   return (
     <View className="gap-3">
       <Heading level={2} kind="figure">
@@ -199,32 +197,12 @@ function LightFields({ quick: { light }, onChange }: FieldsProps) {
               />
             </View>
           </View>
-          <Slider
-            label="It looked"
-            value={thirds}
-            min={-9}
-            max={9}
-            step={1}
-            bigStep={3}
-            valueText={looked(thirds * THIRD)}
-            onChange={(next) =>
-              onChange((now) => {
-                const before = Math.round(now.light.frame.looksDarkStops / THIRD);
-                const looksDarkStops = next(before) * THIRD;
-                return {
-                  ...now,
-                  light: { ...now.light, frame: { ...now.light.frame, looksDarkStops } },
-                };
-              })
-            }
+          <JudgedFrame
+            value={frame.looksDarkStops}
+            onPress={(looksDarkStops) => setFrame({ looksDarkStops })}
           />
         </>
       ) : null}
     </View>
   );
-}
-
-function looked(darkStops: number): string {
-  if (Math.abs(darkStops) < 0.1) return 'right';
-  return `${stops(Math.abs(darkStops))} ${darkStops > 0 ? 'dark' : 'bright'}`;
 }

@@ -3,9 +3,17 @@ import Head from 'expo-router/head';
 import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { Fact } from '@/features/plan/AnswerPanel';
-import { engraved, metres, stops } from '@/features/plan/words';
-import { NO_OUTLOOK, shutterReason, stopsSentence } from '@/features/plan/exposure-words';
+import { Extras, Fact } from '@/features/plan/AnswerPanel';
+import { BACK_TO_AUTOMATIC, Ways } from '@/features/plan/WaysOut';
+import { engraved, metres } from '@/features/plan/words';
+import {
+  depthInWords,
+  NO_OUTLOOK,
+  notesOf,
+  overfilledInWords,
+  shutterReason,
+  stopsSentence,
+} from '@/features/plan/exposure-words';
 import { backgroundInWords } from '@/features/ground/figures';
 import { ExposureDrawn } from '@/features/settings/MotionAndBudget';
 import type { Quick } from '@/records/quick';
@@ -68,7 +76,7 @@ function Page({ quick, onChange }: PageProps) {
         <View className="flex-1 flex-row">
           <Column>{fields}</Column>
           <Column>
-            <QuickAnswer quick={quick} result={result} />
+            <QuickAnswer quick={quick} result={result} onChange={onChange} />
             {drawn}
             {make}
           </Column>
@@ -76,7 +84,7 @@ function Page({ quick, onChange }: PageProps) {
       ) : (
         <>
           <View className="border-b border-ink px-4 py-2">
-            <QuickAnswer quick={quick} result={result} />
+            <QuickAnswer quick={quick} result={result} onChange={onChange} />
           </View>
           <ScrollView contentContainerClassName="gap-4 p-4 pb-10">
             {fields}
@@ -102,7 +110,7 @@ function Column({ children }: { readonly children: ReactNode }) {
   );
 }
 
-function QuickAnswer({ quick, result }: { readonly quick: Quick; readonly result: QuickResult }) {
+function QuickAnswer({ quick, result, onChange }: PageProps & { readonly result: QuickResult }) {
   if (!result.ok) {
     return (
       <View role="alert" className="gap-1">
@@ -113,7 +121,8 @@ function QuickAnswer({ quick, result }: { readonly quick: Quick; readonly result
   }
   const { view, exposure, ev } = result;
   const { settings, depth } = exposure;
-  const now = { clock: () => '', atMs: 0, usableIso: view.body.iso.usable };
+  const isHeld = Object.keys(quick.held).length > 0;
+  const now = { clock: () => '', atMs: 0, usableIso: view.body.iso.usable, held: isHeld };
   const background = {
     obstacle: { name: 'Background', detail: 'leaf' as const, footprint: [], heightM: 1 },
     distanceM: view.sight.distanceM + quick.behindM,
@@ -122,12 +131,29 @@ function QuickAnswer({ quick, result }: { readonly quick: Quick; readonly result
   return (
     <View role="region" aria-label="Answer" className="gap-2">
       <Exposure {...engraved(settings)} />
+      <Extras settings={settings} />
       <Text kind="strong" aria-live="polite">
         {stopsSentence(exposure, NO_OUTLOOK, now)}
       </Text>
+      <Ways
+        view={view}
+        plan={exposure}
+        onTake={({ hold, filterStops }) =>
+          onChange((before) =>
+            filterStops === undefined ? { ...before, held: hold } : { ...before, filterStops },
+          )
+        }
+      />
+      {isHeld ? (
+        <Button
+          label={BACK_TO_AUTOMATIC}
+          onPress={() => onChange((before) => ({ ...before, held: {} }))}
+        />
+      ) : null}
       <Text kind="small">
-        {shutterReason(view, exposure)}
-        {settings.liftStops > 0.05 ? ` Lift ${stops(settings.liftStops)} afterwards.` : ''}
+        {[overfilledInWords(view), shutterReason(view, exposure), ...notesOf(view, exposure)]
+          .filter(Boolean)
+          .join(' ')}
       </Text>
       <View className="flex-row gap-3 border-t border-line pt-2">
         <Fact
@@ -148,9 +174,7 @@ function QuickAnswer({ quick, result }: { readonly quick: Quick; readonly result
       </View>
       <Text kind="small" ink="quiet">
         {`${backgroundInWords(view, settings.aperture, background)}.${
-          depth
-            ? ` Sharp from ${metres(depth.nearM)} to ${depth.farM === Infinity ? 'the horizon' : metres(depth.farM)}.`
-            : ''
+          depth ? ` Sharp: ${depthInWords(depth)}.` : ''
         }`}
       </Text>
     </View>

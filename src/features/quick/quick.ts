@@ -139,20 +139,30 @@ export function quickEv({ light }: Quick): EvRange {
   }
 }
 
-const choiceOf = ({ orientation, school }: Quick): Shoot['choice'] => ({
+const choiceOf = ({ orientation, school, held }: Quick): Shoot['choice'] => ({
   markId: 'mark',
   positionId: 'position',
   orientation,
   school,
   liftStops: 1,
-  held: {},
+  held,
   panSigma: FIRST_PAN_SIGMA,
+});
+
+/** The kit in the hands, and the filter at hand. */
+const kitOf = ({ kit, filterStops }: Quick): Shoot['kit'] => ({
+  ...kit,
+  ...EMPTY_BAG,
+  bag:
+    filterStops === undefined
+      ? []
+      : [{ kind: 'filter', id: 'own-filter', name: 'Neutral filter', stops: filterStops }],
 });
 
 /** What to set, or what stands in the way. */
 export function quickAnswer(quick: Quick): QuickResult {
   const choice = choiceOf(quick);
-  const seen = viewOf(blankSetup(standOf(quick), { kit: { ...quick.kit, ...EMPTY_BAG }, choice }));
+  const seen = viewOf(blankSetup(standOf(quick), { kit: kitOf(quick), choice }));
   if (!seen.ok) return seen;
   const { view } = seen;
   const ev = quickEv(quick);
@@ -185,7 +195,7 @@ export function shootOfQuick(quick: Quick, brief: ShootBrief, id: string, now: s
       marks: marks.map((mark) => ({ ...mark })),
       positions: positions.map((position) => ({ ...position })),
       light: lightOf(quick),
-      kit: { ...quick.kit, ...EMPTY_BAG },
+      kit: kitOf(quick),
       choice: choiceOf(quick),
     },
     brief.bearingDeg,

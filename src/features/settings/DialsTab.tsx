@@ -18,6 +18,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-is-wide';
 import { Levers, ShutterRules } from './Levers';
 import { MotionAndBudget } from './MotionAndBudget';
+import { OwnFloor } from './OwnFloor';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
@@ -26,17 +27,17 @@ const SCHOOLS: readonly { readonly value: School; readonly label: string; readon
     {
       value: 'motion',
       label: 'Motion first',
-      why: 'The shutter holds; ISO rises as far as the body goes.',
+      why: 'Light in hand goes to a faster shutter before anything; the lift comes last.',
     },
     {
       value: 'balanced',
       label: 'Balanced',
-      why: 'ISO rises as far as you would use, then the frame is lifted afterwards.',
+      why: 'ISO rises as far as you would use, then the frame is lifted, then the shutter gives.',
     },
     {
       value: 'quality',
       label: 'Quality first',
-      why: 'ISO stays clean; the shutter gives up to one stop first.',
+      why: 'Light in hand lowers ISO; short of it the shutter gives a stop before any lift.',
     },
   ];
 
@@ -56,9 +57,10 @@ export function DialsTab({ seen }: { readonly seen: Seen }) {
         </Heading>
         <ShutterRules view={view} shutterS={exposure.settings.shutterS} widthPx={widthPx} />
         <Text kind="tiny" ink="quiet">
-          Over the line what your subject asks, to be crisp in body and slightly soft at most in its
-          limbs; under it rules of thumb.
+          Over the line what each part asks to be crisp, or slightly soft in a limb, before a camera
+          that stands still; under it rules of thumb.
         </Text>
+        <OwnFloor view={view} />
       </View>
       {wide ? null : <MotionAndBudget />}
       <Depth seen={seen} widthPx={widthPx} />

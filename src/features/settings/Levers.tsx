@@ -4,9 +4,9 @@ import { DialStepper } from '@/features/plan/DialStepper';
 import { apertureRuleInWords, ISO_WORDS, shutterRuleInWords } from '@/features/plan/exposure-words';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { View as Seen } from '@/features/plan/view';
+import { LetGo } from '@/features/plan/WaysOut';
 import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
 import type { Shoot } from '@/records/shoot';
-import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 
 type Held = Shoot['choice']['held'];
@@ -16,11 +16,6 @@ const KINDS: Readonly<Record<Lever, ScaleKind>> = {
   shutterS: 'shutter',
   aperture: 'aperture',
   iso: 'iso',
-};
-const NAMES: Readonly<Record<Lever, string>> = {
-  shutterS: 'the shutter',
-  aperture: 'the aperture',
-  iso: 'ISO',
 };
 const SLOWEST_S = 30;
 
@@ -69,7 +64,6 @@ export function Levers({
     aperture: `automatic: ${apertureRuleInWords(exposure)}`,
     iso: `automatic: ${ISO_WORDS[exposure.noise.level]}`,
   };
-  const holding = (Object.keys(KINDS) as Lever[]).filter((lever) => held[lever] !== undefined);
   return (
     <View role="group" aria-label="Dials" className="gap-3">
       {(Object.keys(KINDS) as Lever[]).map((lever) => (
@@ -84,13 +78,8 @@ export function Levers({
           onChange={(value) => hold(lever, value)}
         />
       ))}
-      {holding.length > 0 ? (
-        <Button
-          label={`Let go of ${holding.map((lever) => NAMES[lever]).join(' and ')}`}
-          onPress={() =>
-            update((current) => ({ ...current, choice: { ...current.choice, held: {} } }))
-          }
-        />
+      {Object.keys(held).length > 0 ? (
+        <LetGo held={held} />
       ) : (
         <Text kind="small" ink="quiet">
           Turn a dial and it stays; the others answer.

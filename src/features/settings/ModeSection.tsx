@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import {
-  ev as evOf,
+  exposedEv,
   exposureMode,
+  momentsWithin,
   nearestMark,
   formatShutter,
   solveExposure,
@@ -42,17 +43,20 @@ const MET = METER_SCENES.filter(({ id }) => id === 'turf' || id === 'darkCrowd')
 
 /** Which mode, why, and what goes with it. */
 export function ModeSection({ seen }: { readonly seen: Seen }) {
-  const { setup, atMs } = useShootPage().plan;
+  const { setup, atMs, ribbon, hours } = useShootPage().plan;
   const { view, answer } = seen;
   const { settings } = answer.exposure;
   const { ev } = answer.light;
-  const places = groundClicks(setup, view, atMs, evOf(settings) - settings.liftStops);
+  const places = groundClicks(setup, view, atMs, exposedEv(settings));
   const evs = places.map((place) => place.ev);
+  const through = momentsWithin(ribbon.series, hours).map((moment) => moment.ev);
   const advice = exposureMode({
     unevennessStops: Math.max(...evs) - Math.min(...evs),
+    unsureStops: Math.max(...places.map((place) => place.apartStops)),
     variabilityStops: ev.high - ev.low,
+    throughStops: through.length > 0 ? Math.max(...through) - Math.min(...through) : 0,
     meterErrors: MET.map((scene) => fooledStops(scene, scene.share)),
-    timeMatters: view.wanted.technique === 'pan' || view.freeze.shutterS < view.shakeS,
+    timeMatters: !view.atRest,
   });
   // Automatic ISO meets every place one shoots into, not the chosen one alone.
   const { autoIso } = solveExposure({
@@ -108,7 +112,7 @@ function AutoIsoLimits({
       <Text kind="strong">{`${iso(lowestIso)} to ${iso(highestIso)} over all these places`}</Text>
       {tooBrightStops > 1 / 6 ? (
         <Text>
-          {`At its brightest it runs into the floor and ${stops(tooBrightStops)} over: set ${formatShutter(shutterForFloorS)} in place of ${formatShutter(shutterS)}.`}
+          {`At its brightest it reaches minimum ISO and is ${stops(tooBrightStops)} over: set ${formatShutter(shutterForFloorS)} in place of ${formatShutter(shutterS)}.`}
         </Text>
       ) : null}
       {tooDarkStops > 1 / 6 ? (

@@ -17,7 +17,8 @@ import {
   type Settings,
 } from '@/core';
 import type { View } from '@/features/plan/view';
-import { metres, percent, smallLength } from '@/features/plan/words';
+import { depthInWords } from '@/features/plan/exposure-words';
+import { percent, smallLength } from '@/features/plan/words';
 import { FALLING, HANGS, RHYTHMS } from '@/presets/rhythms';
 import { written } from '@/ui/units';
 
@@ -197,7 +198,7 @@ export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
       },
       {
         name: 'Sharp from',
-        value: `${metres(nearM)} to ${farM === Infinity ? 'far off' : metres(farM)}`,
+        value: depthInWords({ nearM, farM }),
         why: `${smallLength(depthM)} of depth, drawn on the plan across the line of sight`,
       },
       {
@@ -213,16 +214,15 @@ export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
         value: smallLength(speedMs * leadS),
         why: `${leadS.toFixed(2)} s from seeing to opening, at ${written(speedMs, 'm/s', 1)}; pre-capture, where the body has it, gives them back`,
       },
-      {
-        name: 'Flat things parallel',
-        value: `within ${tiltSaid(depthM, subject.heightM)}`,
-        why: 'how far wings as long as the subject may turn from the sensor’s plane and stay sharp',
-      },
+      ...(subject.flat && depthM !== Infinity
+        ? [
+            {
+              name: 'Wings parallel',
+              value: `within ${tiltTolerance({ depthM, subjectLengthM: subject.heightM }).toFixed(0)}°`,
+              why: 'how far the wings may turn from the sensor’s plane and stay sharp',
+            },
+          ]
+        : []),
     ],
   };
-}
-
-function tiltSaid(depthM: number, subjectLengthM: number): string {
-  if (depthM === Infinity) return '90°';
-  return `${tiltTolerance({ depthM, subjectLengthM }).toFixed(0)}°`;
 }

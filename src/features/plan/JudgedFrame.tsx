@@ -1,0 +1,57 @@
+import { Pressable, View } from 'react-native';
+import { Text } from '@/ui/Text';
+import { lookedInWords } from './words';
+
+/** Whole stops that a frame is judged by, to either side of right. */
+const STOPS = [1, 2, 3, 4] as const;
+
+/**
+ * How a frame looked, in words and whole stops, a press each, in one order everywhere: right, then dark
+ * from one stop to four over bright from one to four.
+ * @param value what was said so far, if it is kept; stops dark, below 0 bright
+ */
+export function JudgedFrame({
+  label = 'It looked',
+  value,
+  onPress,
+}: {
+  readonly label?: string;
+  readonly value?: number;
+  readonly onPress: (looksDarkStops: number) => void;
+}) {
+  const cell = (stops: number, text: string, edges: string) => {
+    const chosen = value !== undefined && Math.abs(value - stops) < 0.1;
+    return (
+      <Pressable
+        key={stops}
+        role="button"
+        aria-label={`Looked ${lookedInWords(stops)}`}
+        {...(value !== undefined && { 'aria-pressed': chosen })}
+        onPress={() => onPress(stops)}
+        className={`min-h-touch flex-1 items-center justify-center border-ink active:opacity-60 ${edges} ${chosen ? 'bg-ink' : ''}`}
+      >
+        <Text kind="label" numberOfLines={1} className={chosen ? 'text-paper' : ''}>
+          {text}
+        </Text>
+      </Pressable>
+    );
+  };
+  return (
+    <View role="group" aria-label={label} className="gap-1">
+      <Text kind="tiny" ink="quiet" aria-hidden>
+        {label}
+      </Text>
+      <View className="flex-row border border-ink">
+        <View className="w-[76px]">{cell(0, 'right', '')}</View>
+        <View className="flex-1">
+          <View className="flex-row">
+            {STOPS.map((stops) => cell(stops, `${stops} dark`, 'border-l'))}
+          </View>
+          <View className="flex-row border-t border-ink">
+            {STOPS.map((stops) => cell(-stops, `${stops} bright`, 'border-l'))}
+          </View>
+        </View>
+      </View>
+    </View>
+  );
+}
