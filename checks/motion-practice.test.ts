@@ -87,5 +87,14 @@ test('a standing player is held by slower than 1/250', () => {
 test('hand-held: one over the focal length, with the crop', () => {
   expect(shakeLimit({ focalMm: 200, crop: 1 })).toBe(1 / 200);
   expect(shakeLimit({ focalMm: 200, crop: 1.5 })).toBe(1 / 300);
-  expect(shakeLimit({ focalMm: 200, crop: 1, support: 'monopod' })).toBe(1 / 50);
+  expect(shakeLimit({ focalMm: 200, crop: 1, support: 'monopod' })).toBe(1 / 100);
+  expect(shakeLimit({ focalMm: 200, crop: 1, support: 'tripod' })).toBe(16 / 200);
+});
+
+test('a stabiliser is trusted for three stops, on long glass for two', () => {
+  const at = (focalMm: number, stabilisationStops: number) =>
+    shakeLimit({ focalMm, crop: 1, stabilisationStops });
+  expect(at(200, 5)).toBe(8 / 200);
+  expect(at(200, 1)).toBe(2 / 200);
+  expect(at(600, 5)).toBe(4 / 600);
 });

@@ -62,6 +62,7 @@ export const TERN_BAG: DemoBag = {
     made('lens', '200-600', '200-600-6.3'),
     made('lens', '70-200', '70-200-2.8'),
     MONOPOD,
+    item('filter', 'nd3', {}),
     item('card', 'cards', { name: 'Card, 64 GB', gb: 64, count: 3 }),
     item('battery', 'batteries', { count: 4 }),
   ],

@@ -36,14 +36,19 @@ test('what is written reads back whole', () => {
 });
 
 test('shoots of every older version are lifted on the way', () => {
-  const old = ['alder-reach-v1', 'larkmoor-v2', 'tern-water-v3', 'larkmoor-v4', 'larkmoor-v5'].map(
-    (name, i) => ({
-      ...JSON.parse(
-        readFileSync(path.join(__dirname, `../records/fixtures/${name}.shoot.json`), 'utf8'),
-      ).shoot,
-      id: `old-${i}`,
-    }),
-  );
+  const old = [
+    'alder-reach-v1',
+    'larkmoor-v2',
+    'tern-water-v3',
+    'larkmoor-v4',
+    'larkmoor-v5',
+    'tern-water-v6',
+  ].map((name, i) => ({
+    ...JSON.parse(
+      readFileSync(path.join(__dirname, `../records/fixtures/${name}.shoot.json`), 'utf8'),
+    ).shoot,
+    id: `old-${i}`,
+  }));
   const read = readBackup(changed((file) => (file.shoots = old)));
   if (!read.ok) throw new Error(read.reason);
   expect(read.record.kept.shoots.map(({ version }) => version)).toEqual(

@@ -9,8 +9,6 @@ export const torso = (upM: number): MovingPart => ({
   leftM: 0,
   upM,
   bodyShare: 1,
-  // A chest bobs as it runs.
-  ownShare: 0.15,
 });
 /** A part at rest: what moves is its own trembling, whichever way. */
 export const resting = (name: string, upM: number, ownShare: number): MovingPart => ({
@@ -91,5 +89,5 @@ export const wheelRim: MovingPart = {
 
 /** A thing of one piece: a ball, a disc. */
 export const ball = (upM: number): readonly MovingPart[] => [
-  { ...torso(upM), name: 'ball', ownShare: 0, rulesOnlyIfNamed: true },
+  { ...torso(upM), name: 'ball', rulesOnlyIfNamed: true },
 ];

@@ -27,6 +27,7 @@ export function mergedKept(here: Kept, backup: Kept): Kept {
     shelf: {
       ...here.shelf,
       items: union(here.shelf.items, backup.shelf.items, (a) => a).slice(0, MOST_ON_SHELF),
+      floors: { ...backup.shelf.floors, ...here.shelf.floors },
       always: [...new Set([...here.shelf.always, ...backup.shelf.always])].slice(0, MOST_ALWAYS),
     },
     columns: {

@@ -321,6 +321,26 @@ test('a file of version 5 is read: its day stays, its log begins empty', () => {
   expect(rest).toEqual({ ...old, version: SHOOT_VERSION });
 });
 
+test('a file of version 6 is read as it is: nothing held, no filter, no floor, no brim', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v6.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+});
+
+const FILTER = { kind: 'filter', id: 'own-nd', name: 'ND', stops: 3 };
+
+test.each([
+  ['kit.bag[0].stops', ['kit', 'bag'], [{ ...FILTER, stops: 0 }]],
+  ['accepted', ['kit', 'floors'], { play: 1 / 1000, gull: 1 / 2000 }],
+  ['kit.floors.play', ['kit', 'floors'], { play: 0 }],
+  ['choice.held.liftStops', ['choice', 'held'], { liftStops: 9 }],
+  ['marks[0].brim', ['marks', 0, 'brim'], 'yes'],
+] as const)('of filters, floors, held lifts and brims: %s', (named, path, value) => {
+  expect(reasonFor(broken(set(path, value))).split(':')[0]).toBe(named);
+});
+
 const ENTRY = {
   id: 'e',
   kind: 'note',

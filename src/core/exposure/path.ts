@@ -67,7 +67,7 @@ function stretches(
   const aperture = (to: number): Stretch => ({ lever: 'aperture', to });
   const isoTo = (to: number): Stretch => ({ lever: 'iso', to });
   const lift: Stretch = { lever: 'lift', to: demands.liftStops };
-  const over = iso.usable * 2 ** OVER_USABLE_STOPS;
+  const over = Math.min(iso.last, iso.usable * 2 ** OVER_USABLE_STOPS);
   const half = demands.atRest ? Math.min(iso.good / 2, REST_OVER_BASE * iso.base) : iso.good / 2;
   // Light over at base: the shutter goes faster as far as is sensible, then the lens closes, then faster still.
   const sensibleS = Math.min(wishS, Math.max(corners.fastestS, FASTEST_SENSIBLE_S));

@@ -278,12 +278,11 @@ test('depth: whole while light is in hand, eye and face next, none above clean I
   expect(at(7)).toEqual({ mark: 'f/2.8', by: { by: 'widest' } });
 });
 
-test.each([
-  ['demands.shutterS', { demands: { shutterS: 0, shutterRuledBy: { by: 'class' }, liftStops: 0 } }],
-  [
-    'demands.liftStops',
-    { demands: { shutterS: 1, shutterRuledBy: { by: 'class' }, liftStops: -1 } },
-  ],
+const ASKED = { shutterRuledBy: { by: 'class' }, liftStops: 0 } as const;
+
+test.each<[string, Partial<ExposureRequest>]>([
+  ['demands.shutterS', { demands: { ...ASKED, shutterS: 0 } }],
+  ['demands.liftStops', { demands: { ...ASKED, shutterS: 1, liftStops: -1 } }],
   ['camera.iso.good', { camera: { ...BODY, iso: { ...BODY.iso, good: 50 } } }],
   ['lens.smallestAperture', { lens: { widestAperture: 4, smallestAperture: 2 } }],
   ['school', { school: 'luck' as School }],

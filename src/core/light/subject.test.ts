@@ -1,4 +1,4 @@
-import { lightOnSubject, lightSeries, shortfall, type LitScene } from '.';
+import { lightOnSubject, lightSeries, momentsWithin, shortSpans, type LitScene } from '.';
 
 const PLACE = { latitudeDeg: 53.12, longitudeDeg: -1.87 };
 const WEST_WALL = {
@@ -62,6 +62,7 @@ test('polar night has light to compute and no events to invent', () => {
 });
 
 describe('a series', () => {
+  const hours = { startMs: at('18:00'), endMs: at('21:00') };
   const series = lightSeries({ scene, fromMs: at('18:00'), toMs: at('21:00'), stepS: 60 });
   test('has a value a minute, both ends included, none far from its neighbour', () => {
     expect(series.timeMs).toHaveLength(181);
@@ -69,17 +70,31 @@ describe('a series', () => {
     const steps = series.ev.slice(1).map((value, i) => Math.abs(value - (series.ev[i] ?? NaN)));
     expect(Math.max(...steps)).toBeLessThan(0.5);
   });
-  test('falls short where it crosses the need for good, and says by how much at worst', () => {
-    const lack = shortfall(series, 8);
-    const first = series.timeMs.indexOf(lack?.fromMs ?? NaN);
-    expect(series.ev[first]).toBeLessThan(8);
-    expect(series.ev[first - 1]).toBeGreaterThanOrEqual(7.95);
-    expect(lack?.worstStops).toBeCloseTo(8 - Math.min(...series.ev), 9);
+  test('is short where it crosses the need, and says how long and by how much at worst', () => {
+    const [span, ...more] = shortSpans(momentsWithin(series, hours), 8);
+    const first = series.timeMs.indexOf(span?.fromMs ?? NaN);
+    expect(more).toEqual([]);
+    expect(series.ev[first]).toBeLessThan(8 - 1 / 6);
+    expect(series.ev[first - 1]).toBeGreaterThanOrEqual(8 - 1 / 6);
+    expect(span?.worst.stops).toBeCloseTo(8 - Math.min(...series.ev), 9);
+    expect(span).toMatchObject({ toTheEnd: true, toMs: at('21:00') });
   });
-  test('a passing shade is no beginning of a shortage', () => {
-    const dip = { ...series, timeMs: [1, 2, 3, 4], ev: [10, 5, 10, 10] };
-    expect(shortfall(dip, 8)).toBeUndefined();
-    expect(shortfall({ ...dip, ev: [10, 5, 10, 7] }, 8)).toEqual({ fromMs: 4, worstStops: 1 });
-    expect(shortfall({ ...dip, ev: [] }, 8)).toBeUndefined();
+  test('only the hours asked for count', () => {
+    const early = { startMs: at('18:00'), endMs: at('18:30') };
+    expect(momentsWithin(series, early)).toHaveLength(31);
+    expect(shortSpans(momentsWithin(series, early), 8)).toEqual([]);
+  });
+  test('a passing shade is a stretch of its own; less than half a click is none', () => {
+    const spans = (...evs: number[]) =>
+      shortSpans(
+        evs.map((ev, timeMs) => ({ timeMs, ev })),
+        8,
+      );
+    expect(spans(10, 5, 6, 10, 7)).toEqual([
+      { fromMs: 1, toMs: 2, worst: { timeMs: 1, stops: 3 }, toTheEnd: false },
+      { fromMs: 4, toMs: 4, worst: { timeMs: 4, stops: 1 }, toTheEnd: true },
+    ]);
+    expect(spans(7.9, 8)).toEqual([]);
+    expect(spans()).toEqual([]);
   });
 });

@@ -52,13 +52,15 @@ export interface PositionScore {
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** Light that the must needs, its time on the dial as the answer sets it. */
+/** Light that the must needs, its time on the dial as the answer sets it; 0 where there is no picture. */
 const evNeededOnDial = ({ shutterS, widest }: LensView, { iso }: ScoredKit): number =>
-  evOf({
-    shutterS: onFasterMark(shutterS),
-    aperture: nearestMark('aperture', widest).value,
-    iso: iso.usable,
-  });
+  widest === 0
+    ? 0
+    : evOf({
+        shutterS: onFasterMark(shutterS),
+        aperture: nearestMark('aperture', widest).value,
+        iso: iso.usable,
+      });
 
 function reasons(
   cell: CellView,

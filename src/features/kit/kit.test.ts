@@ -1,5 +1,6 @@
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { LARKMOOR } from '@/demo/larkmoor';
+import { TERN_WATER } from '@/demo/tern-water';
 import { viewOf } from '@/features/plan/view';
 import { FIRST_SHOT } from '@/records/brief';
 import { airThrough } from '@/records/air';
@@ -257,4 +258,23 @@ test('what is ticked off is counted among what is on the list', () => {
       lines.map(({ key }) => key),
     ),
   ).toBe(`All ${lines.length} packed`);
+});
+
+test('a pan by day without a filter in the bag lacks one on the packing list; with one it is there', () => {
+  const tern = TERN_WATER;
+  const bare = {
+    ...tern,
+    kit: { ...tern.kit, bag: tern.kit.bag.filter(({ kind }) => kind !== 'filter') },
+  };
+  const lineOf = (shoot: Shoot) => listOf(shoot).find(({ text }) => /Neutral filter/.test(text));
+  expect(lineOf(tern)).toMatchObject({ lacking: false });
+  expect(lineOf(bare)).toMatchObject({
+    lacking: true,
+    why: expect.stringMatching(/slow times by day/),
+  });
+  const still = {
+    ...bare,
+    shots: bare.shots.filter(({ technique }) => technique !== 'pan' && technique !== 'streak'),
+  };
+  expect(lineOf(still)).toBeUndefined();
 });

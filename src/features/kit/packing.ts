@@ -49,14 +49,22 @@ const DARK_SUN_DEG = -3;
 const BURNING_SUN_DEG = 30;
 const SAMPLES = 12;
 
-function sunLines(shoot: Pick<Shoot, 'place' | 'startLocal' | 'endLocal' | 'light'>) {
+type Hours = Pick<Shoot, 'place' | 'startLocal' | 'endLocal' | 'light'>;
+type Wanted = Hours & Pick<Shoot, 'kit' | 'shots'>;
+
+function sunHeights(shoot: Hours): readonly number[] {
   const { startMs, endMs } = hoursOf(shoot);
-  const altitudes = Array.from(
+  return Array.from(
     { length: SAMPLES + 1 },
     (_, i) =>
       sunPosition({ time: startMs + ((endMs - startMs) * i) / SAMPLES, ...shoot.place })
         .altitudeDeg,
   );
+}
+const highestSunDeg = (shoot: Hours): number => Math.max(...sunHeights(shoot));
+
+function sunLines(shoot: Hours) {
+  const altitudes = sunHeights(shoot);
   const line = (key: string, text: string, why: string) => ({ key, text, why, lacking: false });
   return [
     ...(Math.min(...altitudes) < DARK_SUN_DEG
@@ -68,12 +76,28 @@ function sunLines(shoot: Pick<Shoot, 'place' | 'startLocal' | 'endLocal' | 'ligh
   ];
 }
 
+/** Sun higher than this is too much light for a slow shutter. No source. */
+const BRIGHT_SUN_DEG = 10;
+
+/** A pan or streaks by day want a neutral filter. */
+function filterLines({ kit, shots, light, ...when }: Wanted): readonly PackingLine[] {
+  const slow = shots.filter(({ technique }) => technique === 'pan' || technique === 'streak');
+  if (slow.length === 0 || light.indoors || itemsOf(kit, 'filter').length > 0) return [];
+  if (highestSunDeg({ light, ...when }) < BRIGHT_SUN_DEG) return [];
+  const names = slow.map(({ name }) => name).join(', ');
+  return [
+    {
+      key: 'neutral-filter',
+      text: 'Neutral filter, 3 stops',
+      why: `slow times by day: ${names}`,
+      lacking: true,
+    },
+  ];
+}
+
 /** All that is to be packed, what the bag lacks first. @param always lines of every list */
 export function packingList(
-  shoot: Pick<
-    Shoot,
-    'kit' | 'brief' | 'place' | 'startLocal' | 'endLocal' | 'light' | 'events' | 'people'
-  >,
+  shoot: Wanted & Pick<Shoot, 'brief' | 'events' | 'people'>,
   stores: Stores,
   weather: Weather,
   always: readonly string[],
@@ -96,6 +120,7 @@ export function packingList(
       lacking: batteries.have < batteries.need,
     },
     ...ownLines(shoot),
+    ...filterLines(shoot),
     ...(weather.rains && covers === 0
       ? [{ key: 'rain-cover', text: 'Rain cover', why: 'rain is expected', lacking: true }]
       : []),

@@ -80,7 +80,11 @@ test('each promised shot ends when its light is under what it needs, or holds', 
   );
   expect(shots.map(({ shot }) => shot.id)).toEqual(larkmoor.shots.map(({ id }) => id));
   const of = (id: string) => shots.find(({ shot }) => shot.id === id);
-  expect(of('corner-strike')?.words).toMatch(/^From \d\d:\d\d short by /);
+  expect(of('corner-strike')?.words).toMatch(
+    /^Good until \d\d:\d\d\. At 20:\d\d \d\.\d stops? short\.$/,
+  );
+  // Within the shoot's own hours, not in the half hour after it.
+  expect(of('corner-strike')?.worstMs).toBeLessThanOrEqual(hours.endMs);
   expect(of('bench')?.endsMs).toBeUndefined();
   expect(of('bench')?.words).toMatch(/^Holds throughout/);
   expect(of('dusk')?.words).toMatch(/sky behind/);
@@ -96,15 +100,15 @@ test('a shot at dawn is told when it begins, one too fast for any light that it 
     ev: [1, 5, 9, 12],
   });
   const words = shotsThrough(alder, () => ramp, hours, dawn).map((shot) => shot.words);
-  expect(words[0]).toMatch(/^Not before 0[67]:\d\d\. Then it holds to the end\.$/);
+  expect(words[0]).toMatch(/^Not before 0[567]:\d\d\. At 05:15 \d\.\d stops short\.$/);
   const fast = {
     ...alder,
     marks: alder.marks.map((mark) => ({ ...mark, subjectId: 'served-ball' })),
   };
-  const dim = { ...ramp, ev: [1, 4, 6, 7] };
+  const dim = { ...ramp, ev: [1, 2, 3, 4] };
   const [never] = shotsThrough(fast, () => dim, hours, dawn);
   expect(never?.words).toMatch(
-    /^Never in these hours: short by [\d.]+ stops? at the best, at 08:30: /,
+    /^Never in these hours: [\d.]+ stops? short at the best, at 08:30\.$/,
   );
   expect(never?.endsMs).toBe(hours.startMs);
 });

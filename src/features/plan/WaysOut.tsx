@@ -1,31 +1,13 @@
 import { View } from 'react-native';
-import type { ExposurePlan, HeldLevers, WayOut } from '@/core';
-import { withItem } from '@/records/edit-kit';
-import { newId } from '@/records/new-shoot';
+import type { ExposurePlan, WayOut } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import type { Answer } from './answer';
 import { brimShades, filterInWords, wayInWords } from './exposure-words';
 import { useShootEdits } from './ShootContext';
+import { withHeld, withWay } from './take-way';
 import type { View as Seen } from './view';
-
-/** The shoot with a way out taken: its dials held, or its filter in the bag. */
-export function withWay(shoot: Shoot, { hold, filterStops }: WayOut): Shoot {
-  if (filterStops === undefined) return withHeld(shoot, hold);
-  const filter = {
-    kind: 'filter' as const,
-    id: `own-${newId()}`,
-    name: `Neutral filter, ${filterStops} stops`,
-    stops: filterStops,
-  };
-  return { ...shoot, kit: withItem(shoot.kit, filter) };
-}
-
-const withHeld = (shoot: Shoot, held: HeldLevers): Shoot => ({
-  ...shoot,
-  choice: { ...shoot.choice, held },
-});
 
 interface WaysProps {
   readonly view: Seen;

@@ -29,12 +29,12 @@ test('the page says settings, reasons, hours and turns', () => {
   expect(text).toMatch(
     /^Larkmoor, evening hockey, Friday 16 April 2027, at 19:30 \(Europe\/London\)/,
   );
-  expect(text).toMatch(/ {2}1\/1600 {2}f\/2\.8 {2}ISO \d+/);
-  expect(text).toMatch(/Stick tip rules/);
+  expect(text).toMatch(/ {2}1\/2000 · f\/2\.8 · ISO \d+/);
+  expect(text).toMatch(/1\/2000: what a strike is best taken at\. The stick tip moves/);
   expect(text).toMatch(/18:30 to 1\d:\d\d .*EV 13\.\d/);
   expect(text).toMatch(/\(ISO \+1\)/);
   expect(text).toMatch(/Lamps give most of the light from 20:\d\d\./);
-  expect(text).toMatch(/Short of the demands 20:\d\d to 20:45\./);
+  expect(text).toMatch(/Short of light 20:\d\d to 20:45\./);
 });
 
 test('a position without an answer says so, in its line and in place of the card', () => {

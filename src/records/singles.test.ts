@@ -1,0 +1,16 @@
+import { parseRecord } from './parse';
+import { FIRST_QUICK } from './quick';
+import { FIRST_SHELF } from './shelf';
+import { QUICK, SHELF } from './storage';
+
+test('a shelf of version 1 keeps its things and begins without floors', () => {
+  const { floors: _floors, ...older } = FIRST_SHELF;
+  const read = parseRecord({ ...older, version: 1, always: ['keys'] }, SHELF.kind);
+  expect(read).toEqual({ ok: true, record: { ...FIRST_SHELF, always: ['keys'] } });
+});
+
+test('a quick answer of version 1 begins with nothing held', () => {
+  const { held: _held, ...older } = FIRST_QUICK;
+  const read = parseRecord({ ...older, version: 1, distanceM: 12 }, QUICK.kind);
+  expect(read).toEqual({ ok: true, record: { ...FIRST_QUICK, distanceM: 12 } });
+});
