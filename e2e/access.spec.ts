@@ -60,10 +60,15 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
   await page.goto('/shoot/demo-tern-water/day');
   await expect(page.getByText(/^On programme\. Shoots/)).toBeVisible();
   await look();
-  for (const name of ['Route', 'Nature', 'Rules']) {
+  for (const name of ['Route', 'Rules']) {
     await pressTab(page, name);
     await look();
   }
+  // Tides and visits are for those who wait for something wild.
+  await expect(page.getByRole('radio', { name: 'Nature' })).toHaveCount(0);
+  await page.goto('/shoot/demo-alder-reach/day');
+  await pressTab(page, 'Nature');
+  await look();
   await openField(page, 'demo-larkmoor');
   await look();
   await page.goto('/shoot/demo-larkmoor/log');

@@ -13,7 +13,11 @@ test(
     await expect(headline(page)).toBeVisible();
     const before = await readAnswer(page);
     await shot(page, 'Counter-attack, panned').click();
-    await expect(page.getByText(/^Panned at 1\/\d+: the body moves [\d.]+ px/)).toBeVisible();
+    await expect(
+      page.getByText(
+        /^1\/\d+: a pan that keeps one frame in three sharp\. The body moves [\d.]+ px/,
+      ),
+    ).toBeVisible();
     const panned = await readAnswer(page);
     expect(panned.shutterPerSecond).toBeLessThan(before.shutterPerSecond / 4);
     // The shot asks for 45 % of the frame's height, and the lens goes there.

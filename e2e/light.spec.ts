@@ -18,19 +18,22 @@ test(
     await readings(page).getByRole('button', { name: 'Take a reading' }).click();
     const sheet = page.getByRole('dialog', { name: /^Reading at Attack in the circle/ });
     await sheet.getByRole('radio', { name: 'Test frame' }).click();
-    const looked = sheet.getByRole('spinbutton', { name: 'It looked' });
-    for (let i = 0; i < 4; i += 1) await looked.press('ArrowUp');
-    await expect(looked).toHaveAttribute('aria-valuetext', '1.3 stops dark');
-    await sheet.getByRole('button', { name: 'Keep the reading' }).click();
-    await expect(readings(page)).toContainText(
-      /the light here is 0\.[4-9]\d? stop darker|1\.\d stops? darker/,
+    // Whole stops, a press each, in words: no sign to be taken the wrong way round.
+    await sheet.getByRole('button', { name: /^Looked 2 stops dark/ }).click();
+    await expect(sheet.getByRole('button', { name: /^Looked 2 stops dark/ })).toHaveAttribute(
+      'aria-pressed',
+      'true',
     );
+    await sheet.getByRole('button', { name: /^Looked 1 stop dark/ }).click();
+    await sheet.getByRole('button', { name: 'Keep the reading' }).click();
+    await expect(readings(page)).toContainText(/the light here is (0\.9|1\.0) stops? darker/);
     await expect(readings(page)).toContainText(/sure to ±0\.\d/);
     const after = await readAnswer(page);
-    expect(after.ev).toBeLessThan(before.ev - 0.3);
+    // What was read at a mark is that mark's light.
+    expect(after.ev).toBeLessThan(before.ev - 0.8);
     expect(after.iso).toBeGreaterThan(before.iso);
     await expect(readings(page).getByRole('list', { name: 'Readings kept' })).toContainText(
-      /18:50, 1\/1600 f\/2.8 ISO 125 looked 1.3 stops dark/,
+      /18:50, 1\/\d+ f\/2.8 ISO \d+ looked 1 stop dark/,
     );
     await settle(page);
     await page.reload();
@@ -100,9 +103,15 @@ test(
     );
     const shots = page.getByRole('list', { name: 'When each shot ends' });
     await expect(shots).toContainText(
-      /Strike at a penalty cornerFrom \d\d:\d\d short by [\d.]+ stops?: /,
+      /Strike at a penalty cornerGood until \d\d:\d\d\. At 20:\d\d [\d.]+ stops? short\./,
     );
     await expect(shots).toContainText('Exposed for the sky behind');
+    // The minute at which most is missing is a press away, with what saves the shot there.
+    await page
+      .getByRole('button', { name: /^See what saves it at 20:/ })
+      .first()
+      .click();
+    await expect(page.getByRole('group', { name: 'What would mend it' })).toBeVisible();
     await page.getByRole('radio', { name: 'This mark, from everywhere' }).click();
     await expect(page.getByRole('list', { name: 'Lines of the chart' })).toContainText(
       'Rail in front of the stand',

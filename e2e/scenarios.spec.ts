@@ -54,7 +54,7 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
   await tab(page, 'Strike at a penalty corner');
   await keeperButton(page).click();
   await expect(keeperButton(page)).toContainText('1 of 3');
-  await page.getByRole('button', { name: /^Looked a third bright/ }).click();
+  await page.getByRole('button', { name: /^Looked 1 stop bright/ }).click();
   const byDay = isoOf(await dials(page));
   await opensAt(page, '2027-04-16T19:06:00Z');
   await openField(page, 'demo-larkmoor');

@@ -42,7 +42,7 @@ export const LARKMOOR_PROMISE: Promised = {
       background: 'washed',
     }),
     shot('save', 'The keeper at full stretch', 'keeper', { priority: 'must', quota: 2 }),
-    shot('counter', 'Counter-attack, panned', 'penalty-corner', {
+    shot('counter', 'Counter-attack, panned', 'midfield', {
       technique: 'pan',
       background: 'contrast',
       fill: 0.45,

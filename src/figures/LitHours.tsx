@@ -9,7 +9,12 @@ export interface LitDay extends Span {
 }
 
 /** How much of a row's height each light fills: the more ink, the more sun on the face. */
-const FILLS: Partial<Record<SunOnFace, number>> = { front: 1, side: 0.55, back: 0.2 };
+const FILLS: Partial<Record<SunOnFace, number>> = {
+  front: 1,
+  high: 0.75,
+  side: 0.55,
+  back: 0.2,
+};
 const NAMES_PX = 50;
 const HOURS_PX = 18;
 const HOURS = [0, 6, 12, 18, 24];
@@ -17,8 +22,8 @@ const GAP_SHARE = 0.16;
 const TEXT = { fontFamily: 'Perch Body', fontSize: 12 } as const;
 
 /**
- * Days as rows from midnight to midnight: a full bar for front light, half for side light, a thin
- * one for back light, dots for shade, nothing while the sun is down. Readable without colour.
+ * Days as rows from midnight to midnight: a full bar for front light, three quarters under a high sun,
+ * half for side light, a thin one for back light, dots for shade, nothing while the sun is down. Readable without colour.
  */
 export function LitHours({
   days,
@@ -78,7 +83,7 @@ export function LitHours({
           </Text>
         </G>
       ))}
-      {(['front', 'side', 'back'] as const).map((sun) => (
+      {(['front', 'high', 'side', 'back'] as const).map((sun) => (
         <Path key={sun} d={bar(sun).join('')} fill={inks.ink} />
       ))}
       <Path

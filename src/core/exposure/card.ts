@@ -3,7 +3,7 @@ import type { EvRange } from '../light/subject';
 import { clicksBetween, nearestMark, type Dial, type ScaleKind } from '../quantity/scales';
 import type { Span } from '../sun/horizon';
 import { checkRequest, type ExposureRequest } from './request';
-import { exposedEv, type Settings } from './path';
+import { exposedEv, RIGHT_WITHIN_STOPS, type Settings } from './path';
 import { solveExposure, type ExposurePlan } from './solve';
 
 /** Light on the subject at one moment of the shoot. */
@@ -162,11 +162,11 @@ export function settingsCard({
     ...(takesOver && { lampsTakeOverMs: takesOver.timeMs }),
     short: spansOf(
       series,
-      plans.map(({ stopsShort }) => stopsShort > 0.05),
+      plans.map(({ stopsShort }) => stopsShort > 0),
     ),
     tooDark: spansOf(
       series,
-      plans.map(({ stopsDark }) => stopsDark > 0.05),
+      plans.map(({ stopsDark }) => stopsDark > RIGHT_WITHIN_STOPS),
     ),
   };
 }

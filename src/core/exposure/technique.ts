@@ -70,9 +70,14 @@ export interface PanOn extends Pan {
   readonly shutterS: number;
 }
 
-/** The rungs of the ladder for a pan, from the easy end. */
-export const panRungs = (request: Omit<Parameters<typeof pan>[0], 'shutterS'>): readonly PanOn[] =>
-  PAN_LADDER_S.map((shutterS) => ({ shutterS, ...pan({ ...request, shutterS }) }));
+/** The rungs of the ladder for a pan, from the easy end, with the time that is proposed among them. */
+export const panRungs = (
+  request: Omit<Parameters<typeof pan>[0], 'shutterS'>,
+  proposedS?: number,
+): readonly PanOn[] =>
+  [...new Set([...PAN_LADDER_S, ...(proposedS === undefined ? [] : [proposedS])])]
+    .sort((a, b) => a - b)
+    .map((shutterS) => ({ shutterS, ...pan({ ...request, shutterS }) }));
 
 type Moving = MovingSubject & { readonly parts: readonly MovingPart[] };
 

@@ -22,9 +22,11 @@ const wallTo = (y: number) => ({
   ],
 });
 
-test('by hand, at midsummer: a face to the south has the sun behind the camera at noon', () => {
-  expect(sunOnFace(OPEN, at('12:00'))).toBe('front');
-  expect(sunOnFace({ ...OPEN, faceAzimuthDeg: 0 }, at('12:00'))).toBe('back');
+test('by hand: a face to the south has the sun behind the camera at noon, high over it in June', () => {
+  // 61° high at noon in June, 15° in December: 90 − 52 ± 23.4.
+  expect(sunOnFace(OPEN, at('12:00'))).toBe('high');
+  expect(sunOnFace(OPEN, at('12:00', '2027-12-21'))).toBe('front');
+  expect(sunOnFace({ ...OPEN, faceAzimuthDeg: 0 }, at('12:00', '2027-12-21'))).toBe('back');
   // Near 06:30 by the sun it stands about due east.
   expect(sunOnFace(OPEN, at('07:10'))).toBe('side');
 });
@@ -37,7 +39,7 @@ test('midnight in winter is dark; an hour after sunset in June at 52° is still 
 test('a wall close to the south keeps the low winter sun off, not the high one of June', () => {
   const walled = { ...OPEN, obstacles: [wallTo(-10)] };
   expect(sunOnFace(walled, at('12:00', '2027-12-21'))).toBe('shade');
-  expect(sunOnFace(walled, at('12:00'))).toBe('front');
+  expect(sunOnFace(walled, at('12:00'))).toBe('high');
 });
 
 test('shade in the spans is the shade that the site finds, to twenty seconds', () => {

@@ -1,16 +1,13 @@
 import { above, within } from '../check';
-import { sunAngleFrom } from '../sun/angle';
+import { lightSide, sunAngleFrom, type LightSide } from '../sun/angle';
 import { sunPosition } from '../sun/position';
 import { sunBlocked } from '../site/obstacle';
 import type { Span } from '../sun/horizon';
 import type { LitScene } from './subject';
 
 /** How the sun stands to a face that looks at the camera, whatever the clouds. */
-export type SunOnFace = 'front' | 'side' | 'back' | 'shade' | 'twilight' | 'dark';
+export type SunOnFace = LightSide | 'shade' | 'twilight' | 'dark';
 
-/** From these angles round from behind the camera light is from the side, and from behind. */
-const SIDE_FROM_DEG = 75;
-const BACK_FROM_DEG = 105;
 /** Civil twilight ends here. */
 const DARK_BELOW_DEG = -6;
 
@@ -32,8 +29,7 @@ export function sunOnFace(
   if (sun.altitudeDeg <= 0) return sun.altitudeDeg < DARK_BELOW_DEG ? 'dark' : 'twilight';
   if (sunBlocked(target, sun, obstacles)) return 'shade';
   const { phaseDeg } = sunAngleFrom(faceAzimuthDeg + 180, viewAltitudeDeg, sun);
-  if (phaseDeg < SIDE_FROM_DEG) return 'front';
-  return phaseDeg <= BACK_FROM_DEG ? 'side' : 'back';
+  return lightSide(phaseDeg, sun.altitudeDeg);
 }
 
 /** A stretch of time in which the sun stands one way. */

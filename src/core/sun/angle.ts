@@ -12,6 +12,22 @@ export interface SunAngle {
 
 const CENTRE_WITHIN_DEG = 0.5;
 
+/** Off the camera's axis, front light ends here and back light begins there. Common practice, no source. */
+const FRONT_TO_DEG = 45;
+const BACK_FROM_DEG = 110;
+
+/** A sun higher than this lights from above: brows and brims shade the face. Common practice, no source. */
+const HIGH_SUN_DEG = 55;
+
+export type LightSide = 'front' | 'side' | 'back' | 'high';
+
+/** What a sun is called as the camera sees it: front light to 45°, side to 110°, back beyond; high above 55°. */
+export function lightSide(phaseDeg: number, sunAltitudeDeg: number): LightSide {
+  if (sunAltitudeDeg > HIGH_SUN_DEG) return 'high';
+  if (phaseDeg <= FRONT_TO_DEG) return 'front';
+  return phaseDeg <= BACK_FROM_DEG ? 'side' : 'back';
+}
+
 /**
  * How the sun stands to a camera that looks along a bearing. The phase angle is the one at the
  * subject between the directions to the sun and to the camera, by the spherical law of cosines.

@@ -1,4 +1,4 @@
-export { sunAngleFrom, type SunAngle, type SunSide } from './angle';
+export { lightSide, type LightSide, sunAngleFrom, type SunAngle, type SunSide } from './angle';
 export { sunEvents, type SunEvents } from './events';
 export { sunPosition, type Instant, type Place, type SunPosition } from './position';
 export {

@@ -26,10 +26,12 @@ export function zoomedFor(kit: Shoot['kit'], view: View, shot: Framing): Shoot['
   return { ...kit, focalMm: Math.round(Math.min(longestMm, Math.max(shortestMm, focalMm))) };
 }
 
-/** How much of the framing wanted the lens reaches from a position; 0 where it sees nothing. */
+/** How much of the framing wanted the lens reaches from a position; 0 where there is no such picture. */
 function reached(shoot: Shoot, positionId: string, shot: Shot): number {
   const seen = viewOf({ ...shoot, choice: { ...shoot.choice, positionId } });
   if (!seen.ok) return 0;
+  // From where it comes at one there is nothing to pan.
+  if (seen.view.times.comesAtYou) return 0;
   const { longestMm } = focalRange(lensOf(shoot.kit));
   return Math.min(1, (longestMm * shoot.kit.converter) / wantedMm(seen.view, shot));
 }

@@ -81,7 +81,7 @@ function DayAndYear() {
   return (
     <View className="gap-2" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
       <Text kind="small" ink="quiet">
-        {`${seen.view.mark.name} from ${seen.view.position.name}, whatever the clouds. A full bar is front light, half a bar side light, a thin line back light; dots are shade, nothing is sun down.`}
+        {`${seen.view.mark.name} from ${seen.view.position.name}, whatever the clouds. A full bar is front light, three quarters a high sun that shades the eyes, half a bar side light, a thin line back light; dots are shade, nothing is sun down.`}
       </Text>
       <Text kind="strong">{day.name}</Text>
       <LitHours

@@ -52,6 +52,7 @@ export const SUN_WORDS: Readonly<Record<SunOnFace, string>> = {
   front: 'front light',
   side: 'side light',
   back: 'back light',
+  high: 'high sun',
   shade: 'in shade',
   twilight: 'twilight',
   dark: 'dark',

@@ -11,8 +11,8 @@ import { ballOf, type Answer } from './answer';
 import { useShootPage } from './ShootContext';
 import { chosenPosition, type View } from './view';
 import { bearingInWords, engraved, faceSeen, lightInWords, metres } from './words';
-import { extrasInWords, notesOf, overfilledInWords, shutterReason } from './exposure-words';
-import { Brim, LetGo, WaysOut } from './WaysOut';
+import { extrasInWords, notesOf, shutterReason } from './exposure-words';
+import { Brim, LetGo, Overfilled, WaysOut } from './WaysOut';
 
 function Warning({ text }: { readonly text: string }) {
   const inks = useInks();
@@ -109,6 +109,7 @@ export function AnswerPanel() {
   const spread = ev.high - ev.low;
   return (
     <Box role="region" aria-label="Answer" className="gap-2 px-4 py-2">
+      <Overfilled view={view} />
       <Exposure {...engraved(answer.exposure.settings)} />
       <Extras settings={answer.exposure.settings} />
       <Text kind="strong" aria-live="polite">
@@ -118,11 +119,7 @@ export function AnswerPanel() {
       <Brim view={view} answer={answer} />
       <LetGo held={plan.setup.choice.held} />
       <Text kind="small">
-        {[
-          overfilledInWords(view),
-          shutterReason(view, answer.exposure),
-          ...notesOf(view, answer.exposure),
-        ]
+        {[shutterReason(view, answer.exposure), ...notesOf(view, answer.exposure)]
           .filter(Boolean)
           .join(' ')}
       </Text>

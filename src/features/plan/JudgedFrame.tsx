@@ -25,7 +25,7 @@ export function JudgedFrame({
       <Pressable
         key={stops}
         role="button"
-        aria-label={`Looked ${lookedInWords(stops)}`}
+        aria-label={`Looked ${lookedInWords(stops)}${stops === 0 ? '' : `: ${text}`}`}
         {...(value !== undefined && { 'aria-pressed': chosen })}
         onPress={() => onPress(stops)}
         className={`min-h-touch flex-1 items-center justify-center border-ink active:opacity-60 ${edges} ${chosen ? 'bg-ink' : ''}`}

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
-import type { ExposurePlan, WayOut } from '@/core';
+import { focalRange, type ExposurePlan, type WayOut } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import type { Answer } from './answer';
-import { brimShades, filterInWords, wayInWords } from './exposure-words';
+import { brimShades, filterInWords, overfilledInWords, wayInWords } from './exposure-words';
 import { useShootEdits } from './ShootContext';
 import { withHeld, withWay } from './take-way';
 import type { View as Seen } from './view';
@@ -72,6 +72,31 @@ export function Brim({ view, answer }: { readonly view: Seen; readonly answer: A
           />
         ))}
       </View>
+    </View>
+  );
+}
+
+/** A frame filled past its edge, said first, with the zoom that would hold it where the lens goes there. */
+export function Overfilled({ view }: { readonly view: Seen }) {
+  const { update } = useShootEdits();
+  const text = overfilledInWords(view);
+  if (!text) return null;
+  const { shortestMm } = focalRange(view.lens);
+  const wholeMm = Math.floor(view.focalMm / view.fill);
+  return (
+    <View role="alert" className="gap-1">
+      <Text kind="strong">{text}</Text>
+      {wholeMm >= shortestMm ? (
+        <Button
+          label={`Zoom to ${wholeMm} mm`}
+          onPress={() =>
+            update((now) => ({
+              ...now,
+              kit: { ...now.kit, focalMm: wholeMm / now.kit.converter },
+            }))
+          }
+        />
+      ) : null}
     </View>
   );
 }

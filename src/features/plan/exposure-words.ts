@@ -258,10 +258,16 @@ export interface WaySaid {
   readonly cost: string;
 }
 
-/** Longest streak of any part at a time, in px of the delivered picture. */
-const mostPx = (motion: Motion | undefined, shutterS: number) =>
-  motion &&
-  motionSmear({ ...motion, shutterS }).reduce((a, b) => (b.deliveredPx > a.deliveredPx ? b : a));
+/** Longest streak at a time of any part that rules by itself, in px of the delivered picture. */
+function mostPx(motion: Motion | undefined, shutterS: number) {
+  if (!motion) return undefined;
+  const ruling = motion.parts.filter((part) => !part.rulesOnlyIfNamed);
+  const parts = ruling.length > 0 ? ruling : motion.parts;
+  // A pan follows a part: it stays among them.
+  return motionSmear({ ...motion, shutterS })
+    .filter(({ part }) => parts.some(({ name }) => name === part))
+    .reduce((a, b) => (b.deliveredPx > a.deliveredPx ? b : a));
+}
 
 /** "1/500, no lift" · "the foot moves 6.3 px instead of 4.0". */
 export function wayInWords(way: WayOut, plan: ExposurePlan, motion: Motion | undefined): WaySaid {

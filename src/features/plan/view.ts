@@ -113,7 +113,13 @@ export interface View {
   readonly motion: Motion;
   readonly freeze: Freeze;
   /** What a pan from here would do, rung by rung. */
-  readonly ladder: { readonly rungs: readonly PanOn[]; readonly tryS: number };
+  readonly ladder: {
+    readonly rungs: readonly PanOn[];
+    /** The time proposed: one frame in three sharp. */
+    readonly tryS: number;
+    /** From here it comes at the camera: there is nothing to pan. */
+    readonly comesAtYou: boolean;
+  };
   readonly shakeS: number;
   /** Must and wish of the time, and what asks for them. */
   readonly times: PictureTimes;
@@ -294,17 +300,18 @@ export function viewOf(shoot: Viewed): ViewResult {
         apertureForDepth({ focalMm, distanceM: sight.distanceM, depthM, cocMm }),
     }),
   );
-  const ladder = lazily(() => ({
-    rungs: panRungs({
+  const ladder = lazily(() => {
+    const { mustS, comesAtYou = false } = timesFor({ technique: 'pan' });
+    const asked = {
       ...along,
       speedMs: subject.speedMs,
       focalMm,
       skillSigma: panSigma,
       cocMm,
       frameWidthMm: body.sensor.widthMm,
-    }),
-    tryS: timesFor({ technique: 'pan' }).mustS,
-  }));
+    };
+    return { rungs: panRungs(asked, comesAtYou ? undefined : mustS), tryS: mustS, comesAtYou };
+  });
   const ease = ['reaction', 'portrait', 'still'].includes(wanted.technique);
   const { atRest = false } = (ease ? timed.atEase : timed.times) ?? {};
   const toCameraDeg = bearingDeg(aim, camera);

@@ -1,4 +1,4 @@
-import { engravedMark, type Grade, type Settings } from '@/core';
+import { engravedMark, lightSide, type Grade, type Settings } from '@/core';
 import type { Answer } from './answer';
 import { shownIn, unitsNow, written } from '@/ui/units';
 
@@ -8,10 +8,13 @@ import { shownIn, unitsNow, written } from '@/ui/units';
 export const stops = (value: number): string =>
   `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
 
-/** "right", "0.7 stop dark". */
+/** "right", "2 stops dark", "0.7 stop bright": a frame judged by eye, in words and never by a sign. */
 export function lookedInWords(darkStops: number): string {
-  if (Math.abs(darkStops) < 0.1) return 'right';
-  return `${stops(Math.abs(darkStops))} ${darkStops > 0 ? 'dark' : 'bright'}`;
+  const by = Math.abs(darkStops);
+  if (by < 0.1) return 'right';
+  const whole = Math.abs(by - Math.round(by)) < 0.05;
+  const said = whole ? `${Math.round(by)} stop${Math.round(by) === 1 ? '' : 's'}` : stops(by);
+  return `${said} ${darkStops > 0 ? 'dark' : 'bright'}`;
 }
 
 /** "61 %". */
@@ -32,11 +35,7 @@ const GRADE_WORDS: Readonly<Record<Grade, string>> = {
 };
 export const gradeInWords = (grade: Grade): string => GRADE_WORDS[grade];
 
-/** A sun higher than this lights from above: brows and brims shade the face. Common practice, no source. */
-const HIGH_SUN_DEG = 55;
-/** Off the camera's axis, front light ends here and back light begins there. Common practice, no source. */
-const FRONT_TO_DEG = 45;
-const BACK_FROM_DEG = 110;
+const SIDE_WORDS = { front: 'Front light', side: 'Side light', back: 'Back light' } as const;
 
 /** Front, side or back light, a high sun, or none to speak of. */
 export function lightInWords({ light, sunAngle }: Pick<Answer, 'light' | 'sunAngle'>): string {
@@ -45,10 +44,9 @@ export function lightInWords({ light, sunAngle }: Pick<Answer, 'light' | 'sunAng
   if (light.sun.altitudeDeg <= 0) return 'Twilight';
   if (!light.sunlit) return light.daylight.directNormalLux > 0 ? 'In shade' : 'Overcast';
   const { phaseDeg, side } = sunAngle;
-  if (light.sun.altitudeDeg > HIGH_SUN_DEG) return 'High sun, eyes in shade';
-  const from = side === 'centre' ? '' : ` from the ${side}`;
-  if (phaseDeg <= FRONT_TO_DEG) return `Front light${from}`;
-  return phaseDeg <= BACK_FROM_DEG ? `Side light${from}` : `Back light${from}`;
+  const named = lightSide(phaseDeg, light.sun.altitudeDeg);
+  if (named === 'high') return 'High sun, eyes in shade';
+  return `${SIDE_WORDS[named]}${side === 'centre' ? '' : ` from the ${side}`}`;
 }
 
 /** How much of the subject's face the camera sees. */

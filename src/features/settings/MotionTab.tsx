@@ -40,10 +40,15 @@ export function FocusTab({ seen }: { readonly seen: Seen }) {
 
 const percent = (share: number) =>
   `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`;
-const framesSaid = (frames: number) => (frames === Infinity ? 'no number' : String(frames));
+/** More frames than this for one sharp one, and nobody plans on it. No source. */
+const FRAMES_MOST = 60;
+const framesSaid = (frames: number) =>
+  frames > FRAMES_MOST
+    ? 'too rare to plan on'
+    : `${frames} ${frames === 1 ? 'frame' : 'frames'} for a 90 % chance of a sharp one`;
 
 function rungInWords({ streakShare, sharpChance, framesFor90 }: PanOn): string {
-  return `background drawn out over ${percent(streakShare)} of the frame; ${percent(sharpChance)} sharp, ${framesSaid(framesFor90)} for nine in ten`;
+  return `background drawn out over ${percent(streakShare)} of the frame; ${percent(sharpChance)} sharp, ${framesSaid(framesFor90)}`;
 }
 
 /** How evenly someone pans, in words. */
@@ -55,13 +60,16 @@ function skillInWords(sigma: number): string {
 function Ladder({ seen }: { readonly seen: Seen }) {
   const { plan, update } = useShootPage();
   const { view } = seen;
-  const { rungs, tryS } = view.ladder;
+  const { rungs, tryS, comesAtYou } = view.ladder;
   const { panSigma } = plan.setup.choice;
   const { shot } = view;
   const arc = swingOf(view);
   const panning = view.wanted.technique === 'pan';
   if (view.subject.speedMs < 0.5) {
     return <Text>It hardly moves: there is nothing to pan with.</Text>;
+  }
+  if (comesAtYou) {
+    return <Text>From here it comes at you: nothing to pan. Stand where it passes.</Text>;
   }
   const take = (shutterS: number) =>
     update((current) => ({
@@ -100,7 +108,7 @@ function Ladder({ seen }: { readonly seen: Seen }) {
       <View role={panning ? 'radiogroup' : 'list'} aria-label="Pan ladder">
         {rungs.map((rung) => {
           const chosen = panning && rung.shutterS === (shot?.shutterS ?? tryS);
-          const words = `${rungInWords(rung)}${rung.shutterS === tryS ? '. One to try' : ''}`;
+          const words = `${rungInWords(rung)}${rung.shutterS === tryS ? '. Proposed: one frame in three' : ''}`;
           return (
             <Pressable
               key={rung.shutterS}
