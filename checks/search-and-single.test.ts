@@ -366,6 +366,9 @@ test('the search asks the time and the light that the answer asks, readings and 
   };
   const timeMs = TIMES[0] ?? 0;
   const ev = lightOnSubject(scene, timeMs).ev.expected - 2;
-  const read = asked({}, { ...open, heard: [{ timeMs, ev, sigmaStops: 0.1, scene }] });
+  const read = asked(
+    {},
+    { ...open, heard: [{ timeMs, ev, sigmaStops: 0.1, target: scene.target, faceAzimuthDeg: 45 }] },
+  );
   expect(read.ev - frozen.ev).toBeCloseTo(-2, 1);
 });

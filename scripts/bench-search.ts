@@ -4,6 +4,7 @@
  * own arithmetic with everything inlined, nothing checked and nothing explained.
  */
 import { daylight, planDay, searchPositions, sunPosition, type SearchRequest } from '@/core';
+import { timesOf } from '@/presets/classes';
 import { bodyById, lensById, subjectById } from '@/presets/find';
 
 const box = (x: number, y: number, width: number, depth: number) => [
@@ -16,7 +17,9 @@ const SUBJECTS = ['field-player', 'field-player-swing', 'standing'] as const;
 const LENSES = ['70-200-2.8', '300-2.8', '400-2.8'] as const;
 const body = bodyById('full-frame-24');
 
-export const SEARCH: SearchRequest = {
+export const timed = (id: string) => ({ ...subjectById(id), ...timesOf(subjectById(id)) });
+
+const SEARCH: SearchRequest = {
   area: { minX: -75, minY: -75, maxX: 75, maxY: 75, stepM: 1.5 },
   cameraHeightM: 1.2,
   site: {
@@ -37,7 +40,7 @@ export const SEARCH: SearchRequest = {
       y: -30 + 10 * i,
       headingDeg: 40 * i,
       facingDeg: 40 * i,
-      subject: subjectById(SUBJECTS[i % 3] as string),
+      subject: timed(SUBJECTS[i % 3] as string),
     },
     shot: { fill: 0.6, face: 'front', light: 'front', backdrop: 'washed' },
   })),

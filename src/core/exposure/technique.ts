@@ -5,14 +5,17 @@ import type { Following, Motion } from '../motion/smear';
 import type { MovingPart, MovingSubject } from '../motion/subject';
 import {
   CRISP,
+  mustTime,
   STILL,
   timesFor,
   type CirclesAllowed,
   type ClassTimes,
+  type MustFound,
   type TimeRule,
   type Times,
   type TimesLens,
 } from '../motion/times';
+import { apertureForDepth } from '../optics/depth';
 import { nearestMark } from '../quantity/scales';
 import { evFromIlluminance } from '../quantity/ev';
 import type { Daylight } from '../light/daylight';
@@ -191,6 +194,23 @@ function timesWithoutClass(
   return { mustS, mustBy, wishS: mustS, wishBy: mustBy };
 }
 
+/**
+ * The must of a picture alone, for a search: what {@link pictureTimes} gives as its must.
+ * @param out reused from place to place
+ */
+export function pictureMust(
+  picture: PreparedPicture,
+  rates: ImageRates,
+  lens: TimesLens,
+  out: MustFound,
+): number {
+  const { technique, classTimes, subject } = picture;
+  const holds = technique !== 'pan' && technique !== 'streak';
+  return holds && classTimes
+    ? mustTime(classTimes, rates, lens, subject.speedMs, out).mustS
+    : pictureTimes(picture, rates, lens).mustS;
+}
+
 /** Must and wish of a picture from where its subject's image moves at these rates. */
 export function pictureTimes(
   picture: PreparedPicture,
@@ -217,6 +237,27 @@ export function pictureTimes(
 const FACE_SHARE = 0.25;
 const MUST_CLOSES_MOST = 2;
 
+/** The opening for eye and face, within two stops of the widest and the cap. */
+const mustAperture = (forFace: number, widest: number, cap: number): number =>
+  Math.min(Math.max(widest, cap), Math.max(widest, Math.min(forFace, widest * MUST_CLOSES_MOST)));
+
+/** The must of the opening alone, for a search: what {@link aperturesFor} gives as its must. */
+export const faceAperture = (
+  technique: Technique,
+  background: Background,
+  at: {
+    readonly focalMm: number;
+    readonly distanceM: number;
+    readonly depthM: number;
+    readonly cocMm: number;
+    readonly widest: number;
+    readonly cap: number;
+  },
+): number =>
+  technique === 'portrait' || background === 'washed'
+    ? at.widest
+    : mustAperture(apertureForDepth({ ...at, depthM: at.depthM * FACE_SHARE }), at.widest, at.cap);
+
 /**
  * What a picture asks of the opening: must, for eye and face; wish, for the whole subject. Never closed
  * past `cap`, where diffraction costs more than depth gives.
@@ -241,7 +282,7 @@ export function aperturesFor(
   }
   const most = Math.max(widest, cap);
   const between = (value: number) => Math.min(most, Math.max(widest, value));
-  const aperture = between(Math.min(forDepth(depthM * FACE_SHARE), widest * MUST_CLOSES_MOST));
+  const aperture = mustAperture(forDepth(depthM * FACE_SHARE), widest, cap);
   const whole = forDepth(depthM);
   const layered = technique === 'story' || background === 'layered';
   return layered && whole < LAYERS_FROM

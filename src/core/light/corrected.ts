@@ -1,4 +1,5 @@
-import { LightModel } from './model';
+import { offsetField, type OffsetField } from './field';
+import { fieldReading, modelledLight } from './model';
 import type { Correction, LightReading } from './readings';
 import { lightOnSubject, type LitScene, type SubjectLight } from './subject';
 
@@ -12,16 +13,16 @@ export interface CorrectedLight extends SubjectLight {
   readonly correction?: Correction;
 }
 
-const HERE = 'here';
+const fields = new WeakMap<readonly HeardReading[], OffsetField>();
 
-function modelOf(scene: LitScene, heard: readonly HeardReading[]): LightModel {
-  return new LightModel({
-    zones: [
-      { id: HERE, scene },
-      ...heard.map((reading, i) => ({ id: `${i}`, scene: reading.scene })),
-    ],
-    readings: heard.map(({ scene: _scene, ...reading }, i) => ({ ...reading, zone: `${i}` })),
-  });
+/** The field of a list of readings, drawn once for each list; none without readings. */
+function fieldOf(heard: readonly HeardReading[]): OffsetField | undefined {
+  if (heard.length === 0) return undefined;
+  const known = fields.get(heard);
+  if (known) return known;
+  const field = offsetField(heard.map(({ scene, ...reading }) => fieldReading(scene, reading)));
+  fields.set(heard, field);
+  return field;
 }
 
 /**
@@ -33,24 +34,23 @@ export function correctedOffsets(
   scene: LitScene,
   heard: readonly HeardReading[] = [],
 ): (timeMs: number) => number {
-  if (heard.length === 0) return () => 0;
-  const model = modelOf(scene, heard);
-  return (timeMs) => model.at(HERE, timeMs).offsetStops;
+  const field = fieldOf(heard);
+  return field ? (timeMs) => modelledLight(scene, timeMs, field).offsetStops : () => 0;
 }
 
 /**
- * The light of one scene at any moment: as computed, or with readings as {@link LightModel} corrects
- * it. Only the EV is corrected; sun, sky and lamps are told as computed.
+ * The light of one scene at any moment: as computed, or as the field of the readings corrects it. Only
+ * the EV is corrected; sun, sky and lamps are told as computed.
  * @throws RangeError as `lightOnSubject`, or for a reading that is no number
  */
 export function correctedLight(
   scene: LitScene,
   heard: readonly HeardReading[] = [],
 ): (timeMs: number) => CorrectedLight {
-  if (heard.length === 0) return (timeMs) => lightOnSubject(scene, timeMs);
-  const model = modelOf(scene, heard);
+  const field = fieldOf(heard);
+  if (!field) return (timeMs) => lightOnSubject(scene, timeMs);
   return (timeMs) => {
-    const { forecast, ev, offsetStops, sigmaStops } = model.at(HERE, timeMs);
+    const { forecast, ev, offsetStops, sigmaStops } = modelledLight(scene, timeMs, field);
     return { ...forecast, ev, correction: { offsetStops, sigmaStops } };
   };
 }

@@ -1,6 +1,6 @@
 import { finite, nonEmpty } from '../check';
 import { CLICKS_PER_STOP } from '../quantity/scales';
-import { offsetField, type FieldPoint, type OffsetField } from './field';
+import { offsetField, type FieldPoint, type FieldReading, type OffsetField } from './field';
 import {
   FORECAST_SIGMA_STOPS,
   kindShares,
@@ -26,14 +26,14 @@ export interface ModelledLight {
 }
 
 /** A scene at a moment as a point of the field. */
-export const fieldPoint = (
+const fieldPoint = (
   { target }: Pick<LitScene, 'target'>,
   light: Parameters<typeof kindShares>[0],
   timeMs: number,
 ): FieldPoint => ({ x: target.x, y: target.y, timeMs, kinds: kindShares(light) });
 
 /** What readings say at a point; never less sure than the forecast alone. */
-export function correctionOf(
+function correctionOf(
   field: OffsetField | undefined,
   point: FieldPoint,
   kind: LightKind,
@@ -42,6 +42,45 @@ export function correctionOf(
   if (!field) return { offsetStops: 0, sigmaStops: forecastStops };
   const { offsetStops, sigmaStops } = field.at(point);
   return { offsetStops, sigmaStops: Math.min(sigmaStops, forecastStops) };
+}
+
+/** A reading as the field takes it: how far it stands off the forecast of its own scene and minute. */
+export function fieldReading(scene: LitScene, reading: Omit<LightReading, 'zone'>): FieldReading {
+  const forecast = lightOnSubject(scene, reading.timeMs);
+  return {
+    ...fieldPoint(scene, forecast, reading.timeMs),
+    ...(reading.everywhere && { everywhere: true }),
+    sigmaStops: reading.sigmaStops,
+    offsetStops: finite('reading.ev', reading.ev) - forecast.ev.expected,
+  };
+}
+
+/** The light of a scene at a moment as a field corrects its forecast. @throws RangeError as `lightOnSubject` */
+export function modelledLight(
+  scene: LitScene,
+  timeMs: number,
+  field: OffsetField | undefined,
+): ModelledLight {
+  const forecast = lightOnSubject(scene, timeMs);
+  const kind = lightKind(forecast);
+  const { offsetStops, sigmaStops } = correctionOf(
+    field,
+    fieldPoint(scene, forecast, timeMs),
+    kind,
+  );
+  const { low, expected, high } = forecast.ev;
+  const middle = expected + offsetStops;
+  return {
+    forecast,
+    kind,
+    offsetStops,
+    sigmaStops,
+    ev: {
+      low: middle - Math.hypot(expected - low, sigmaStops),
+      expected: middle,
+      high: middle + Math.hypot(high - expected, sigmaStops),
+    },
+  };
 }
 
 /**
@@ -65,16 +104,7 @@ export class LightModel {
   }) {
     this.zones = nonEmpty('zones', zones);
     this.readings = readings;
-    const heard = readings.map((reading) => {
-      const { scene } = this.zone(reading.zone);
-      const forecast = lightOnSubject(scene, reading.timeMs);
-      return {
-        ...fieldPoint(scene, forecast, reading.timeMs),
-        ...(reading.everywhere && { everywhere: true }),
-        sigmaStops: reading.sigmaStops,
-        offsetStops: finite('reading.ev', reading.ev) - forecast.ev.expected,
-      };
-    });
+    const heard = readings.map((reading) => fieldReading(this.zone(reading.zone).scene, reading));
     this.field = heard.length > 0 ? offsetField(heard) : undefined;
   }
 
@@ -96,27 +126,7 @@ export class LightModel {
    * @throws RangeError for a zone there is none of, or as `lightOnSubject`
    */
   at(zoneId: string, timeMs: number): ModelledLight {
-    const { scene } = this.zone(zoneId);
-    const forecast = lightOnSubject(scene, timeMs);
-    const kind = lightKind(forecast);
-    const { offsetStops, sigmaStops } = correctionOf(
-      this.field,
-      fieldPoint(scene, forecast, timeMs),
-      kind,
-    );
-    const { low, expected, high } = forecast.ev;
-    const middle = expected + offsetStops;
-    return {
-      forecast,
-      kind,
-      offsetStops,
-      sigmaStops,
-      ev: {
-        low: middle - Math.hypot(expected - low, sigmaStops),
-        expected: middle,
-        high: middle + Math.hypot(high - expected, sigmaStops),
-      },
-    };
+    return modelledLight(this.zone(zoneId).scene, timeMs, this.field);
   }
 
   /**

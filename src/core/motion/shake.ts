@@ -33,13 +33,23 @@ export function shakeLimit({
   readonly stabilisationStops?: number;
   readonly support?: Support;
 }): number {
-  above('focalMm', focalMm, 0);
+  return shakeBy({ crop, stabilisationStops, support })(above('focalMm', focalMm, 0));
+}
+
+/** The same by focal length, for those who ask for many. @throws RangeError as {@link shakeLimit} */
+export function shakeBy({
+  crop,
+  stabilisationStops = 0,
+  support = 'hand',
+}: Omit<Parameters<typeof shakeLimit>[0], 'focalMm'>): (focalMm: number) => number {
   above('crop', crop, 0);
   atLeast('stabilisationStops', stabilisationStops, 0);
   oneOf('support', support, ['hand', 'monopod', 'beanBag', 'tripod']);
-  const framesLikeMm = focalMm * crop;
-  const most = STABILISER_MOST_STOPS[framesLikeMm >= LONG_FROM_MM ? 'long' : 'short'];
-  return 2 ** (Math.min(stabilisationStops, most) + SUPPORT_STOPS[support]) / framesLikeMm;
+  const { short, long } = STABILISER_MOST_STOPS;
+  const atOneMm = (most: number) =>
+    2 ** (Math.min(stabilisationStops, most) + SUPPORT_STOPS[support]) / crop;
+  const [shortS, longS, longFromMm] = [atOneMm(short), atOneMm(long), LONG_FROM_MM / crop];
+  return (focalMm) => (focalMm >= longFromMm ? longS : shortS) / focalMm;
 }
 
 /**

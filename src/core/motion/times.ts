@@ -76,6 +76,56 @@ export const STILL: CirclesAllowed = {
   limb: GRADE_LIMIT_CIRCLES.crisp,
 };
 
+/** A must, and what asks for it. Reused from place to place in a search. */
+export interface MustFound {
+  mustS: number;
+  by: 'class' | 'part' | 'unplanned' | 'hands';
+}
+
+/** Fills `out` with the must: its arithmetic alone, so that a search can ask it for every cell. */
+export function mustTime(
+  { mustS, unplannedMs, atRest = false }: ClassTimes,
+  { bodyRadS, followedRadS, distanceM }: ImageRates,
+  { imageMm, circleMm, frameWidthMm, shakeS }: Omit<TimesLens, 'carefulS'>,
+  speedMs: number,
+  out: MustFound,
+): MustFound {
+  out.by = 'class';
+  let raiseStops = 0;
+  if (!atRest) {
+    // Time at which a rate of 1 rad/s draws the body out to the limit of crisp.
+    const crispAtOneS = (GRADE_LIMIT_CIRCLES.crisp * circleMm) / imageMm;
+    const crossesS = bodyRadS > 0 ? frameWidthMm / (imageMm * bodyRadS) : Infinity;
+    const follows = Math.max(
+      ramp(speedMs, FOLLOWED_MS.from, FOLLOWED_MS.to),
+      1 - ramp(crossesS, CROSSES_S.within, CROSSES_S.beyond),
+    );
+    const body = follows * Math.max(0, Math.log2((mustS * followedRadS) / crispAtOneS));
+    const unplanned = Math.max(0, Math.log2((mustS * unplannedMs) / (distanceM * crispAtOneS)));
+    raiseStops = Math.min(RAISE_MOST_STOPS, Math.max(body, unplanned));
+    if (raiseStops > 0) out.by = body >= unplanned ? 'part' : 'unplanned';
+  }
+  out.mustS = mustS * 2 ** -raiseStops;
+  if (shakeS < out.mustS) {
+    out.mustS = shakeS;
+    out.by = 'hands';
+  }
+  return out;
+}
+
+function ruleOf(by: MustFound['by'], { own }: ClassTimes, { followedPart }: ImageRates): TimeRule {
+  switch (by) {
+    case 'class':
+      return own ? OWN_FLOOR : CLASS;
+    case 'part':
+      return { by, part: followedPart };
+    case 'unplanned':
+      return UNPLANNED;
+    case 'hands':
+      return HANDS;
+  }
+}
+
 /**
  * Must and wish of a subject that is to be held sharp.
  * - must: the fastest of the class's own time; the body held crisp by a camera that follows it, where
@@ -88,38 +138,17 @@ export const STILL: CirclesAllowed = {
 export function timesFor(
   classTimes: ClassTimes,
   rates: ImageRates,
-  { imageMm, circleMm, frameWidthMm, shakeS, carefulS }: TimesLens,
+  lens: TimesLens,
   speedMs: number,
   named: string | undefined,
   circles: CirclesAllowed = CRISP,
 ): Times {
+  const { imageMm, circleMm, carefulS } = lens;
   const within = (limitCircles: number, radS: number) =>
     radS > 0 ? (limitCircles * circleMm) / (imageMm * radS) : Infinity;
-  const { atRest = false } = classTimes;
-
-  let raiseStops = 0;
-  let mustBy = classTimes.own ? OWN_FLOOR : CLASS;
-  if (!atRest) {
-    const crossesS = rates.bodyRadS > 0 ? frameWidthMm / (imageMm * rates.bodyRadS) : Infinity;
-    const follows = Math.max(
-      ramp(speedMs, FOLLOWED_MS.from, FOLLOWED_MS.to),
-      1 - ramp(crossesS, CROSSES_S.within, CROSSES_S.beyond),
-    );
-    const stopsOver = (timeS: number) => Math.max(0, Math.log2(classTimes.mustS / timeS));
-    const body = follows * stopsOver(within(GRADE_LIMIT_CIRCLES.crisp, rates.followedRadS));
-    const unplanned = stopsOver(
-      within(GRADE_LIMIT_CIRCLES.crisp, classTimes.unplannedMs / rates.distanceM),
-    );
-    raiseStops = Math.min(RAISE_MOST_STOPS, Math.max(body, unplanned));
-    if (raiseStops > 0) {
-      mustBy = body >= unplanned ? { by: 'part', part: rates.followedPart } : UNPLANNED;
-    }
-  }
-  let mustS = classTimes.mustS * 2 ** -raiseStops;
-  if (shakeS < mustS) {
-    mustS = shakeS;
-    mustBy = HANDS;
-  }
+  const must = mustTime(classTimes, rates, lens, speedMs, { mustS: 0, by: 'class' });
+  const { mustS } = must;
+  const mustBy = ruleOf(must.by, classTimes, rates);
 
   let wishS = classTimes.wishS;
   let wishBy = CLASS;

@@ -5,17 +5,17 @@ import { daylight, type Daylight } from '../light/daylight';
 import { MIDNIGHT_DEG } from '../light/subject';
 import { correctedOffsets } from '../light/corrected';
 import {
-  aperturesFor,
-  pictureTimes,
+  faceAperture,
+  pictureMust,
   preparePicture,
   type PreparedPicture,
 } from '../exposure/technique';
 import { LONGEST_SHUTTER_S } from '../motion/freeze';
 import { emptyRates, imageRates, type ImageRates } from '../motion/rates';
-import { carefulLimit, shakeLimit } from '../motion/shake';
+import { shakeBy } from '../motion/shake';
+import type { MustFound, TimesLens } from '../motion/times';
 import { backgroundBlur } from '../optics/blur';
 import { diffractionCap } from '../optics/diffraction';
-import { apertureForDepth } from '../optics/depth';
 import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
@@ -28,6 +28,7 @@ import {
   reachDesirability,
   walkDesirability,
 } from './desirability';
+import { heardAt } from './heard-at';
 import { flatten, followSight, type FlatObstacle, type SightFound } from './sight-kernel';
 import {
   DEFAULT_WEIGHTS,
@@ -50,6 +51,9 @@ const LIT_AT_HEIGHT = 0.85;
 const SUN_WARNING_DEG = 10;
 const SKY_SLICE_DEG = 5;
 const SKY_SLICES = 360 / SKY_SLICE_DEG;
+
+/** Filled anew for each lens of a cell. */
+const MUST: MustFound = { mustS: 0, by: 'class' };
 
 const FROZEN = { technique: 'freeze' } as const;
 /** A beginner's pan. Common practice, no source. */
@@ -135,7 +139,7 @@ function momentsAt(
   facingDeg: number,
   timesMs: readonly number[],
 ): readonly Moment[] {
-  const offsetAt = correctedOffsets({ ...site, target, faceAzimuthDeg: facingDeg }, site.heard);
+  const offsetAt = correctedOffsets({ ...site, target, faceAzimuthDeg: facingDeg }, heardAt(site));
   return timesMs.map((time) => momentAt(site, target, time, offsetAt(time)));
 }
 
@@ -238,7 +242,10 @@ export interface PreparedLens {
   readonly circleMm: number;
   readonly frameHeightMm: number;
   readonly diagonalMm: number;
-  readonly crop: number;
+  /** Longest time that hands hold at a focal length. */
+  readonly shakeAt: (focalMm: number) => number;
+  /** What a lens makes of a rate; distance and hands are filled in for each cell. */
+  readonly hands: { -readonly [K in keyof TimesLens]: TimesLens[K] };
   /** Closing past this costs more than it gives. */
   readonly cap: number;
 }
@@ -247,15 +254,25 @@ export interface PreparedLens {
 export function prepareLens(kit: ScoredKit): PreparedLens {
   above('kit.iso.usable', kit.iso.usable, 0);
   above('kit.fastestShutterS', kit.fastestShutterS, 0);
+  const { sensor, orientation, stabilisationStops, support } = kit;
+  const circleMm = circleOfConfusionMm(sensor);
   return {
     lens: kit.lens,
     ...focalRange(kit.lens),
     kit,
-    circleMm: circleOfConfusionMm(kit.sensor),
-    frameHeightMm: frameHeightMm(kit.sensor, kit.orientation),
-    diagonalMm: sensorDiagonalMm(kit.sensor),
-    crop: cropFactor(kit.sensor),
-    cap: diffractionCap(circleOfConfusionMm(kit.sensor)),
+    circleMm,
+    frameHeightMm: frameHeightMm(sensor, orientation),
+    diagonalMm: sensorDiagonalMm(sensor),
+    shakeAt: shakeBy({ crop: cropFactor(sensor), stabilisationStops, support }),
+    hands: {
+      imageMm: 0,
+      circleMm,
+      frameWidthMm: orientation === 'level' ? sensor.widthMm : sensor.heightMm,
+      shakeS: 0,
+      // Careful hands are a wish: a search asks for the must alone.
+      carefulS: Infinity,
+    },
+    cap: diffractionCap(circleMm),
   };
 }
 
@@ -336,24 +353,18 @@ export function viewLens(
   out.fill = imageSize({ sizeM, distanceM, focalMm }) / prepared.frameHeightMm;
   const widest = widestApertureAt(lens, out.focalMm);
   out.widest = widest;
-  const { aperture } = aperturesFor(
-    { technique: picture.technique, background: shot.backdrop },
-    {
-      widest,
-      cap: Math.min(prepared.cap, lens.smallestAperture),
-      depthM: Math.min(subject.depthM, distanceM),
-      forDepth: (depthM) => apertureForDepth({ focalMm, distanceM, depthM, cocMm: circleMm }),
-    },
-  );
-  out.aperture = aperture;
-  const hands = { focalMm, crop: prepared.crop, support: kit.support };
-  const { mustS } = pictureTimes(picture, cell.rates, {
-    imageMm: imageDistanceMm(focalMm, distanceM),
-    circleMm,
-    frameWidthMm: kit.orientation === 'level' ? kit.sensor.widthMm : kit.sensor.heightMm,
-    shakeS: shakeLimit({ ...hands, stabilisationStops: kit.stabilisationStops }),
-    carefulS: carefulLimit(hands),
+  out.aperture = faceAperture(picture.technique, shot.backdrop, {
+    focalMm,
+    distanceM,
+    depthM: Math.min(subject.depthM, distanceM),
+    cocMm: circleMm,
+    widest,
+    cap: Math.min(prepared.cap, lens.smallestAperture),
   });
+  const { hands } = prepared;
+  hands.imageMm = imageDistanceMm(focalMm, distanceM);
+  hands.shakeS = prepared.shakeAt(focalMm);
+  const mustS = pictureMust(picture, cell.rates, hands, MUST);
   out.shutterS = clamp(mustS, kit.fastestShutterS, LONGEST_SHUTTER_S);
   out.evNeeded = Math.log2(widest ** 2 / out.shutterS) - Math.log2(kit.iso.usable / 100);
   out.blurShare =

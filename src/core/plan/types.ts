@@ -3,6 +3,7 @@ import type { IsoLandmarks } from '../exposure/request';
 import type { SkyOver } from '../light/cloud';
 import type { PictureWanted, TimedSubject } from '../exposure/technique';
 import type { HeardReading } from '../light/corrected';
+import type { LitScene } from '../light/subject';
 import type { Support } from '../motion/shake';
 import type { Lens } from '../optics/lens';
 import type { FrameOrientation, Sensor } from '../optics/sensor';
@@ -56,6 +57,10 @@ export interface ScoredShot {
   readonly weights?: Partial<Readonly<Record<ScorePart, number>>>;
 }
 
+/** A reading where it was taken; the rest of its scene is the site's. */
+export type ScoredReading = Omit<HeardReading, 'scene'> &
+  Pick<LitScene, 'target' | 'faceAzimuthDeg'>;
+
 export interface ScoredSite extends SkyOver {
   readonly place: Place;
   readonly indoors?: boolean;
@@ -67,7 +72,7 @@ export interface ScoredSite extends SkyOver {
   readonly lampLux: number;
   readonly lampsFromMs?: number;
   /** What was measured: the light follows it. */
-  readonly heard?: readonly HeardReading[];
+  readonly heard?: readonly ScoredReading[];
   /** Where one walks from; walking counts for nothing without it. */
   readonly start?: Point2;
 }

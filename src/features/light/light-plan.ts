@@ -45,7 +45,7 @@ function lineOf(setup: Setup, id: string, name: string, chosen: boolean): readon
   if (!seen.ok) return [];
   const { view } = seen;
   const scene = sceneOf(view, setup.features);
-  return [{ id, name, chosen, view, scene, heard: heardOf(view, setup) }];
+  return [{ id, name, chosen, view, scene, heard: heardOf(setup) }];
 }
 
 const firstChosen = <T extends { readonly id: string }>(entries: readonly T[], id: string) =>
@@ -179,12 +179,16 @@ const SAME_PLACE_M = 2;
  * apart from them, as the computed light corrected by all readings says.
  */
 export function groundClicks(
-  { marks, readings, ...setup }: Pick<Setup, 'marks' | 'readings' | 'features' | 'place' | 'light'>,
+  {
+    marks,
+    readings,
+    ...setup
+  }: Pick<Setup, 'marks' | 'readings' | 'features' | 'place' | 'light' | 'ground'>,
   view: View,
   atMs: number,
   baseEv: number,
 ): readonly ZoneClicks[] {
-  const heard = heardOf(view, { readings, ...setup });
+  const heard = heardOf({ readings, ...setup });
   const scene = sceneOf(view, setup.features);
   const onMark = (x: number, y: number) =>
     marks.some((mark) => Math.hypot(mark.x - x, mark.y - y) < SAME_PLACE_M);

@@ -148,7 +148,7 @@ export function lightOffsets(shoots: readonly Shoot[]): readonly HourlyOffset[] 
     if (!seen.ok) continue;
     // A made-up light teaches nothing.
     const readings = shoot.readings.filter(({ simulated }) => !simulated);
-    for (const { timeMs, ev, scene } of measuredIn(seen.view, { ...shoot, readings })) {
+    for (const { timeMs, ev, scene } of measuredIn({ ...shoot, readings })) {
       const hour = Number(localMinuteOf(timeMs, shoot.place.timeZone).slice(11, 13));
       const offset = ev - lightOnSubject(scene, timeMs).ev.expected;
       byHour.set(hour, [...(byHour.get(hour) ?? []), offset]);

@@ -129,12 +129,13 @@ export const answerAt = (
     readings,
     place,
     light,
-  }: Pick<Shoot, 'choice' | 'features' | 'readings' | 'place' | 'light'>,
+    ground,
+  }: Pick<Shoot, 'choice' | 'features' | 'readings' | 'place' | 'light' | 'ground'>,
   timeMs: number,
 ): Answer => {
   const lightAt = correctedLight(
     sceneOf(view, features),
-    heardOf(view, { features, readings, place, light }),
+    heardOf({ features, readings, place, light, ground }),
   );
   return answerIn(view, choice, lightAt(timeMs));
 };

@@ -57,7 +57,7 @@ export function cardOf(shoot: Shoot): SettingsCard | undefined {
   const result = viewOf(shoot);
   if (!result.ok) return undefined;
   const { view } = result;
-  const lightAt = correctedLight(sceneOf(view, shoot.features), heardOf(view, shoot));
+  const lightAt = correctedLight(sceneOf(view, shoot.features), heardOf(shoot));
   const { startMs, endMs } = hoursOf(shoot);
   const minutes = Math.floor((endMs - startMs) / MINUTE_MS) + 1;
   const series: CardLight[] = Array.from({ length: minutes }, (_, i) => {

@@ -47,10 +47,11 @@ export function scoredSite(
     lampLux: light.lampLux,
     ...(lampsFromLocal && { lampsFromMs: msOf(lampsFromLocal, place.timeZone) }),
   };
-  const { obstacles: _own, ...open } = scene;
-  // Readings bring their own place and face: nobody looks from here.
-  const nowhere = { ...open, target: { x: 0, y: 0, z: 0 }, faceAzimuthDeg: 0 };
-  const heard = heardOf({ scene: nowhere }, setup);
+  const heard = heardOf(setup).map(({ scene: { target, faceAzimuthDeg }, ...reading }) => ({
+    ...reading,
+    target,
+    faceAzimuthDeg,
+  }));
   return {
     ...scene,
     ...(heard.length > 0 && { heard }),

@@ -18,7 +18,7 @@ import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/reco
 import { alongSight, type AlongSight } from './along-sight';
 import type { ShownLight } from './drawing';
 import { answerIn, outlookOf, type Answer } from './answer';
-import { heardOf, NOTHING_HEARD } from './heard';
+import { heardOf } from './heard';
 import { useLightSeries } from './use-light-series';
 import { sceneOf, skyOver, viewOf, type Setup, type View, type ViewResult } from './view';
 import { NO_OUTLOOK, stopsSentence } from './exposure-words';
@@ -123,8 +123,8 @@ export function useLook(shoot: Shoot): Look {
     [viewed, features],
   );
   const heard = useMemo(
-    () => (viewed.ok ? heardOf(viewed.view, { readings, features, place, light }) : NOTHING_HEARD),
-    [viewed, readings, features, place, light],
+    () => heardOf({ readings, features, place, light, ground }),
+    [readings, features, place, light, ground],
   );
   const along = useMemo(
     () => (viewed.ok ? alongSight(viewed.view, features) : undefined),
