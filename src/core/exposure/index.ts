@@ -14,6 +14,7 @@ export {
   panRungs,
   pictureTimes,
   preparePicture,
+  silhouetteEv,
   skyEv,
   type Background,
   type PanOn,

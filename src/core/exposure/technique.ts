@@ -304,3 +304,15 @@ export function skyEv({ diffuseHorizontalLux }: Daylight): number {
   // evFromIlluminance is log2(E/2.5); a sky of E has L = E/π, and L·100/12.5 = 8·E/π.
   return evFromIlluminance((2.5 * 8 * diffuseHorizontalLux) / Math.PI);
 }
+
+/** A silhouette keeps at least this much under the sky that it stands before. No source. */
+const DARK_ENOUGH_STOPS = 2;
+
+/**
+ * Light that a silhouette is exposed for, as EV: the open sky behind it, and at least two stops over
+ * the face. Where there is no sky to stand before, by night or under a roof, the face counts.
+ */
+export const silhouetteEv = (daylight: Daylight, faceEv: number): number =>
+  daylight.diffuseHorizontalLux > 0
+    ? Math.max(skyEv(daylight), faceEv + DARK_ENOUGH_STOPS)
+    : faceEv;

@@ -1,3 +1,4 @@
+import { silhouetteEv } from '../exposure/technique';
 import { illuminanceFromEv } from '../quantity/ev';
 import { toDegrees } from '../quantity/angles';
 import { exposureLog, lightDesirability, SUN_IN_FRAME } from './desirability';
@@ -29,13 +30,14 @@ export const emptyTimes = (count: number): TimesView => ({
 
 /** Fills `out` for all moments at a cell. */
 export function viewTimes(
-  { site, shot, moments, weights }: PreparedMark,
+  { site, shot, moments, weights, picture }: PreparedMark,
   cell: CellView,
   out: TimesView,
 ): void {
   const { unitX, unitY, risePerM, skyView } = cell;
   const levelShare = cell.levelM / cell.distanceM;
   const groundShare = site.groundReflectance * 0.5;
+  const beforeSky = picture.technique === 'silhouette' && !site.indoors;
   for (let t = 0; t < moments.length; t += 1) {
     const { sunX, sunY, sunZ, daylight: day, lampLux, sunlit, offsetStops } = moments[t] as Moment;
     const along = sunX * unitX + sunY * unitY;
@@ -45,7 +47,8 @@ export function viewTimes(
     const cosView = (along + sunZ * risePerM) * levelShare;
     const phaseDeg =
       180 - Math.acos(cosView > 1 ? 1 : cosView < -1 ? -1 : cosView) * DEGREES_PER_RADIAN;
-    out.ev[t] = Math.log2(lux / LUX_AT_EV_0) + offsetStops;
+    const faceEv = Math.log2(lux / LUX_AT_EV_0) + offsetStops;
+    out.ev[t] = beforeSky ? silhouetteEv(day, faceEv) : faceEv;
     out.phaseDeg[t] = phaseDeg;
     out.lightLog[t] = weighedOf(weights.light, lightOf(phaseDeg, sunlit, shot.light));
   }

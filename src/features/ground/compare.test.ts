@@ -1,8 +1,10 @@
 import { comparePosition, type Compared } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
+import { withShot } from '@/features/brief/choose-shot';
+import { answerAt, exposedFor } from '@/features/plan/answer';
 import { viewOf } from '@/features/plan/view';
 import type { Shoot } from '@/records/shoot';
-import { clockOf, hoursOf } from '@/records/times';
+import { clockOf, hoursOf, msOf } from '@/records/times';
 import { adviceInWords, compareRequestOf, followed, otherConverters, sorted } from './compare';
 import { FIRST_WISH } from './search';
 
@@ -62,3 +64,38 @@ test('advice in words: where to, until when, with what', () => {
   expect(say({ lever: 'kit', kit: 1 })).toBe('Add the 1.4x');
   expect(say({ lever: 'height' })).toBe('Hold the camera at 0.8 m');
 });
+
+test.each(
+  DEMO_SHOOTS.flatMap((shoot) => shoot.shots.map((shot) => [shot.name, shoot, shot] as const)),
+)(
+  '%s: the comparison needs the light that the answer needs, and finds the light it finds',
+  (_name, shoot, shot) => {
+    const mark = shoot.marks.find(({ id }) => id === shot.markId);
+    const atLocal = `${shoot.startLocal.slice(0, 14)}50`;
+    // A reading at the mark, a stop and a half under what is computed there.
+    const reading = {
+      id: 'r',
+      name: 'r',
+      x: mark?.x ?? 0,
+      y: mark?.y ?? 0,
+      upM: 1.4,
+      faceDeg: 200,
+      atLocal,
+      simulated: false,
+      by: 'meter' as const,
+      ev: 8,
+    };
+    const taken = withShot({ ...shoot, readings: [reading] }, shot);
+    const atMs = msOf(atLocal, shoot.place.timeZone);
+    const seen = viewOf(taken);
+    if (!seen.ok) throw new Error(seen.problem);
+    const { exposure, light } = answerAt(seen.view, taken, atMs);
+    const request = compareRequestOf(taken, seen.view, FIRST_WISH, atMs, hoursOf(taken));
+    const here = request.positions.find(({ id }) => id === taken.choice.positionId);
+    if (!here) throw new Error('no position');
+    const { score } = comparePosition(here, request);
+    // The comparison zooms to the millimetre, the kit to whole ones: a click of the dial apart at most.
+    expect(Math.abs(score.evNeeded - exposure.evNeeded)).toBeLessThan(0.34);
+    expect(Math.abs(score.ev - exposedFor(seen.view, light).expected)).toBeLessThan(0.1);
+  },
+);

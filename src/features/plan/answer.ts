@@ -4,7 +4,7 @@ import {
   fieldOfView,
   momentsWithin,
   shortSpans,
-  skyEv,
+  silhouetteEv,
   solveExposure,
   sunAngleFrom,
   type CorrectedLight,
@@ -80,20 +80,14 @@ export function exposureDemands(view: View, choice: Shoot['choice']): Omit<Expos
   };
 }
 
-/** A silhouette keeps at least this much under the sky that it stands before. No source. */
-const DARK_ENOUGH_STOPS = 2;
-
 /**
  * The light a picture is exposed for: that on the face, or for a silhouette the sky behind it. Under
- * a roof or by night there is no sky to stand before: the face counts.
+ * a roof there is no sky to stand before: the face counts.
  */
 export function exposedFor({ wanted }: Pick<View, 'wanted'>, light: SubjectLight): EvRange {
-  const { diffuseHorizontalLux } = light.daylight;
-  if (wanted.technique !== 'silhouette' || light.indoors || diffuseHorizontalLux <= 0) {
-    return light.ev;
-  }
-  const expected = Math.max(skyEv(light.daylight), light.ev.expected + DARK_ENOUGH_STOPS);
-  return { low: expected, expected, high: expected };
+  if (wanted.technique !== 'silhouette' || light.indoors) return light.ev;
+  const expected = silhouetteEv(light.daylight, light.ev.expected);
+  return expected === light.ev.expected ? light.ev : { low: expected, expected, high: expected };
 }
 
 /** Settings for a view in some light. */
