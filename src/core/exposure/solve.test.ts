@@ -249,6 +249,10 @@ test('a close-up is exposed for the light that its extension leaves', () => {
   const near = solve(9, { lens: { ...lens, extensionStops: 1 } });
   expect(near.settings).toEqual(solve(8, { lens }).settings);
   expect(near.evNeeded - far.evNeeded).toBeCloseTo(1, 9);
+  // What is missing in the dark is missing by as much more.
+  const dark = (extensionStops: number) =>
+    solve(-6, { lens: { ...lens, extensionStops } }).stopsDark;
+  expect(dark(1) - dark(0)).toBeCloseTo(1, 6);
 });
 
 test('darkness beyond every lever is said in stops', () => {
@@ -289,4 +293,35 @@ test.each<[string, Partial<ExposureRequest>]>([
 ])('%s that makes no sense is refused by name', (field, change) => {
   expect(() => solve(8, change)).toThrow(RangeError);
   expect(() => solve(8, change)).toThrow(field);
+});
+
+test('time and opening that both ease a little move no dial by two clicks', () => {
+  // 2 % further: the motion eases by 2 %, depth by 4 %.
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1 / 2000, max: 1 / 200, noNaN: true }),
+      fc.double({ min: 2.9, max: 9, noNaN: true }),
+      fc.double({ min: 9, max: 15, noNaN: true }),
+      (shutterS, aperture, ev) => {
+        const at = (nearer: number) =>
+          solve(ev, {
+            demands: {
+              shutterS: shutterS / nearer,
+              shutterRuledBy: { by: 'class' },
+              wishAperture: aperture * nearer ** 2,
+              liftStops: 1,
+            },
+          }).settings;
+        const [far, near] = [at(1), at(1.02)];
+        for (const [a, b] of [
+          [far.shutterS, near.shutterS],
+          [far.iso, near.iso],
+          [far.aperture ** 2, near.aperture ** 2],
+        ] as const) {
+          expect(Math.abs(Math.log2(a / b))).toBeLessThan(0.5);
+        }
+      },
+    ),
+    { numRuns: 3000 },
+  );
 });

@@ -109,6 +109,10 @@ describe('must and wish of what is seen', () => {
     expect(times({ limbRadS: 1 }).wishBy).toEqual({ by: 'part', part: 'foot' });
     expect(times({}, 7, { carefulS: 1 / 1500 })).toMatchObject({ wishS: 1 / 1500 });
     expect(times({ bodyRadS: 50 }).wishS).toBe(1 / 2000);
+    // A must that is raised past the class's wish is the wish too.
+    const near = times({ distanceM: 3 });
+    expect(near.mustS).toBeLessThan(1 / 1000);
+    expect(near).toMatchObject({ wishS: near.mustS, wishBy: { by: 'unplanned' } });
   });
   test('at rest trembling is a wish and never a must', () => {
     const rest: ClassTimes = {

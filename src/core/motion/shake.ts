@@ -46,10 +46,13 @@ export function shakeBy({
   atLeast('stabilisationStops', stabilisationStops, 0);
   oneOf('support', support, ['hand', 'monopod', 'beanBag', 'tripod']);
   const { short, long } = STABILISER_MOST_STOPS;
-  const atOneMm = (most: number) =>
-    2 ** (Math.min(stabilisationStops, most) + SUPPORT_STOPS[support]) / crop;
-  const [shortS, longS, longFromMm] = [atOneMm(short), atOneMm(long), LONG_FROM_MM / crop];
-  return (focalMm) => (focalMm >= longFromMm ? longS : shortS) / focalMm;
+  const times = (most: number) =>
+    2 ** (Math.min(stabilisationStops, most) + SUPPORT_STOPS[support]);
+  const [shortTimes, longTimes] = [times(short), times(long)];
+  return (focalMm) => {
+    const framesLikeMm = focalMm * crop;
+    return (framesLikeMm >= LONG_FROM_MM ? longTimes : shortTimes) / framesLikeMm;
+  };
 }
 
 /**
