@@ -73,8 +73,8 @@ export function timesOf(
     classId,
   }: { readonly id: string; readonly basedOn?: string; readonly classId: ClassId },
   floors: OwnFloors = {},
-): { readonly times: ClassTimes; readonly atEase: ClassTimes } {
-  const floored = (of: SubjectClass, bySubject: boolean): ClassTimes => {
+): { readonly times: SubjectClass; readonly atEase: SubjectClass } {
+  const floored = (of: SubjectClass, bySubject: boolean): SubjectClass => {
     const own = (bySubject ? (floors[id] ?? floors[basedOn ?? '']) : undefined) ?? floors[of.id];
     return own === undefined
       ? of

@@ -28,6 +28,8 @@ export const frameSchema = z.strictObject({
   aperture: z.number().min(0.7).max(64),
   iso: z.number().min(25).max(1_000_000),
   looksDarkStops: z.number().min(-5).max(5),
+  /** Light that a filter or the extension of a close-up took from it; none when absent. */
+  lostStops: z.number().min(0).max(20).optional(),
 });
 
 export const readingSchema = z.discriminatedUnion('by', [

@@ -79,6 +79,12 @@ test('a test frame judged a stop dark is a reading a stop under its triad', () =
   expect(dark.ev).toBeCloseTo(5.29, 2);
   const right = frameReading({ ...triad, timeMs: T0, zone: 'west', looksDarkStops: 0 });
   expect(right.ev - dark.ev).toBe(3);
+  // Three stops of filter on the lens: the light was three stops more.
+  const filtered = frameReading({
+    ...triad,
+    ...{ timeMs: T0, zone: 'west', looksDarkStops: 0, lostStops: 3 },
+  });
+  expect(filtered.ev - right.ev).toBeCloseTo(3, 9);
   expect(dark.sigmaStops).toBeGreaterThan(reading(0).sigmaStops);
 });
 

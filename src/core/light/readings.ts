@@ -38,19 +38,23 @@ export const meterReading = (at: {
  * A test frame judged by eye: one that looked a stop dark was taken in a stop less light than its
  * triad is right for.
  * @param looksDarkStops how dark the frame looked; negative for too bright
+ * @param lostStops light that a filter or the extension of a close-up took from it
  * @throws RangeError as `ev`, or for a judgement that is no number
  */
 export function frameReading({
   timeMs,
   zone,
   looksDarkStops,
+  lostStops = 0,
   ...triad
 }: Triad & {
   readonly timeMs: number;
   readonly zone: string;
   readonly looksDarkStops: number;
+  readonly lostStops?: number | undefined;
 }): LightReading {
-  const ev = evOf(triad) - finite('looksDarkStops', looksDarkStops);
+  const ev =
+    evOf(triad) + finite('lostStops', lostStops) - finite('looksDarkStops', looksDarkStops);
   const right = Math.abs(looksDarkStops) < LOOKED_RIGHT_STOPS;
   return { timeMs, zone, ev, sigmaStops: right ? RIGHT_FRAME_SIGMA_STOPS : FRAME_SIGMA_STOPS };
 }

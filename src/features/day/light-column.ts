@@ -1,5 +1,6 @@
 import { zoomedFor } from '@/features/brief/choose-shot';
 import { answerAt } from '@/features/plan/answer';
+import { filterInWords } from '@/features/plan/exposure-words';
 import { engraved, lightInWords } from '@/features/plan/words';
 import { viewOf, type Setup, type View } from '@/features/plan/view';
 import type { DayEventRecord } from '@/records/day';
@@ -59,10 +60,14 @@ export function lightColumn(
     const made = cells.get(cellKey);
     if (made) return made;
     const answer = answerAt(known.view, known.looking, atMs);
+    const { filterStops = 0 } = answer.exposure.settings;
+    const marks = engraved(answer.exposure.settings);
     const cell = {
       ev: answer.light.ev.expected.toFixed(1),
       side: lightInWords(answer),
-      ...engraved(answer.exposure.settings),
+      ...marks,
+      aperture:
+        filterStops > 0 ? `${marks.aperture}, ${filterInWords(filterStops)}` : marks.aperture,
     };
     cells.set(cellKey, cell);
     return cell;

@@ -1,5 +1,5 @@
 import { ScrollView, View } from 'react-native';
-import { Warnings } from '@/features/plan/AnswerPanel';
+import { Extras, Warnings } from '@/features/plan/AnswerPanel';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { engraved } from '@/features/plan/words';
 import { clicksInWords, groundClicks } from '@/features/light/light-plan';
@@ -49,6 +49,7 @@ function Dials({ seen }: { readonly seen: Seen }) {
   return (
     <View role="region" aria-label="Settings now" className="gap-1 border-y border-ink px-4 py-1">
       <Exposure {...exposure} largestPx={64} stacked />
+      <Extras settings={slot?.settings ?? answer.exposure.settings} />
       <Text kind="small" numberOfLines={3} aria-live="polite">
         {slot ? `${slot.name}: ${slot.rest.join('; ')}.` : seen.sentence}
       </Text>

@@ -113,12 +113,20 @@ export function useField() {
         say({ text: `${MOST_READINGS} readings are kept at most: take old ones away in Light.` });
         return;
       }
-      const { shutterS, aperture, iso } =
-        slotOf(seen, shoot.choice)?.settings ?? seen.answer.exposure.settings;
+      const {
+        shutterS,
+        aperture,
+        iso,
+        filterStops = 0,
+      } = slotOf(seen, shoot.choice)?.settings ?? seen.answer.exposure.settings;
+      const lostStops = filterStops + seen.view.extensionStops;
       const { mark } = seen.view;
       const reading = readingAt(seen.view, mark.name, mark, localMinuteOf(momentMs(), timeZone), {
         by: 'frame',
-        frame: { shutterS, aperture, iso, looksDarkStops },
+        frame: {
+          ...{ shutterS, aperture, iso, looksDarkStops },
+          ...(lostStops > 0 && { lostStops }),
+        },
         // Rehearsed, it is no reading of any light.
         simulated: !live,
       });

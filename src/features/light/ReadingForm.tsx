@@ -108,6 +108,9 @@ export function ReadingForm({
             most={DIALS.iso[1]}
             onChange={(sensitivity) => change({ iso: sensitivity })}
           />
+          <Text kind="small" ink="quiet">
+            Take it without a filter.
+          </Text>
           <JudgedFrame value={dark} onPress={setDark} />
           <Text kind="small" ink="quiet" aria-live="polite">
             {`${lookedInWords(dark)[0]?.toUpperCase()}${lookedInWords(dark).slice(1)}: the light is EV ${frameEv.toFixed(1)}`}

@@ -59,13 +59,7 @@ const CLASS_WORDS: Readonly<Record<keyof typeof CLASSES, string>> = {
 
 const sentence = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}.`;
 
-/** The class as it is photographed: between plays everybody stands. */
-function classWords(view: View): string {
-  const ease = ['reaction', 'portrait', 'still'].includes(view.wanted.technique);
-  const { classId } = view.subject;
-  if (!ease) return CLASS_WORDS[classId];
-  return view.atRest ? CLASS_WORDS.rest : CLASS_WORDS.standing;
-}
+const classWords = ({ classId }: View): string => CLASS_WORDS[classId];
 
 /** What a time stands for, after the time: "1/800: the least for play". */
 function timeReason(rule: SetRule, at: 'must' | 'wish', view: View, plan: ExposurePlan): string {

@@ -42,7 +42,7 @@ import {
   type TimedSubject,
 } from '@/core';
 import type { Body } from '@/presets/bodies';
-import { timesOf } from '@/presets/classes';
+import { timesOf, type ClassId } from '@/presets/classes';
 import { modulationOf } from '@/presets/lamps';
 import type { SubjectPreset } from '@/presets/subjects';
 import type { Shot } from '@/records/brief';
@@ -127,7 +127,9 @@ export interface View {
   readonly timesOf: (wanted: Omit<PictureWanted, 'background'>) => PictureTimes;
   /** Must and wish of the opening. */
   readonly apertures: ReturnType<typeof aperturesFor>;
-  /** Whether the subject is at rest in this picture. */
+  /** What the subject is taken as in this picture: between plays everybody stands. */
+  readonly classId: ClassId;
+  /** Whether it is at rest in it. */
   readonly atRest: boolean;
   readonly cocMm: number;
   /** Opening past which diffraction costs more than depth gives. */
@@ -270,7 +272,8 @@ export function viewOf(shoot: Viewed): ViewResult {
   const capAperture = diffractionCap(cocMm);
   const widestAperture = widestApertureAt(lens, focalMm);
   const { orientation } = shoot.choice;
-  const timed: TimedSubject = { ...subject, ...timesOf(subject, shoot.kit.floors) };
+  const classes = timesOf(subject, shoot.kit.floors);
+  const timed: TimedSubject = { ...subject, ...classes };
   const along = passing(mark.headingDeg, camera, aim);
   const timesLens = {
     imageMm: imageDistanceMm(focalMm, sight.distanceM),
@@ -313,7 +316,7 @@ export function viewOf(shoot: Viewed): ViewResult {
     return { rungs: panRungs(asked, comesAtYou ? undefined : mustS), tryS: mustS, comesAtYou };
   });
   const ease = ['reaction', 'portrait', 'still'].includes(wanted.technique);
-  const { atRest = false } = (ease ? timed.atEase : timed.times) ?? {};
+  const { id: classId, atRest = false } = ease ? classes.atEase : classes.times;
   const toCameraDeg = bearingDeg(aim, camera);
   const { lampsFromLocal } = shoot.light;
   return {
@@ -348,6 +351,7 @@ export function viewOf(shoot: Viewed): ViewResult {
         return times();
       },
       timesOf: timesFor,
+      classId,
       atRest,
       get ladder() {
         return ladder();

@@ -16,8 +16,9 @@ const FASTEST_S = 1 / 8000;
 export function OwnFloor({ view }: { readonly view: Seen }) {
   const { update } = useShootPage();
   const { record: shelf, change } = useSingle(SHELF);
-  const { id, name, mustS } = CLASSES[view.subject.classId];
-  if (!shelf) return null;
+  const { id, name, mustS } = CLASSES[view.classId];
+  // A pan and streaks are slow by choice: no floor is theirs.
+  if (!shelf || view.times.kept) return null;
   const own = shelf.floors[id];
   const set = (shutterS: number | undefined) => {
     const next = ({ [id]: _old, ...others }: Readonly<Record<string, number>>) =>

@@ -6,7 +6,7 @@ import {
   type Turn,
 } from '@/core';
 import { exposureDemands } from '@/features/plan/answer';
-import { rowReason } from '@/features/plan/exposure-words';
+import { filterInWords, rowReason } from '@/features/plan/exposure-words';
 import type { View } from '@/features/plan/view';
 import { engraved, stops } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
@@ -66,12 +66,14 @@ export interface CardLine {
 }
 
 export function cardLine(row: CardRow, clock: (ms: number) => string): CardLine {
-  const lift = row.settings.liftStops > 0.05 ? `; lift ${stops(row.settings.liftStops)} after` : '';
+  const { liftStops, filterStops = 0 } = row.settings;
+  const lift = liftStops > 0.05 ? `; lift ${stops(liftStops)} after` : '';
+  const filter = filterStops > 0 ? `; ${filterInWords(filterStops)}` : '';
   return {
     time: clock(row.fromMs),
     ...engraved(row.settings),
     turn: row.turns.map(turnInWords).join(', ') || 'as you begin',
-    why: `${rowReason(row)}${lift}`,
+    why: `${rowReason(row)}${filter}${lift}`,
   };
 }
 

@@ -59,6 +59,20 @@ describe('the card', () => {
   });
 });
 
+test('a row of the card names the filter that it counts with', () => {
+  const settings = { shutterS: 1 / 16, aperture: 11.3, iso: 100, liftStops: 0, filterStops: 3 };
+  const row = {
+    ...{ fromMs: 0, toMs: 1, settings, stopsShort: 0, stopsDark: 0 },
+    turns: [{ dial: 'filter' as const, clicks: 9 }],
+    noise: { stopsAboveBase: 0, level: 'base' as const },
+    light: { ev: 14, since: 'rises' as const },
+  };
+  expect(cardLine(row, String)).toMatchObject({
+    turn: 'filter on',
+    why: 'light rises to EV 14.0; ND 3 stops',
+  });
+});
+
 describe('the card as a picture', () => {
   const line = {
     time: '18:30',
