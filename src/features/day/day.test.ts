@@ -335,7 +335,7 @@ test('a calendar’s note says where, when to leave and what to set', async () =
   const note = noteFor(TERN_WATER, moving, cell, clockIn(TERN_WATER));
   expect(note.where).toBeTruthy();
   expect(note.lines.join(' ')).toMatch(
-    /Leave by \d\d:\d\d\. Second call \d\d:\d\d\. 1\/\d+, f\/[\d.]+, ISO \d+; EV/,
+    /Leave by \d\d:\d\d\. Second call \d\d:\d\d\. 1\/\d+, f\/[\d.]+(, ND 3 stops)?, ISO \d+; EV/,
   );
   expect(daysOf(TERN_WATER)).toEqual(['2027-06-19', '2027-06-19']);
 });

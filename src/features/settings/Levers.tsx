@@ -4,7 +4,6 @@ import { DialStepper } from '@/features/plan/DialStepper';
 import { apertureRuleInWords, ISO_WORDS, shutterRuleInWords } from '@/features/plan/exposure-words';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { View as Seen } from '@/features/plan/view';
-import { LetGo } from '@/features/plan/WaysOut';
 import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
 import type { Shoot } from '@/records/shoot';
 import { Text } from '@/ui/Text';
@@ -78,9 +77,7 @@ export function Levers({
           onChange={(value) => hold(lever, value)}
         />
       ))}
-      {Object.keys(held).length > 0 ? (
-        <LetGo held={held} />
-      ) : (
+      {Object.keys(held).length > 0 ? null : (
         <Text kind="small" ink="quiet">
           Turn a dial and it stays; the others answer.
         </Text>
