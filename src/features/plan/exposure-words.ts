@@ -170,7 +170,9 @@ function standing(plan: ExposurePlan, usableIso: number): string {
   if (!works && stopsDark > 0) return `too dark by ${stops(stopsDark)}: no dial is left to give it`;
   if (!works) return `too bright by ${stops(stopsBright)} with every dial at its darkest`;
   if (stopsShort > 0) return `${stops(stopsShort)} short of ${shortOf(plan, usableIso)}`;
-  return `${stops(stopsSpare)} in hand below ${iso(usableIso)}`;
+  return stopsSpare > SAID_STOPS
+    ? `${stops(stopsSpare)} in hand below ${iso(usableIso)}`
+    : `just enough at ${iso(usableIso)}, nothing in hand`;
 }
 
 const shortOf = ({ must }: ExposurePlan, usableIso: number) =>
