@@ -77,6 +77,14 @@ test('nearer than the lens focuses is said first, and does not work', () => {
   expect(near.sentences[0]).toMatch(/focuses from 0\.3 m/);
 });
 
+test('a large thing at the nearest focus of a long lens is answered, not refused', () => {
+  const near = { lensId: '100-400-5.6', focalMm: 400, converter: 2, distanceM: 1 };
+  const horse = { ...ASKED, ...near, subjectId: 'galloping-horse' };
+  const { status, stdout } = answer(file('horse.json', [horse]), '--json');
+  expect(status).toBe(0);
+  expect(JSON.parse(stdout)[0].sentences[0]).toMatch(/overfills the frame/);
+});
+
 test('a frame that overflows is said first, with the focal length that would do', () => {
   const { stdout } = answer(file('full.json', [{ ...ASKED, distanceM: 10 }]));
   expect(stdout.split('\n')[1]).toMatch(/overfills the frame, 14\d %.*13\d mm holds it whole/);

@@ -35,6 +35,10 @@ export function depthOfField({
   return { nearM: near / 1000, farM: far / 1000, hyperfocalM: hyperfocal / 1000 };
 }
 
+/** Depth that can be asked of a lens at a distance: none of it may lie within the focal length. */
+export const depthWithin = (depthM: number, distanceM: number, focalMm: number): number =>
+  Math.min(depthM, distanceM - focalMm / 1000);
+
 /**
  * Widest aperture number whose depth of field takes in `depthM`, half before and half behind the
  * plane of focus: the condition near ≤ s − depth/2 solved for N (the near side is the tighter).

@@ -9,7 +9,7 @@ export {
   type BackdropLook,
   type BackgroundView,
 } from './blur';
-export { apertureForDepth, depthOfField, type DepthOfField } from './depth';
+export { apertureForDepth, depthOfField, depthWithin, type DepthOfField } from './depth';
 export { diffraction, diffractionCap } from './diffraction';
 export { meshThrough, type MeshEffect, type MeshLook } from './mesh';
 export {

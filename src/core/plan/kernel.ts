@@ -15,6 +15,7 @@ import { emptyRates, imageRates, type ImageRates } from '../motion/rates';
 import { shakeBy } from '../motion/shake';
 import type { MustFound, TimesLens } from '../motion/times';
 import { backgroundBlur } from '../optics/blur';
+import { depthWithin } from '../optics/depth';
 import { diffractionCap } from '../optics/diffraction';
 import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
@@ -356,7 +357,7 @@ export function viewLens(
   out.aperture = faceAperture(picture.technique, shot.backdrop, {
     focalMm,
     distanceM,
-    depthM: Math.min(subject.depthM, distanceM),
+    depthM: depthWithin(subject.depthM, distanceM, focalMm),
     cocMm: circleMm,
     widest,
     cap: Math.min(prepared.cap, lens.smallestAperture),

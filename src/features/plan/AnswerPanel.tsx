@@ -11,7 +11,8 @@ import { ballOf, type Answer } from './answer';
 import { useShootPage } from './ShootContext';
 import { chosenPosition, type View } from './view';
 import { bearingInWords, engraved, faceSeen, lightInWords, metres } from './words';
-import { extrasInWords, notesOf, shutterReason } from './exposure-words';
+import { extrasInWords, shutterReason } from './exposure-words';
+import { notesOf } from './frame-notes';
 import { Brim, LetGo, Overfilled, WaysOut } from './WaysOut';
 
 function Warning({ text }: { readonly text: string }) {

@@ -7,7 +7,8 @@ import { answerAt, outlookOf, type Answer } from './answer';
 import { planLight, planSight } from './drawing';
 import { eventsWithin } from './use-plan';
 import { sceneOf, viewOf, type View } from './view';
-import { brimShades, NO_OUTLOOK, shutterReason, stopsSentence, wayInWords } from './exposure-words';
+import { NO_OUTLOOK, shutterReason, stopsSentence, wayInWords } from './exposure-words';
+import { brimShades } from './frame-notes';
 import { bearingInWords, faceSeen, lightInWords } from './words';
 import { withWay } from './take-way';
 

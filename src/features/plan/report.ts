@@ -12,6 +12,7 @@ import { heardOf } from './heard';
 import { sceneOf, viewOf, type View } from './view';
 import { bearingInWords, faceSeen, lightInWords, metres, sunInWords } from './words';
 import {
+  DIAL_NAMES,
   NO_OUTLOOK,
   rowReason,
   settingsInWords,
@@ -80,13 +81,6 @@ export function reportOf(shoot: Shoot, atMs: number): Report {
   };
 }
 
-const DIAL_NAMES = {
-  shutter: 'shutter',
-  aperture: 'aperture',
-  iso: 'ISO',
-  lift: 'lift',
-  filter: 'filter',
-} as const;
 const turnsInWords = ({ turns }: CardRow): string =>
   turns
     .map(({ dial, clicks }) => `${DIAL_NAMES[dial]} ${clicks > 0 ? '+' : '−'}${Math.abs(clicks)}`)

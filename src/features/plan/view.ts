@@ -6,6 +6,7 @@ import {
   carefulLimit,
   circleOfConfusionMm,
   cropFactor,
+  depthWithin,
   diffractionCap,
   emptyRates,
   extensionLossStops,
@@ -298,7 +299,7 @@ export function viewOf(shoot: Viewed): ViewResult {
     aperturesFor(wanted, {
       widest: widestAperture,
       cap: Math.min(capAperture, lens.smallestAperture),
-      depthM: Math.min(subject.depthM, sight.distanceM),
+      depthM: depthWithin(subject.depthM, sight.distanceM, focalMm),
       forDepth: (depthM) =>
         apertureForDepth({ focalMm, distanceM: sight.distanceM, depthM, cocMm }),
     }),

@@ -4,6 +4,10 @@ import { shownIn, unitsNow, written } from '@/ui/units';
 
 /** The sentences of the answer. Every number in them is computed; nothing here decides. */
 
+/** "Panned at 1/60." of "panned at 1/60". */
+export const sentence = (text: string): string =>
+  `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}.`;
+
 /** "0.7 stop", "1.0 stop", "1.3 stops". */
 export const stops = (value: number): string =>
   `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;

@@ -6,14 +6,8 @@ import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { Extras, Fact } from '@/features/plan/AnswerPanel';
 import { BACK_TO_AUTOMATIC, Ways } from '@/features/plan/WaysOut';
 import { engraved, metres } from '@/features/plan/words';
-import {
-  depthInWords,
-  NO_OUTLOOK,
-  notesOf,
-  overfilledInWords,
-  shutterReason,
-  stopsSentence,
-} from '@/features/plan/exposure-words';
+import { NO_OUTLOOK, shutterReason, stopsSentence } from '@/features/plan/exposure-words';
+import { depthInWords, notesOf, overfilledInWords } from '@/features/plan/frame-notes';
 import { backgroundInWords } from '@/features/ground/figures';
 import { ExposureDrawn } from '@/features/settings/MotionAndBudget';
 import type { Quick } from '@/records/quick';

@@ -7,6 +7,7 @@ import { CLASSES } from '@/presets/classes';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
 import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
 
 const SLOWEST_S = 1 / 8;
@@ -19,10 +20,14 @@ export function OwnFloor({ view }: { readonly view: Seen }) {
   const { id, name, mustS } = CLASSES[view.classId];
   // A pan and streaks are slow by choice: no floor is theirs.
   if (!shelf || view.times.kept) return null;
-  const own = shelf.floors[id];
-  const set = (shutterS: number | undefined) => {
-    const next = ({ [id]: _old, ...others }: Readonly<Record<string, number>>) =>
-      shutterS === undefined ? others : { ...others, [id]: shutterS };
+  const subjectId = view.subject.basedOn ?? view.subject.id;
+  const ofSubject = shelf.floors[subjectId];
+  const own = ofSubject ?? shelf.floors[id];
+  const key = ofSubject === undefined ? id : subjectId;
+  const set = (shutterS: number | undefined, of = key) => {
+    // One floor rules: that of the subject or that of its kind.
+    const next = ({ [key]: _old, ...others }: Readonly<Record<string, number>>) =>
+      shutterS === undefined ? others : { ...others, [of]: shutterS };
     change((now) => ({ ...now, floors: next(now.floors) }));
     // The shoot keeps a copy, so that its file answers the same elsewhere.
     update((current) => ({
@@ -47,8 +52,17 @@ export function OwnFloor({ view }: { readonly view: Seen }) {
             value={own}
             least={SLOWEST_S}
             most={FASTEST_S}
-            note={`your floor for ${name}, in every shoot`}
-            onChange={set}
+            note={`your floor for ${key === id ? name : view.subject.name}, in every shoot`}
+            onChange={(shutterS) => set(shutterS)}
+          />
+          <Choice
+            label="It holds for"
+            value={key === id ? 'kind' : 'subject'}
+            options={[
+              { value: 'kind', label: `All of it: ${name}` },
+              { value: 'subject', label: view.subject.name },
+            ]}
+            onChange={(of) => set(own, of === 'kind' ? id : subjectId)}
           />
           <Button label="Drop your own floor" onPress={() => set(undefined)} />
         </>

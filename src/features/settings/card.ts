@@ -6,7 +6,7 @@ import {
   type Turn,
 } from '@/core';
 import { exposureDemands } from '@/features/plan/answer';
-import { filterInWords, rowReason } from '@/features/plan/exposure-words';
+import { DIAL_NAMES, filterInWords, rowReason } from '@/features/plan/exposure-words';
 import type { View } from '@/features/plan/view';
 import { engraved, stops } from '@/features/plan/words';
 import type { Shoot } from '@/records/shoot';
@@ -30,13 +30,6 @@ export function cardRequest(
   return { series: within, request: exposureDemands(view, choice) };
 }
 
-const DIALS = {
-  shutter: 'shutter',
-  aperture: 'aperture',
-  iso: 'ISO',
-  lift: 'lift',
-  filter: 'filter',
-} as const;
 /** What a larger value of each dial is called when one turns it there. */
 const TOWARDS = {
   shutter: ['faster', 'slower'],
@@ -51,7 +44,7 @@ export function turnInWords({ dial, clicks }: Turn): string {
   if (dial === 'filter') return clicks > 0 ? 'filter on' : 'filter off';
   const way = TOWARDS[dial][clicks > 0 ? 1 : 0];
   const count = Math.abs(clicks);
-  return `${DIALS[dial]} ${way} ${count} ${count === 1 ? 'click' : 'clicks'}`;
+  return `${DIAL_NAMES[dial]} ${way} ${count} ${count === 1 ? 'click' : 'clicks'}`;
 }
 
 /** One line of a card as it is written. */

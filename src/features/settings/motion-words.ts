@@ -17,7 +17,7 @@ import {
   type Settings,
 } from '@/core';
 import type { View } from '@/features/plan/view';
-import { depthInWords } from '@/features/plan/exposure-words';
+import { depthInWords } from '@/features/plan/frame-notes';
 import { percent, smallLength } from '@/features/plan/words';
 import { FALLING, HANGS, RHYTHMS } from '@/presets/rhythms';
 import { written } from '@/ui/units';
