@@ -265,3 +265,40 @@ describe('words', () => {
     expect(broken((s) => /NaN|undefined|Infinity|-0\.0/.test(said(s)))).toEqual([]);
   });
 });
+
+describe('what moves of itself', () => {
+  const asked: Asked = {
+    subjectId: 'butterfly-flower',
+    runs: 'across',
+    distanceM: 0.8,
+    orientation: 'level',
+    bodyId: 'full-frame-24',
+    lensId: '100-2.8',
+    focalMm: 100,
+    converter: 1,
+    support: 'hand',
+    technique: 'freeze',
+    school: 'balanced',
+    light: { ev: 14 },
+  };
+  test('wind sways a flower: a wish for a faster time, and no must', () => {
+    const [calm, windy] = [0, 9].map((windMs) => answerAsked({ ...asked, windMs }));
+    expect(windy?.wish.shutterS).toBeLessThan(calm?.wish.shutterS ?? 0);
+    expect(windy?.must.shutterS).toBe(calm?.must.shutterS);
+    const [still, gale] = [0, 9].map((windMs) =>
+      answerAsked({ ...asked, subjectId: 'standing', distanceM: 8, windMs }),
+    );
+    expect(gale?.wish).toEqual(still?.wish);
+  });
+  test('arms and legs of a runner, and an arm at the net, are seen head-on too', () => {
+    for (const [subjectId, distanceM] of [
+      ['distance-runner', 3],
+      ['court-jump', 4],
+    ] as const) {
+      const at = (runs: Asked['runs']) => answerAsked({ ...asked, subjectId, distanceM, runs });
+      const slower = Math.log2(at('towards').wish.shutterS / at('across').wish.shutterS);
+      expect(slower).toBeLessThan(1);
+      expect(1 / at('towards').wish.shutterS).toBeGreaterThan(1000);
+    }
+  });
+});

@@ -96,6 +96,17 @@ describe('the mode', () => {
   const mode = (unevennessStops: number, variabilityStops: number, meterErrors = [0, 0.3]) =>
     exposureMode({ unevennessStops, variabilityStops, meterErrors });
   test('steady and even: manual', () => expect(mode(0.7, 0.5).mode).toBe('manual'));
+  test('it is set once only where the light stays through the shoot, and even only where it is sure', () => {
+    const why = (throughStops: number, unsureStops = 0) =>
+      exposureMode({
+        ...{ unevennessStops: 0, variabilityStops: 0.1, meterErrors: [0] },
+        ...{ throughStops, unsureStops },
+      }).why;
+    expect(why(0.2)).toMatch(/even within 0\.0 stops: set it once/);
+    expect(why(5)).not.toMatch(/set it once/);
+    expect(why(5)).toMatch(/5\.0 stops of change in these hours: turn as the card says/);
+    expect(why(0.2, 0.4)).toMatch(/even within 0\.4 stops/);
+  });
   test('three stops and more, or unforeseeable: automatic ISO, and it says why', () => {
     expect(mode(3.3, 0.2)).toMatchObject({
       mode: 'autoIso',

@@ -147,6 +147,15 @@ test('flickering lamps: the spread at the chosen shutter, and the nearest time i
   expect(flicker?.bands).toBeCloseTo(2, 9);
   expect(flicker?.immuneShutterS).toBe(0.01);
   expect(solveExposure(request(7)).flicker).toBeUndefined();
+  // Lamps that give a tenth of the light swing a tenth of it: 0.04·|sinc(2·50/1000)| each way.
+  const lamps = { mainsHz: 50, modulation: 0.4, share: 0.1 };
+  const tenth = solveExposure(request(12, {}, { lamps })).flicker?.spreadStops ?? NaN;
+  const { shutterS } = solveExposure(request(12, {}, { lamps })).settings;
+  const x = Math.PI * 2 * 50 * shutterS;
+  const swing = (0.04 * Math.sin(x)) / x;
+  expect(tenth).toBeCloseTo(Math.log2((1 + swing) / (1 - swing)), 6);
+  const none = { ...lamps, share: 0 };
+  expect(solveExposure(request(12, {}, { lamps: none })).flicker?.spreadStops).toBe(0);
 });
 
 test('it says plainly when nothing works', () => {

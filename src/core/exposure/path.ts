@@ -141,12 +141,21 @@ function landmarks({ camera, held = {} }: Omit<ExposureRequest, 'ev'>): IsoLandm
 
 /** The least of the filters, one or two together, that takes up what is over; the most there is if none does. */
 export function filterFor(filters: readonly number[], overStops: number): number {
-  const stacks = [
-    ...filters,
-    ...filters.flatMap((a, i) => filters.slice(i + 1).map((b) => a + b)),
-  ].sort((a, b) => a - b);
+  const stacks = stacked(filters);
   return stacks.find((stops) => stops >= overStops - RIGHT_WITHIN_STOPS) ?? stacks.at(-1) ?? 0;
 }
+
+/** Filters one or two together, weakest first. */
+const stacked = (filters: readonly number[]): readonly number[] =>
+  [...filters, ...filters.flatMap((a, i) => filters.slice(i + 1).map((b) => a + b))].sort(
+    (a, b) => a - b,
+  );
+
+/** With all dials in the hand nothing makes up for a filter: the one, or none, that comes nearest. */
+const nearestFilter = (filters: readonly number[], overStops: number): number =>
+  [0, ...stacked(filters)].reduce((best, stops) =>
+    Math.abs(overStops - stops) < Math.abs(overStops - best) ? stops : best,
+  );
 
 export interface Settled {
   readonly corners: Corners;
@@ -172,7 +181,13 @@ export function settle(request: ExposureRequest): Settled {
   /** Light the frame is exposed for, a lift held by hand counted. */
   const light = ev.expected - (lens.extensionStops ?? 0) + at.lift;
   const over = light - evOf({ shutterS: at.shutter, aperture: at.aperture, iso: at.iso });
-  const filterStops = over > RIGHT_WITHIN_STOPS ? filterFor(filters, over) : 0;
+  const allHeld = held.shutterS && held.aperture && held.iso;
+  const filterStops =
+    over <= RIGHT_WITHIN_STOPS
+      ? 0
+      : allHeld
+        ? nearestFilter(filters, over)
+        : filterFor(filters, over);
   const stops = {
     shutter: (to: number) => Math.log2(to / at.shutter),
     aperture: (to: number) => 2 * Math.log2(at.aperture / to),

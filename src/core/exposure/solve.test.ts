@@ -239,6 +239,16 @@ test('a filter takes what is over, the least that does, and says so', () => {
   const bare = solve(15.5, { demands, lens });
   expect(bare.works).toBe(false);
   expect(bare.waysOut).toMatchObject([{ levers: ['filter'], filterStops: 3 }]);
+  // All dials in the hand a third of a stop over: no filter for that, and one that is on stays on.
+  const thirdOver = (settings: typeof plan.settings) => {
+    const { shutterS, aperture, iso } = settings;
+    return { shutterS, aperture, iso: iso * 2 ** (1 / 3) };
+  };
+  const dim = solve(10, { demands, lens, filters: [3] });
+  const opened = solve(10, { demands, lens, filters: [3], held: thirdOver(dim.settings) });
+  expect(opened.settings.filterStops).toBeUndefined();
+  const bright = solve(15.5, { demands, lens, filters: [3], held: thirdOver(plan.settings) });
+  expect(bright.settings.filterStops).toBe(3);
   // Two together, where one is too weak.
   expect(solve(22, { demands, lens, filters: [3, 6] }).settings.filterStops).toBe(9);
 });

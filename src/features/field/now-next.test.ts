@@ -67,6 +67,12 @@ test('who races scores no goals, and what is wild neither starts nor finishes', 
   expect(of('kingfisher-perched')).not.toContain('finish');
   // A subject of one's own goes by its preset.
   expect(behavioursOf({ id: 'own-x', basedOn: 'cyclist' })).not.toContain('goal');
+  // What is played on the ground: no goals on a gridiron field, no serves on a pitch.
+  const player = { id: 'field-player' };
+  expect(behavioursOf(player, 'gridiron-nfhs')).toContain('touchdown');
+  expect(behavioursOf(player, 'gridiron-nfhs')).not.toContain('goal');
+  expect(behavioursOf(player, 'volleyball-court')).toContain('spike');
+  expect(behavioursOf(player, 'field-hockey')).toContain('goal');
 });
 
 test.each([

@@ -4,7 +4,9 @@ import { changeItem, moveItem, removeItem } from '@/records/edit-site';
 import { turnGround } from '@/records/edit-ground';
 import { noHistory, recorded, undone, type History } from '@/records/history';
 import type { Shoot } from '@/records/shoot';
+import { withPlace } from '@/features/brief/choose-shot';
 import { broughtBack, onlyLooksElsewhere } from './use-edits';
+import { viewOf } from './view';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 
@@ -21,6 +23,23 @@ test('another minute, mark or position is no edit; anything else is', () => {
   expect(
     onlyLooksElsewhere(larkmoor, moveItem(larkmoor, { list: 'marks', id: 'attack' }, 1, 0)),
   ).toBe(false);
+});
+
+test('a place taken up is zoomed to its framing, and that is no edit; a zoom by hand is', () => {
+  const near = withPlace(larkmoor, {
+    markId: 'midfield',
+    positionId: larkmoor.positions[1]?.id ?? '',
+  });
+  const seen = viewOf(near);
+  if (!seen.ok) throw new Error(seen.problem);
+  // Well filled, or as far as the lens goes.
+  const { fill, focalMm } = seen.view;
+  expect(fill < 0.63 && (fill > 0.57 || focalMm === 200)).toBe(true);
+  expect(onlyLooksElsewhere(larkmoor, near)).toBe(true);
+  const zoomed = { ...larkmoor, kit: { ...larkmoor.kit, focalMm: 90 } };
+  expect(onlyLooksElsewhere(larkmoor, zoomed)).toBe(false);
+  const converted = { ...near, kit: { ...near.kit, converter: 2 as const } };
+  expect(onlyLooksElsewhere(larkmoor, converted)).toBe(false);
 });
 
 test('undo keeps the minute looked at, unless the hours are others', () => {
