@@ -1,23 +1,9 @@
 /** The command line of answers as a person runs it: a list of pictures in, settings or a refusal out. */
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
+import { runScript, scriptFile as file } from './run-script';
 
 jest.setTimeout(30_000);
 
-const ROOT = path.resolve(__dirname, '..');
-const answer = (...args: readonly string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/answer.ts', ...args], {
-    cwd: ROOT,
-    encoding: 'utf8',
-  });
-const dir = mkdtempSync(path.join(tmpdir(), 'bright-perch-answer-'));
-const file = (name: string, content: unknown) => {
-  const place = path.join(dir, name);
-  writeFileSync(place, typeof content === 'string' ? content : JSON.stringify(content));
-  return place;
-};
+const answer = (...args: readonly string[]) => runScript('answer', args);
 
 const ASKED = {
   subjectId: 'field-player',

@@ -1,27 +1,12 @@
 /** The command line as a person runs it: exported file in, answer or refusal out. */
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import { DEMO_SHOOTS } from '@/demo';
 import { writeShootFile } from '@/formats/shoot-json';
 import type { Shoot } from '@/records/shoot';
+import { runScript, scriptFile as file } from './run-script';
 
 jest.setTimeout(30_000);
 
-const ROOT = path.resolve(__dirname, '..');
-const plan = (...args: readonly string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/plan.ts', ...args], {
-    cwd: ROOT,
-    encoding: 'utf8',
-    env: { ...process.env, TZ: 'America/New_York' },
-  });
-const dir = mkdtempSync(path.join(tmpdir(), 'bright-perch-plan-'));
-const file = (name: string, text: string) => {
-  const place = path.join(dir, name);
-  writeFileSync(place, text);
-  return place;
-};
+const plan = (...args: readonly string[]) => runScript('plan', args, 'America/New_York');
 
 test('an exported shoot is answered at the place’s own clock, as text and as JSON', () => {
   const exported = file('larkmoor.shoot.json', writeShootFile(DEMO_SHOOTS[0] as Shoot));
