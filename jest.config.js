@@ -8,6 +8,7 @@ const ESM = [
   '@tanstack',
   'comlink',
   'nrel-spa',
+  '@react-native-async-storage',
 ];
 
 /** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */
@@ -26,7 +27,7 @@ module.exports = {
       moduleNameMapper: {
         ...alias,
         '^@react-native-async-storage/async-storage$':
-          '@react-native-async-storage/async-storage/jest/async-storage-mock',
+          '@react-native-async-storage/async-storage/jest',
       },
     },
     {
@@ -43,7 +44,7 @@ module.exports = {
         ...alias,
         '\\.css$': '<rootDir>/scripts/empty-module.js',
         '^@react-native-async-storage/async-storage$':
-          '@react-native-async-storage/async-storage/jest/async-storage-mock',
+          '@react-native-async-storage/async-storage/jest',
       },
     },
   ],

@@ -12,6 +12,7 @@ import {
   pan,
   postShadeWidth,
   rollingShutterSkew,
+  rollingShutterStretch,
   shakeLimit,
   whiteScene,
   wilsonInterval,
@@ -257,4 +258,18 @@ test('a silent shutter that reads in 1/20 s leans a crossing runner by some thir
   });
   expect(skewMm).toBeCloseTo(4.86, 2);
   expect(leanDeg).toBeCloseTo(14.2, 1);
+});
+
+test('held upright a silent shutter draws out what runs with its reading and squeezes what runs against', () => {
+  // Worked by hand: 24 mm read in 1/20 s is 480 mm/s. At 120 mm/s a subject of 6 mm that runs with the
+  // reading is met by its far end 6/(480 − 120) s later, 2 mm further on; against it 6/(480 + 120) s, 1.2 mm back.
+  const { longer, shorter } = rollingShutterStretch({
+    imageSpeedMmS: 120,
+    readoutS: 1 / 20,
+    frameAcrossMm: 24,
+  });
+  expect(6 * longer).toBeCloseTo(2, 9);
+  expect(6 * shorter).toBeCloseTo(1.2, 9);
+  const keepsUp = { imageSpeedMmS: 480, readoutS: 1 / 20, frameAcrossMm: 24 };
+  expect(rollingShutterStretch(keepsUp).longer).toBe(Infinity);
 });

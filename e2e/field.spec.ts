@@ -1,5 +1,6 @@
 import { expect, settle, test } from './app';
 import { keeperButton, keepersShown, keptShoot, openField, opensAt, settingsNow } from './field';
+import { fillUp, makeRoom } from './kept';
 
 const now = (page: Parameters<typeof openField>[0]) =>
   page.getByRole('region', { name: 'Now and next' });
@@ -230,20 +231,11 @@ test(
   async ({ page }) => {
     await openField(page, 'demo-larkmoor');
     await settle(page);
-    await page.evaluate(() => {
-      let chunk = 'x'.repeat(1_000_000);
-      for (let i = 0; chunk.length > 0; i += 1) {
-        try {
-          localStorage.setItem(`filler/${i}`, chunk);
-        } catch {
-          chunk = chunk.slice(0, Math.floor(chunk.length / 2));
-        }
-      }
-    });
+    await fillUp(page);
     for (let i = 0; i < 3; i += 1) await keeperButton(page).click();
     await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
     expect(await keepersShown(page)).toBe(3);
-    await page.evaluate(() => localStorage.removeItem('filler/0'));
+    await makeRoom(page);
     await keeperButton(page).click();
     await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toBeHidden();
     await page.reload();

@@ -1,4 +1,5 @@
 import { expect, type BrowserContext, type Page } from '@playwright/test';
+import { keptText } from './kept';
 
 /** What the field does, as a thumb does it. */
 
@@ -41,8 +42,5 @@ interface KeptShoot {
 }
 
 /** A shoot as the browser keeps it. */
-export const keptShoot = (page: Page, id: string): Promise<KeptShoot> =>
-  page.evaluate(
-    (key) => JSON.parse(localStorage.getItem(key) ?? 'null'),
-    `bright-perch/shoot/${id}`,
-  );
+export const keptShoot = async (page: Page, id: string): Promise<KeptShoot> =>
+  JSON.parse((await keptText(page, `bright-perch/shoot/${id}`)) ?? 'null') as KeptShoot;

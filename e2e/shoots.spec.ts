@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, giveFile, headline, readAnswer, settle, test } from './app';
+import { fillUp, keepText, keptText } from './kept';
 
 const FORM = {
   Title: 'Cup tie under lamps',
@@ -94,7 +95,7 @@ test(
       ...FORM,
       Title: ' ',
       Latitude: '95',
-      End: '15:00',
+      End: FORM.Start,
     })) {
       await page.getByLabel(label, { exact: true }).fill(value);
     }
@@ -106,7 +107,7 @@ test(
       page.getByText('Change this: latitude must be a number from -90 to 90'),
     ).toBeVisible();
     await expect(
-      page.getByText('Change this: the end must be after the start, 16:00'),
+      page.getByText(/^Change this: the end is the start, \d\d:\d\d; make it later/),
     ).toBeVisible();
     await expect(page.getByLabel('Title', { exact: true })).toHaveAttribute('aria-invalid', 'true');
     await expect(page).toHaveURL(/\/new$/);
@@ -230,36 +231,47 @@ test(
   async ({ page }) => {
     await page.goto('/');
     await expect(page.getByRole('listitem')).toHaveCount(3);
-    await page.evaluate(() => {
-      localStorage.setItem(
-        'bright-perch/shoot/demo-alder-reach',
-        '{"version":1,"title":"half a rec',
-      );
-    });
+    const key = 'bright-perch/shoot/demo-alder-reach';
+    const whole = (await keptText(page, key)) ?? '';
+    const damaged = whole.slice(0, 300);
+    await keepText(page, key, damaged);
     await page.reload();
     await expect(
-      page.getByText('A shoot could not be read and was set aside. Nothing of it is lost.'),
+      page.getByText('A record could not be read and was set aside. Nothing of it is lost.'),
     ).toBeVisible();
-    await expect(page.getByText(/^Why: not valid JSON/)).toBeVisible();
-    await expect(page.getByRole('link', { name: /to \d\d:\d\d$/ })).toHaveCount(2);
+    await expect(page.getByText(/^“Alder Reach.*Why: not valid JSON/)).toBeVisible();
+    const links = page.getByRole('link', { name: /to \d\d:\d\d$/ });
+    await expect(links).toHaveCount(2);
+    await page.getByRole('button', { name: 'Look at it' }).click();
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Save its text as a file' }).click(),
     ]);
-    expect(await readFile(await download.path(), 'utf8')).toBe('{"version":1,"title":"half a rec');
+    expect(await readFile(await download.path(), 'utf8')).toBe(damaged);
+    // Still damaged it stays aside; mended by hand it is back, whole.
+    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await expect(page.getByText('Change this: not valid JSON')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Its text' }).fill(whole);
+    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await expect(page.getByText(/was set aside/)).toBeHidden();
+    await expect(links).toHaveCount(3);
+    expect(JSON.parse((await keptText(page, key)) ?? '')).toEqual(JSON.parse(whole));
+    // One that is of no use is discarded.
+    await keepText(page, key, '{}');
+    await page.goto('/shoot/demo-alder-reach/ground');
+    await expect(page.getByText('No such shoot here')).toBeVisible();
+    await page.getByRole('button', { name: 'See all shoots' }).click();
+    await page.getByRole('button', { name: 'Look at it' }).click();
     await page.getByRole('button', { name: 'Discard it' }).click();
     await expect(page.getByText(/was set aside/)).toBeHidden();
+    await expect(links).toHaveCount(2);
   },
 );
 
 test('full storage is said, and the app goes on', { tag: '@once' }, async ({ page }) => {
   await page.goto('/shoot/demo-larkmoor/ground');
   await expect(headline(page)).toBeVisible();
-  await page.evaluate(() => {
-    Storage.prototype.setItem = () => {
-      throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
-    };
-  });
+  await fillUp(page);
   await page.getByRole('button', { name: /^Position .* to move it$/ }).focus();
   await page.keyboard.press('ArrowLeft');
   await expect(

@@ -9,6 +9,7 @@ module.exports = {
     const { code } = transformSync(source, {
       loader: file.endsWith('x') ? 'tsx' : /\.[mc]?ts$/.test(file) ? 'ts' : 'js',
       format: 'cjs',
+      supported: { 'dynamic-import': false },
       target: 'node20',
       jsx: 'automatic',
       sourcefile: file,

@@ -1,4 +1,6 @@
 import '../global.css';
 import { RootLayout } from '@/features/root/RootLayout';
 
+export { PageTrouble as ErrorBoundary } from '@/features/root/PageTrouble';
+
 export default RootLayout;

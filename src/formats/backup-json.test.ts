@@ -17,6 +17,9 @@ const KEPT: Kept = {
   quick: { ...FIRST_QUICK, distanceM: 44 },
   shelf: { ...FIRST_SHELF, items: [firstItem('lens', 'own-1')], always: ['Keys'] },
   columns: { ...FIRST_COLUMNS, byName: { race: 'name' } },
+  setAside: [
+    { key: 'bright-perch/shoot/x', reason: 'cut off', text: '{"a', setAsideAt: WRITTEN_AT },
+  ],
 };
 const TEXT = writeBackup({ writtenAt: WRITTEN_AT, kept: KEPT });
 
@@ -61,7 +64,9 @@ test.each([
   [TEXT.slice(0, 2000), /cut off/],
   ['null', /^format: must be "bright-perch\/backup"/],
   ['{"format":"bright-perch/shoot"}', /one shoot, not a backup/],
-  [changed((file) => (file.version = 2)), /^version: must be 1, not 2/],
+  [changed((file) => (file.version = 3)), /^version: must be 1 or 2, not 3/],
+  [changed((file) => (file.version = 'x'.repeat(9e6))), /^version: must be 1 or 2, not "x{59}…$/],
+  [changed((file) => (file.setAside = [{ key: 1 }])), /^setAside\[0\]\.key:/],
   [changed((file) => (file.writtenAt = 'yesterday')), /^writtenAt:/],
   [changed((file) => (file.shoots = {})), /^shoots: must be a list/],
   [changed((file) => (file.shoots = [...DEMO_SHOOTS, DEMO_SHOOTS[0]])), /^shoots\[3\]\.id/],

@@ -1,9 +1,11 @@
-import { parseRecord, type Parsed } from '@/records/parse';
-import { COLUMNS, QUICK, SHELF, SHOOT_KIND, type Kept } from '@/records/storage';
+import { z } from 'zod';
+import { firstProblem, parseRecord, quoted, type Parsed } from '@/records/parse';
+import { COLUMNS, QUICK, setAsideSchema, SHELF, SHOOT_KIND, type Kept } from '@/records/storage';
 
 /** All that is kept, as one JSON file. Described in docs/shoot-file.md. */
 export const BACKUP_FORMAT = 'bright-perch/backup';
-export const BACKUP_VERSION = 1;
+/** From version 2 on a backup holds what was set aside, too. */
+export const BACKUP_VERSION = 2;
 export const LARGEST_BACKUP_BYTES = 30_000_000;
 export const BACKUP_TOO_LARGE = 'the file is over 30 MB; no backup is so large';
 const MOST_SHOOTS = 5000;
@@ -37,8 +39,8 @@ export function readBackup(text: string): Parsed<Backup> {
     return refuse('format: this is one shoot, not a backup; bring it in with Import');
   }
   if (file.format !== BACKUP_FORMAT) return refuse(`format: must be "${BACKUP_FORMAT}"`);
-  if (file.version !== BACKUP_VERSION) {
-    return refuse(`version: must be ${BACKUP_VERSION}, not ${JSON.stringify(file.version)}`);
+  if (file.version !== 1 && file.version !== BACKUP_VERSION) {
+    return refuse(`version: must be 1 or ${BACKUP_VERSION}, not ${quoted(file.version)}`);
   }
   const writtenAt = typeof file.writtenAt === 'string' ? file.writtenAt : '';
   if (Number.isNaN(Date.parse(writtenAt))) return refuse('writtenAt: must be a moment');
@@ -60,6 +62,11 @@ export function readBackup(text: string): Parsed<Backup> {
   if (!shelf.ok) return refuse(`shelf.${shelf.reason}`);
   const columns = parseRecord(file.columns, COLUMNS.kind);
   if (!columns.ok) return refuse(`columns.${columns.reason}`);
+  const setAside = z
+    .array(setAsideSchema)
+    .max(MOST_SHOOTS)
+    .safeParse(file.setAside ?? []);
+  if (!setAside.success) return refuse(`setAside${firstProblem(setAside.error)}`);
   return {
     ok: true,
     record: {
@@ -69,6 +76,7 @@ export function readBackup(text: string): Parsed<Backup> {
         quick: quick.record,
         shelf: shelf.record,
         columns: columns.record,
+        setAside: setAside.data,
       },
     },
   };

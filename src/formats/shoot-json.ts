@@ -1,5 +1,6 @@
-import { parseRecord, type Parsed } from '@/records/parse';
-import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from '@/records/shoot';
+import { parseRecord, quoted, type Parsed } from '@/records/parse';
+import { SHOOT_VERSION, shootSchema, type Shoot } from '@/records/shoot';
+import { SHOOT_MIGRATIONS } from '@/records/shoot-migrations';
 
 /** One shoot as one JSON file. Described in docs/shoot-file.md. */
 export const SHOOT_FILE_FORMAT = 'bright-perch/shoot';
@@ -40,9 +41,7 @@ export function readShootFile(text: string): Parsed<Shoot> {
     return refuse(`format: must be "${SHOOT_FILE_FORMAT}"; this is no Bright Perch shoot`);
   }
   if (raw.format !== SHOOT_FILE_FORMAT) {
-    return refuse(
-      `format: must be "${SHOOT_FILE_FORMAT}", not ${JSON.stringify(raw.format).slice(0, 60)}`,
-    );
+    return refuse(`format: must be "${SHOOT_FILE_FORMAT}", not ${quoted(raw.format)}`);
   }
   const parsed = parseRecord(raw.shoot, {
     schema: shootSchema,

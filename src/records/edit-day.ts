@@ -11,7 +11,9 @@ export function onDay(shoot: Shoot, date: string): Shoot {
     'days',
   ).days;
   const moved = (minute: string) => minutesOn(minute, Math.round(days) * MINUTES_A_DAY);
-  const { lampsFromLocal } = shoot.light;
+  if (days === 0) return shoot;
+  // A forecast is of its own day.
+  const { lampsFromLocal, forecast: _forecast, learned, ...light } = shoot.light;
   const { deadlineLocal } = shoot.brief;
   return {
     ...shoot,
@@ -22,8 +24,12 @@ export function onDay(shoot: Shoot, date: string): Shoot {
     events: shoot.events.map((event) => ({ ...event, startLocal: moved(event.startLocal) })),
     nature: shoot.nature.map((time) => ({ ...time, atLocal: moved(time.atLocal) })),
     light: {
-      ...shoot.light,
+      ...light,
+      skyFrom: 'hand',
       ...(lampsFromLocal && { lampsFromLocal: moved(lampsFromLocal) }),
+      ...(learned && {
+        learned: learned.map((offset) => ({ ...offset, atLocal: moved(offset.atLocal) })),
+      }),
     },
   };
 }

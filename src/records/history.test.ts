@@ -1,14 +1,23 @@
 import fc from 'fast-check';
 import { closed, MOST_STEPS, noHistory, recorded, redone, undone, type History } from './history';
 
-interface Worked {
-  readonly history: History<number>;
-  readonly state: number;
+interface State {
+  readonly at: number;
+  readonly elsewhere?: string;
 }
-const start: Worked = { history: noHistory<number>(), state: 0 };
-const edit = ({ history, state }: Worked, next: number, group?: string): Worked => ({
-  history: recorded(history, state, group),
-  state: next,
+interface Worked {
+  readonly history: History<State>;
+  readonly state: State;
+}
+const start: Worked = { history: noHistory<State>(), state: { at: 0 } };
+const edit = ({ history, state }: Worked, at: number, group?: string): Worked => {
+  const after = { ...state, at };
+  return { history: recorded(history, { before: state, after }, group), state: after };
+};
+/** Another tab's change comes in between. */
+const otherTab = ({ history, state }: Worked, elsewhere: string): Worked => ({
+  history,
+  state: { ...state, elsewhere },
 });
 const undo = ({ history, state }: Worked): Worked => undone(history, state);
 const redo = ({ history, state }: Worked): Worked => redone(history, state);
@@ -41,10 +50,10 @@ test('any sequence, undone to the end, gives the start; done again, the state it
     fc.property(steps, (list) => {
       const worked = list.reduce<Worked>(run, start);
       const back = times(worked.history.past.length, undo, worked);
-      expect(back.state).toBe(0);
+      expect(back.state).toEqual({ at: 0 });
       expect(back.history.past).toHaveLength(0);
       const forth = times(worked.history.past.length, redo, back);
-      expect(forth.state).toBe(worked.state);
+      expect(forth.state).toEqual(worked.state);
       expect(forth.history.past).toEqual(worked.history.past);
     }),
   );
@@ -55,23 +64,23 @@ test('one undo and one redo change nothing', () => {
     fc.property(steps, (list) => {
       const worked = list.reduce<Worked>(run, start);
       fc.pre(worked.history.past.length > 0);
-      expect(redo(undo(worked)).state).toBe(worked.state);
+      expect(redo(undo(worked)).state).toEqual(worked.state);
     }),
   );
 });
 
 test('a drag is one step, however many moves it has; a second drag is another', () => {
   const dragged = [1, 2, 3].reduce<Worked>((now, to) => edit(now, to, 'drag'), start);
-  expect(dragged.history.past).toEqual([0]);
+  expect(dragged.history.past).toEqual([{ before: { at: 0 }, after: { at: 3 } }]);
   const again = edit({ ...dragged, history: closed(dragged.history) }, 9, 'drag');
-  expect(undo(again).state).toBe(3);
-  expect(undo(undo(again)).state).toBe(0);
+  expect(undo(again).state).toEqual({ at: 3 });
+  expect(undo(undo(again)).state).toEqual({ at: 0 });
 });
 
 test('an edit after undo drops what could have been done again, within an open step too', () => {
   const worked = undo(edit(edit(start, 1), 2));
   expect(edit(worked, 5).history.future).toEqual([]);
-  expect(redo(edit(worked, 5)).state).toBe(5);
+  expect(redo(edit(worked, 5)).state).toEqual({ at: 5 });
 });
 
 test('with nothing to undo or redo, all stays as it is', () => {
@@ -85,5 +94,18 @@ test('only so many steps are kept, the newest', () => {
     start,
   );
   expect(worked.history.past).toHaveLength(MOST_STEPS);
-  expect(times(MOST_STEPS, undo, worked).state).toBe(50);
+  expect(times(MOST_STEPS, undo, worked).state).toEqual({ at: 50 });
+});
+
+test('undo takes back its own step and leaves what another tab did, before and after it', () => {
+  const worked = otherTab(edit(otherTab(edit(start, 1), 'before'), 2), 'after');
+  expect(undo(worked).state).toEqual({ at: 1, elsewhere: 'after' });
+  expect(undo(undo(worked)).state).toEqual({ at: 0, elsewhere: 'after' });
+  expect(redo(undo(worked)).state).toEqual({ at: 2, elsewhere: 'after' });
+});
+
+test('what another tab does in the midst of a drag is in none of its steps', () => {
+  const worked = edit(otherTab(edit(start, 1, 'drag'), 'theirs'), 2, 'drag');
+  expect(worked.history.past).toHaveLength(2);
+  expect(undo(undo(worked)).state).toEqual({ at: 0, elsewhere: 'theirs' });
 });

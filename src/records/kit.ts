@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { requireIso, requireLens } from '@/core';
 import { BODIES, type Body } from '@/presets/bodies';
 import { bodyById, lensById } from '@/presets/find';
 import { CONVERTERS, LENSES, type LensPreset } from '@/presets/lenses';
@@ -37,32 +38,27 @@ const bodyItem = z.strictObject({
   isoUsable: z.number().min(50).max(409_600),
 });
 
-const lensItem = z
-  .strictObject({
-    kind: z.literal('lens'),
-    id: ownId,
-    name: text(60),
-    basedOn: presetId(LENSES),
-    sealed: z.boolean(),
-    /** From short to long; one for a prime lens. */
-    focals: z
-      .array(
-        z.strictObject({
-          focalMm: z.number().min(4).max(2000),
-          widestAperture: z.number().min(0.7).max(32),
-        }),
-      )
-      .min(1)
-      .max(6),
-    nearestFocusM: z.number().min(0.05).max(30),
-    takesConverter: z.boolean(),
-  })
-  .refine(({ focals }) => focals.every((stop, i) => stop.focalMm > (focals[i - 1]?.focalMm ?? 0)), {
-    path: ['focals'],
-    message: 'must go from short to long',
-  });
+const lensItem = z.strictObject({
+  kind: z.literal('lens'),
+  id: ownId,
+  name: text(60),
+  basedOn: presetId(LENSES),
+  sealed: z.boolean(),
+  /** From short to long; one for a prime lens. */
+  focals: z
+    .array(
+      z.strictObject({
+        focalMm: z.number().min(4).max(2000),
+        widestAperture: z.number().min(0.7).max(32),
+      }),
+    )
+    .min(1)
+    .max(6),
+  nearestFocusM: z.number().min(0.05).max(30),
+  takesConverter: z.boolean(),
+});
 
-export const kitItemSchema = z.discriminatedUnion('kind', [
+const allItems = z.discriminatedUnion('kind', [
   bodyItem,
   lensItem,
   z.strictObject({
@@ -101,9 +97,47 @@ export const kitItemSchema = z.discriminatedUnion('kind', [
     count,
   }),
 ]);
-export type KitItem = z.infer<typeof kitItemSchema>;
+export type KitItem = z.infer<typeof allItems>;
 export type KitKind = KitItem['kind'];
 export type ItemOfKind<K extends KitKind> = Extract<KitItem, { readonly kind: K }>;
+
+/** What the core refuses of a thing, if it does. */
+function refusedByCore(item: KitItem): string | undefined {
+  try {
+    if (item.kind === 'body') requireIso(bodyFrom(item).iso);
+    if (item.kind === 'lens') requireLens(lensFrom(item));
+    return undefined;
+  } catch (error) {
+    return (error as Error).message;
+  }
+}
+
+/** A thing of the bag. What the core would refuse later is refused here, by the core's own limits. */
+export const kitItemSchema = allItems.superRefine((item, context) => {
+  const message = refusedByCore(item);
+  if (message !== undefined) context.addIssue({ code: 'custom', message });
+});
+
+/**
+ * A thing kept before the core's limits were asked, brought within them: no cleaner than the base ISO,
+ * no wider than it closes. What is no thing of a bag stays as it is, for the schema to refuse.
+ */
+export function withinLimits(raw: unknown): unknown {
+  const { data: item } = allItems.safeParse(raw);
+  if (item?.kind === 'body') {
+    const { base } = bodyById(item.basedOn).iso;
+    return { ...item, isoGood: Math.max(base, item.isoGood) };
+  }
+  if (item?.kind === 'lens') {
+    const { smallestAperture } = lensById(item.basedOn);
+    const focals = item.focals.map((stop) => ({
+      ...stop,
+      widestAperture: Math.min(smallestAperture, stop.widestAperture),
+    }));
+    return { ...item, focals };
+  }
+  return raw;
+}
 
 const hands = {
   bodyId: wornId,

@@ -1,7 +1,6 @@
-import { DateTime } from 'luxon';
 import { z } from 'zod';
 import { MOST_CHUNKS, frameChunkSchema } from './frames';
-import { id, text } from './shape';
+import { id, localSecond, text } from './shape';
 
 /**
  * The Log: what was done while shooting, in order of time, and what the pictures themselves say.
@@ -12,12 +11,6 @@ import { id, text } from './shape';
 
 /** Most entries of one shoot. */
 export const MOST_LOGGED = 5000;
-
-/** Wall-clock second, "2027-04-16T18:30:05": of no zone but the place's. */
-export const localSecond = z
-  .string()
-  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/, 'must be a second such as 2027-04-16T18:30:05')
-  .refine((value) => DateTime.fromISO(value).isValid, 'must be a real date and time');
 
 const about = {
   id,

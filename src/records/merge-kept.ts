@@ -30,6 +30,8 @@ export function mergedKept(here: Kept, backup: Kept): Kept {
       floors: { ...backup.shelf.floors, ...here.shelf.floors },
       always: [...new Set([...here.shelf.always, ...backup.shelf.always])].slice(0, MOST_ALWAYS),
     },
+    // One text is set aside once.
+    setAside: [...new Map([...here.setAside, ...backup.setAside].map((e) => [e.text, e])).values()],
     columns: {
       ...here.columns,
       byName: Object.fromEntries(

@@ -1,4 +1,3 @@
-import { nanoid } from 'nanoid';
 import { groundById } from '@/presets/grounds';
 import { mainsHzAt } from '@/presets/mains';
 import { FIRST_BRIEF } from './brief';
@@ -20,8 +19,6 @@ export interface ShootBrief {
   readonly startLocal: string;
   readonly endLocal: string;
 }
-
-export const newId = (): string => nanoid(12);
 
 /**
  * A shoot on a template's ground that already answers: its marks, places to stand with their
@@ -81,14 +78,23 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
   return turnGround(upright, brief.bearingDeg);
 }
 
-/** The same plan under a new name; what was logged stays with the day it was logged on. */
+/**
+ * The same plan under a new name, as before its day: nothing logged, measured or watched, nothing packed,
+ * everything on time. What happened stays with the day it happened on.
+ */
 export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
+  const { thunderLocal: _heard, ...air } = shoot.air;
   return {
     ...shoot,
     id,
     title: `${shoot.title} (copy)`.slice(0, 120),
     createdAt: now,
     updatedAt: now,
+    readings: [],
+    watches: [],
+    kit: { ...shoot.kit, packed: [] },
+    events: shoot.events.map(({ lateMin: _late, ...event }) => event),
+    air,
     log: { ...EMPTY_LOG, lessons: shoot.log.lessons },
   };
 }

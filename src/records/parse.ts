@@ -6,6 +6,16 @@ export type Parsed<T> =
 
 type Migration = (older: Record<string, unknown>) => unknown;
 
+/** Longest piece of a file that a refusal quotes. */
+const LONGEST_QUOTE = 60;
+
+/** Text as a refusal shows it: no longer than fits, and cut off visibly. */
+export const shortened = (text: string): string =>
+  text.length > LONGEST_QUOTE ? `${text.slice(0, LONGEST_QUOTE)}…` : text;
+
+/** A value of a file as a refusal shows it. */
+export const quoted = (value: unknown): string => shortened(JSON.stringify(value) ?? 'nothing');
+
 /** "marks[0].headingDeg: must be ..." for the first thing that is wrong. */
 export function firstProblem(error: z.ZodError): string {
   const [issue] = error.issues;

@@ -1,30 +1,81 @@
-import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import {
+  queryOptions,
+  replaceEqualDeep,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
+import { openDevice } from './device';
+import { byStart, readList, type Summary } from './list';
 import { pendingWrites, type PendingWrites } from './pending-writes';
 import type { Shoot } from './shoot';
 import {
+  bringBack,
   discardSetAside,
+  onWrittenElsewhere,
   readKept,
+  readNewest,
   readSetAside,
+  readShoot,
   readShoots,
+  refusalOf,
   removeShoot,
   seedOnce,
+  shootIdOf,
+  shootKey,
   storageUse,
   writeKept,
-  writeShoot,
+  type Any,
   type Kept,
+  type SetAside,
 } from './storage';
+import { summaryOf } from './summary';
 
-export const SHOOTS_KEY = ['shoots'] as const;
+/** All shoots whole, for what learns from them; the list of them; and each that is open. */
+const SHOOTS_KEY = ['shoots'] as const;
+const LIST_KEY = ['list'] as const;
+const openKey = (id: string) => ['shoot', id] as const;
 const SET_ASIDE_KEY = ['set-aside'] as const;
+/** After this long a page is taken to be drawn. */
+const QUIET_MS = 1500;
 const SAVE_TROUBLE_KEY = ['save-trouble'] as const;
 
 /** Says on every page that a save failed, and why. */
-export const noteSaveTrouble = (client: QueryClient, error: unknown): void =>
-  void client.setQueryData(SAVE_TROUBLE_KEY, String(error));
+const noteSaveTrouble = (client: QueryClient, trouble: string | null): void =>
+  void client.setQueryData(SAVE_TROUBLE_KEY, trouble);
+
+const reasonOf = (error: unknown): string =>
+  error instanceof Error ? error.message : String(error);
 
 /** The records shown when this storage is opened for the first time. */
-export type Seed = readonly Shoot[];
+export type Seed = () => Promise<readonly Shoot[]>;
+
+/** Shows a shoot's state wherever it is shown; nothing when it is gone. */
+function showShoot(client: QueryClient, id: string, shoot: Shoot | null): void {
+  client.setQueryData<Shoot | null>(openKey(id), shoot);
+  const put = <T extends { readonly id: string; readonly startLocal: string }>(
+    list: readonly T[] | undefined,
+    entry: T | null,
+  ): T[] | undefined => {
+    if (!list) return undefined;
+    const at = list.findIndex((other) => other.id === id);
+    const old = list[at];
+    if (old && entry && old.startLocal === entry.startLocal) return list.with(at, entry);
+    const others = list.filter((other) => other.id !== id);
+    return entry ? [...others, entry].sort(byStart) : others;
+  };
+  client.setQueryData<Shoot[]>(SHOOTS_KEY, (list) => put(list, shoot));
+  client.setQueryData<Summary[]>(LIST_KEY, (list) => list && put(list, shoot && summaryOf(shoot)));
+}
+
+/** Shows a record's state, whatever record it is. */
+function show(client: QueryClient, key: string, record: Any | undefined): void {
+  const id = shootIdOf(key);
+  if (id !== undefined) showShoot(client, id, (record as Shoot | undefined) ?? null);
+  else if (record) client.setQueryData([key], record);
+  else void client.invalidateQueries({ queryKey: [key] });
+}
 
 const writersByClient = new WeakMap<QueryClient, PendingWrites>();
 
@@ -32,31 +83,58 @@ const writersByClient = new WeakMap<QueryClient, PendingWrites>();
 export function writerOf(client: QueryClient): PendingWrites {
   const known = writersByClient.get(client);
   if (known) return known;
-  const writer = pendingWrites(
-    (error) => noteSaveTrouble(client, error),
-    writeShoot,
-    () => void client.setQueryData(SAVE_TROUBLE_KEY, null),
-  );
+  const writer = pendingWrites({
+    failed: (error) => noteSaveTrouble(client, reasonOf(error)),
+    saved: () => noteSaveTrouble(client, null),
+    written: (key, now) => show(client, key, now),
+  });
   writersByClient.set(client, writer);
   return writer;
 }
 
-/** All shoots, in the order of their start. Damaged ones are set aside while reading. */
-export function useShoots(seed: Seed) {
+/** All shoots as the list shows them, in the order of their start. */
+export const useShootList = (seed: Seed) =>
+  useQuery({
+    queryKey: LIST_KEY,
+    queryFn: () => readList(() => seedOnce(seed)),
+    staleTime: Infinity,
+  });
+
+/** Something could not be read: it is told of, and is on the list no more. */
+const tellSetAside = (client: QueryClient) =>
+  Promise.all([SET_ASIDE_KEY, LIST_KEY].map((queryKey) => client.invalidateQueries({ queryKey })));
+
+/** A shoot; null when there is none of that id, or none that can be read. */
+export function useShoot(id: string, seed: Seed) {
   const client = useQueryClient();
   return useQuery({
-    queryKey: SHOOTS_KEY,
+    queryKey: openKey(id),
     queryFn: async () => {
-      await seedOnce(async () => {
-        await Promise.all(seed.map(writeShoot));
-      });
-      const shoots = await readShoots();
-      await client.invalidateQueries({ queryKey: SET_ASIDE_KEY });
-      return shoots;
+      await seedOnce(seed);
+      const shoot = await readShoot(id);
+      if (!shoot) await tellSetAside(client);
+      return shoot;
     },
     staleTime: Infinity,
   });
 }
+
+/** All shoots whole, read once. Damaged ones are set aside while reading. */
+const allShoots = (client: QueryClient, seed: Seed) =>
+  queryOptions({
+    queryKey: SHOOTS_KEY,
+    queryFn: async () => {
+      await seedOnce(seed);
+      const shoots = await readShoots();
+      const listed = client.getQueryData<Summary[]>(LIST_KEY);
+      if (listed && listed.length > shoots.length) await tellSetAside(client);
+      // What is open may be ahead of what is written.
+      return shoots.map((shoot) => client.getQueryData<Shoot>(openKey(shoot.id)) ?? shoot);
+    },
+    staleTime: Infinity,
+  });
+
+export const useShoots = (seed: Seed) => useQuery(allShoots(useQueryClient(), seed));
 
 export const useSetAside = () =>
   useQuery({ queryKey: SET_ASIDE_KEY, queryFn: readSetAside, staleTime: Infinity });
@@ -69,37 +147,75 @@ export const useSaveTrouble = () =>
     staleTime: Infinity,
   }).data;
 
+/** How a change is to be taken. */
+interface ChangeHow {
+  /** Under the hand: many a second, checked when it is written. */
+  readonly checkLater?: boolean;
+}
+
+/**
+ * Changes a record that is shown: seen at once, written a moment later. One that changes nothing writes
+ * nothing; one that the record's schema refuses is not made, and why is said. Answers with what was and
+ * what is, if that differs.
+ */
+export function changeRecord<T extends Any>(
+  client: QueryClient,
+  key: string,
+  before: T,
+  wanted: T,
+  { checkLater = false }: ChangeHow = {},
+): T {
+  const after = replaceEqualDeep(before, wanted);
+  if (after === before) return before;
+  const problem = checkLater ? undefined : refusalOf(key, after);
+  if (problem !== undefined) {
+    noteSaveTrouble(client, problem);
+    return before;
+  }
+  show(client, key, after);
+  writerOf(client).put(key, { from: before, to: after }, checkLater);
+  return after;
+}
+
 /** What can be done to shoots. Every change is seen at once and written a moment later. */
 export function useShootActions() {
   const client = useQueryClient();
   return useMemo(() => {
     const writer = writerOf(client);
-    const setShoots = (change: (shoots: Shoot[]) => Shoot[]) =>
-      client.setQueryData<Shoot[]>(SHOOTS_KEY, (shoots = []) => change(shoots));
     return {
       add: (shoot: Shoot) => {
-        writer.put(shoot);
-        // Where no list has been read yet, it is read with this one in it: it must not become the whole list.
-        if (!client.getQueryData(SHOOTS_KEY)) {
-          void writer.flush();
+        const problem = refusalOf(shootKey(shoot.id), shoot);
+        if (problem !== undefined) {
+          noteSaveTrouble(client, problem);
           return;
         }
-        setShoots((shoots) =>
-          [...shoots, shoot].sort((a, b) => (a.startLocal < b.startLocal ? -1 : 1)),
-        );
+        showShoot(client, shoot.id, shoot);
+        writer.put(shootKey(shoot.id), { from: undefined, to: shoot });
       },
-      update: (id: string, change: (shoot: Shoot) => Shoot) =>
-        setShoots((shoots) =>
-          shoots.map((shoot) => {
-            if (shoot.id !== id) return shoot;
-            const next = { ...change(shoot), updatedAt: new Date().toISOString() };
-            writer.put(next);
-            return next;
-          }),
-        ),
+      /** Changes an open shoot. Answers with its states before and after; nothing when they are the same. */
+      update: (id: string, change: (shoot: Shoot) => Shoot, how?: ChangeHow) => {
+        const before = client.getQueryData<Shoot | null>(openKey(id));
+        if (!before) return undefined;
+        const wanted = replaceEqualDeep(before, change(before));
+        if (wanted === before) return undefined;
+        const stamped = { ...wanted, updatedAt: new Date().toISOString() };
+        const after = changeRecord(client, shootKey(id), before, stamped, how);
+        return after === before ? undefined : { before, after };
+      },
+      /** Changes a shoot that may not be open. */
+      rename: async (id: string, title: string) => {
+        const shoot = client.getQueryData<Shoot | null>(openKey(id)) ?? (await readShoot(id));
+        if (!shoot) return;
+        const renamed = { ...shoot, title, updatedAt: new Date().toISOString() };
+        changeRecord(client, shootKey(id), shoot, renamed);
+      },
+      /** A shoot whole, open or not. */
+      whole: async (id: string): Promise<Shoot | null> =>
+        client.getQueryData<Shoot | null>(openKey(id)) ?? readShoot(id),
+      all: (seed: Seed) => client.ensureQueryData(allShoots(client, seed)),
       remove: (id: string) => {
-        writer.forget(id);
-        setShoots((shoots) => shoots.filter((shoot) => shoot.id !== id));
+        writer.forget(shootKey(id));
+        showShoot(client, id, null);
         // There is room again for what did not fit.
         void removeShoot(id).then(() => writer.flush());
       },
@@ -109,6 +225,12 @@ export function useShootActions() {
         await discardSetAside(asideKey);
         await client.invalidateQueries({ queryKey: SET_ASIDE_KEY });
       },
+      /** Answers with why a text can't be a record again, if it can't. */
+      bringBack: async (entry: SetAside, text: string) => {
+        const trouble = await bringBack(entry, text).catch(reasonOf);
+        if (trouble === undefined) await client.invalidateQueries();
+        return trouble;
+      },
     };
   }, [client]);
 }
@@ -116,49 +238,85 @@ export function useShootActions() {
 /** Everything out and in: for a backup. */
 export function useSafeKeeping() {
   const client = useQueryClient();
-  return useMemo(() => {
-    const put = async (kept: Kept) => {
-      await writerOf(client).flush();
-      await writeKept(kept);
-      // Whatever a page has read of it is read again.
-      await client.invalidateQueries();
-    };
-    return {
+  return useMemo(
+    () => ({
       take: async (): Promise<Kept> => {
         await writerOf(client).flush();
         const kept = await readKept();
         // What does not fit into the browser goes into the file none the less.
-        const unsaved = writerOf(client).all();
+        const unsaved = [...writerOf(client).all().values()].filter(
+          (record): record is Shoot => 'marks' in record,
+        );
         const others = kept.shoots.filter(({ id }) => !unsaved.some((shoot) => shoot.id === id));
         return { ...kept, shoots: [...others, ...unsaved] };
       },
       /** @throws what the storage threw, with everything as it was */
-      put,
-    };
-  }, [client]);
+      put: async (kept: Kept) => {
+        await writerOf(client).flush();
+        await writeKept(kept);
+        // Whatever a page has read of it is read again.
+        await client.invalidateQueries();
+      },
+    }),
+    [client],
+  );
 }
 
-const STORAGE_KEY = ['storage-use'] as const;
+/** Why nothing is kept beyond this page, if so. */
+export const useOnlyHere = () =>
+  useQuery({
+    queryKey: ['only-here'],
+    queryFn: async () => (await openDevice()).onlyHere ?? null,
+    staleTime: Infinity,
+  }).data;
 
-/** Characters in use, read again when shoots change. */
-export function useStorageUse(shoots: readonly Shoot[] | undefined): number | undefined {
+/** Reads all shoots through once the page is quiet, so that a damaged one is told of before it is needed. */
+export function useReadThrough(seed: Seed): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    const timer = setTimeout(() => void client.prefetchQuery(allShoots(client, seed)), QUIET_MS);
+    return () => clearTimeout(timer);
+  }, [client, seed]);
+}
+
+/** Bytes in use and room there is, asked again when shoots change. */
+export function useStorageUse(shoots: readonly Summary[] | undefined) {
   return useQuery({
-    queryKey: [...STORAGE_KEY, shoots?.length, shoots?.map(({ updatedAt }) => updatedAt).join()],
+    queryKey: ['storage-use', shoots?.map(({ updatedAt }) => updatedAt).join()],
     queryFn: storageUse,
     enabled: shoots !== undefined,
     gcTime: 0,
   }).data;
 }
 
-/** Writes what waits when the page is hidden or left. */
-export function useFlushOnLeave() {
+/** What another tab wrote is taken over, with what waits here done to it. */
+export async function takeOver(client: QueryClient, key: string | null): Promise<void> {
+  if (key === null) {
+    await client.invalidateQueries();
+    return;
+  }
+  const { before, now } = await readNewest(key);
+  if (now === before) return;
+  const writer = writerOf(client);
+  if (!now) {
+    writer.forget(key);
+    show(client, key, undefined);
+  } else {
+    show(client, key, writer.rebase(key, now));
+  }
+}
+
+/** Keeps a page true to what other tabs write, and writes what waits when it is hidden or left. */
+export function useKeptTrue() {
   const client = useQueryClient();
+  useEffect(() => onWrittenElsewhere((key) => void takeOver(client, key)), [client]);
   useEffect(() => {
     const flush = () => void writerOf(client).flush();
-    window.addEventListener('pagehide', flush);
+    const leave = () => writerOf(client).flushLast();
+    window.addEventListener('pagehide', leave);
     document.addEventListener('visibilitychange', flush);
     return () => {
-      window.removeEventListener('pagehide', flush);
+      window.removeEventListener('pagehide', leave);
       document.removeEventListener('visibilitychange', flush);
     };
   }, [client]);

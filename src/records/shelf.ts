@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { floorsSchema, kitItemSchema } from './kit';
+import { floorsSchema, kitItemSchema, withinLimits } from './kit';
 import { text } from './shape';
 
 /**
@@ -8,7 +8,7 @@ import { text } from './shape';
  * const shelf = shelfSchema.parse(FIRST_SHELF);
  */
 
-export const SHELF_VERSION = 2;
+export const SHELF_VERSION = 3;
 /** Most things on the shelf, and most lines that are always packed. */
 export const MOST_ON_SHELF = 200;
 export const MOST_ALWAYS = 60;
@@ -33,7 +33,14 @@ type Migration = (older: Record<string, unknown>) => unknown;
 /** From version 2 on floors of one's own stay with the kit. */
 const from1To2: Migration = (older) => ({ ...older, version: 2, floors: {} });
 
+/** From version 3 on what lies on the shelf keeps the core's own limits. */
+const from2To3: Migration = (older) => ({
+  ...older,
+  version: 3,
+  items: Array.isArray(older.items) ? older.items.map(withinLimits) : [],
+});
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHELF_MIGRATIONS: readonly Migration[] = [from1To2];
+export const SHELF_MIGRATIONS: readonly Migration[] = [from1To2, from2To3];
 
 export const FIRST_SHELF: Shelf = { version: SHELF_VERSION, items: [], always: [], floors: {} };

@@ -9,29 +9,21 @@ import {
 } from '@/core';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { SUBJECTS } from '@/presets/subjects';
-import {
-  briefSchema,
-  FIRST_BRIEF,
-  MOST_PROMISED,
-  ownSubjectSchema,
-  personSchema,
-  shotSchema,
-} from './brief';
+import { briefSchema, MOST_PROMISED, ownSubjectSchema, personSchema, shotSchema } from './brief';
 import {
   airSchema,
   daySchema,
   eventSchema,
-  FIRST_AIR,
-  FIRST_DAY,
   MOST_EVENTS,
   natureTimeSchema,
   watchSchema,
 } from './day';
 import { forecastSchema } from './forecast';
-import { EMPTY_BAG, heldSchema, kitSchema } from './kit';
-import { EMPTY_LOG, logSchema } from './log';
+import { heldSchema, kitSchema } from './kit';
+import { logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, metres, presetId, text } from './shape';
+import { endsAfterStart, MOST_DAYS } from './times';
 
 export { presetId, REACH_M } from './shape';
 
@@ -149,7 +141,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;
 
-export const SHOOT_VERSION = 7;
+export const SHOOT_VERSION = 8;
 
 export const shootSchema = z
   .strictObject({
@@ -234,7 +226,12 @@ export const shootSchema = z
   .superRefine((shoot, context) => {
     const refuse = (path: (string | number)[], message: string) =>
       context.addIssue({ code: 'custom', path, message });
-    if (shoot.endLocal <= shoot.startLocal) refuse(['endLocal'], 'must be after startLocal');
+    if (!endsAfterStart(shoot)) {
+      refuse(
+        ['endLocal'],
+        `must be after startLocal by the clocks of the place, and within ${MOST_DAYS} days`,
+      );
+    }
     if (!shoot.marks.some((mark) => mark.id === shoot.choice.markId)) {
       refuse(['choice', 'markId'], 'must be the id of a mark');
     }
@@ -304,92 +301,3 @@ export type Shoot = z.infer<typeof shootSchema>;
 export type Mark = z.infer<typeof markSchema>;
 export type Position = z.infer<typeof positionSchema>;
 export type Feature = z.infer<typeof featureSchema>;
-
-type Migration = (older: Record<string, unknown>) => unknown;
-
-/** Version 1 named two grounds that drew nothing; from 2 on those names draw a template's lines. */
-const NOTHING_DRAWN_IN_1 = ['river-hide', 'sprint-course'];
-
-const from1To2: Migration = (older) => {
-  const ground = older.ground as Record<string, unknown> | undefined;
-  const bare = NOTHING_DRAWN_IN_1.includes(String(ground?.template));
-  return {
-    ...older,
-    version: 2,
-    ...(ground && { ground: { ...ground, ...(bare && { template: 'blank' }) } }),
-    // Every shoot of version 1 lay under the open sky.
-    ...(typeof older.light === 'object' && { light: { ...older.light, indoors: false } }),
-  };
-};
-
-/** Figures that a thing of version 2 had none of: usual ones. Common practice, no source. */
-const USUAL_IN_2: Readonly<Record<string, object>> = {
-  fence: { heightM: 3, meshPitchMm: 50, wireMm: 3, postSpacingM: 3, postWidthMm: 60 },
-  lamp: { heightM: 15 },
-  perch: { heightM: 1.2 },
-};
-
-/** Version 2 kept what stands up apart from what lies flat; from 3 on they are one list. */
-const from2To3: Migration = ({ obstacles, features, ...older }) => {
-  const ground = older.ground as Record<string, unknown>;
-  const listOf = (value: unknown) => (Array.isArray(value) ? value : []);
-  const standing = listOf(obstacles).map(({ footprint, ...rest }) => ({
-    ...rest,
-    points: footprint,
-  }));
-  const taken = new Set(standing.map((entry) => entry.id));
-  const lying = listOf(features).map(({ line, ...rest }) => ({
-    ...rest,
-    // The two lists could each hold the same id.
-    id: taken.has(rest.id) ? `${rest.id}-2`.slice(-40) : rest.id,
-    points: rest.kind === 'lamp' || rest.kind === 'perch' ? listOf(line).slice(0, 1) : line,
-    ...USUAL_IN_2[String(rest.kind)],
-  }));
-  return {
-    ...older,
-    version: 3,
-    ground: { ...ground, thrown: [] },
-    features: [...standing, ...lying],
-  };
-};
-
-/** From version 4 on a shoot says what was promised, what was measured and what the hand holds. */
-const from3To4: Migration = (older) => ({
-  ...older,
-  version: 4,
-  light: { ...(older.light as object), mainsHz: 50, skyFrom: 'hand' },
-  brief: FIRST_BRIEF,
-  shots: [],
-  people: [],
-  subjects: [],
-  readings: [],
-  choice: { ...(older.choice as object), held: {}, panSigma: FIRST_PAN_SIGMA },
-});
-
-/** From version 5 on a shoot has a bag, an order of the day and weather set by hand. */
-const from4To5: Migration = (older) => ({
-  ...older,
-  version: 5,
-  kit: { ...(older.kit as object), ...EMPTY_BAG },
-  day: FIRST_DAY,
-  events: [],
-  nature: [],
-  watches: [],
-  air: FIRST_AIR,
-});
-
-/** From version 6 on a shoot keeps a log of what was done. */
-const from5To6: Migration = (older) => ({ ...older, version: 6, log: EMPTY_LOG });
-
-/** From version 7 on a bag may hold filters and floors of one's own, a hand a lift, a subject a brim. */
-const from6To7: Migration = (older) => ({ ...older, version: 7 });
-
-/** What lifts a record of version n to n + 1, at index n − 1. */
-export const SHOOT_MIGRATIONS: readonly Migration[] = [
-  from1To2,
-  from2To3,
-  from3To4,
-  from4To5,
-  from5To6,
-  from6To7,
-];

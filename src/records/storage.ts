@@ -1,6 +1,5 @@
-import AsyncStorage from '@react-native-async-storage/async-storage';
 import { z } from 'zod';
-import { parseRecordText, type Parsed } from './parse';
+import { changedOnto } from './changes';
 import {
   COLUMNS_MIGRATIONS,
   COLUMNS_VERSION,
@@ -8,30 +7,27 @@ import {
   FIRST_COLUMNS,
   type Columns,
 } from './columns';
+import { openDevice, ROOT } from './device';
+import { byStart, SEEDED_KEY, SHOOT_PREFIX, SUMMARY_PREFIX, type Summary } from './list';
+import { underLock } from './locks';
+import { firstProblem, parseRecordText, type Parsed } from './parse';
 import { FIRST_QUICK, QUICK_MIGRATIONS, QUICK_VERSION, quickSchema, type Quick } from './quick';
 import { FIRST_SHELF, SHELF_MIGRATIONS, SHELF_VERSION, shelfSchema, type Shelf } from './shelf';
-import { SHOOT_MIGRATIONS, SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
+import { newId } from './new-id';
+import { SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
+import { SHOOT_MIGRATIONS } from './shoot-migrations';
+import { summaryOf } from './summary';
 
 /**
- * Where records are kept: one AsyncStorage key a record, so that damage to one touches no other.
- * A record that can't be read is moved aside with its text whole and the reason, and reported.
+ * Where records are kept: a key a record, so that damage to one touches no other. Nothing is written but
+ * through its schema. A record that can't be read is moved aside with its text whole and the reason.
  */
 
-const ROOT = 'bright-perch';
-const SHOOT_PREFIX = `${ROOT}/shoot/`;
-const ASIDE_PREFIX = `${ROOT}/set-aside/`;
-const SEEDED_KEY = `${ROOT}/seeded`;
+const ASIDE_PREFIX = `${ROOT}set-aside/`;
 
-const setAsideSchema = z.object({
-  key: z.string(),
-  reason: z.string(),
-  text: z.string(),
-  setAsideAt: z.string(),
-});
-/** A record that could not be read, kept whole. */
-export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: string };
+type Kind<T> = Parameters<typeof parseRecordText<T>>[1];
 
-export const SHOOT_KIND = {
+export const SHOOT_KIND: Kind<Shoot> = {
   schema: shootSchema,
   version: SHOOT_VERSION,
   migrations: SHOOT_MIGRATIONS,
@@ -41,99 +37,256 @@ export const SHOOT_KIND = {
 export interface Single<T> {
   readonly key: string;
   readonly first: T;
-  readonly kind: Parameters<typeof parseRecordText<T>>[1];
+  readonly kind: Kind<T>;
 }
 
 export const QUICK: Single<Quick> = {
-  key: `${ROOT}/quick`,
+  key: `${ROOT}quick`,
   first: FIRST_QUICK,
   kind: { schema: quickSchema, version: QUICK_VERSION, migrations: QUICK_MIGRATIONS },
 };
 export const SHELF: Single<Shelf> = {
-  key: `${ROOT}/shelf`,
+  key: `${ROOT}shelf`,
   first: FIRST_SHELF,
   kind: { schema: shelfSchema, version: SHELF_VERSION, migrations: SHELF_MIGRATIONS },
 };
 export const COLUMNS: Single<Columns> = {
-  key: `${ROOT}/columns`,
+  key: `${ROOT}columns`,
   first: FIRST_COLUMNS,
   kind: { schema: columnsSchema, version: COLUMNS_VERSION, migrations: COLUMNS_MIGRATIONS },
 };
+const SINGLES = [QUICK, SHELF, COLUMNS] as const;
 
-export const parseShoot = (text: string): Parsed<Shoot> => parseRecordText(text, SHOOT_KIND);
-
+export const shootKey = (id: string): string => SHOOT_PREFIX + id;
 /** The id of the shoot that is kept under a key, if one is. */
 export const shootIdOf = (key: string): string | undefined =>
   key.startsWith(SHOOT_PREFIX) ? key.slice(SHOOT_PREFIX.length) : undefined;
 
-async function setAside(key: string, text: string, reason: string): Promise<void> {
-  const entry = { key, reason, text, setAsideAt: new Date().toISOString() };
-  await AsyncStorage.setItem(`${ASIDE_PREFIX}${key}/${Date.now()}`, JSON.stringify(entry));
-  await AsyncStorage.removeItem(key);
+/** What a key holds is one of these. */
+export type Any = Shoot | Quick | Shelf | Columns;
+
+/** @throws RangeError for a key that no record has */
+export function kindOf(key: string): Kind<Any> {
+  if (shootIdOf(key) !== undefined) return SHOOT_KIND as Kind<Any>;
+  const single = SINGLES.find((entry) => entry.key === key);
+  if (!single) throw new RangeError(`key ${key}: must be that of a record`);
+  return single.kind as Kind<Any>;
 }
 
-async function textsUnder(prefix: string): Promise<readonly (readonly [string, string])[]> {
-  const keys = (await AsyncStorage.getAllKeys()).filter((key) => key.startsWith(prefix));
-  const pairs = await AsyncStorage.multiGet(keys);
-  return pairs.filter((pair): pair is [string, string] => pair[1] !== null);
+/** A record as it was last read or written here, with its text. */
+interface Known {
+  readonly text: string;
+  readonly record: Any;
+}
+const known = new Map<string, Known>();
+
+const problems = new WeakMap<object, string | undefined>();
+
+/** Why a record would be refused, if it would. Asked once of each state. */
+export function refusalOf(key: string, record: object): string | undefined {
+  if (!problems.has(record)) {
+    const checked = kindOf(key).schema.safeParse(record);
+    problems.set(record, checked.success ? undefined : firstProblem(checked.error));
+  }
+  return problems.get(record);
+}
+
+/** A change that can't be kept, with the field and what it must be. */
+export class Refused extends Error {}
+
+export const setAsideSchema = z.strictObject({
+  key: z.string().max(200),
+  reason: z.string().max(1000),
+  text: z.string(),
+  setAsideAt: z.string().max(40),
+});
+/** A record that could not be read, kept whole. */
+export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: string };
+
+/** What goes when a record goes: itself, and what the list says of it. */
+const goneTexts = (key: string): Record<string, null> => {
+  const id = shootIdOf(key);
+  return { [key]: null, ...(id !== undefined && { [SUMMARY_PREFIX + id]: null }) };
+};
+
+/** What found no room to be set aside: it stays where it is, and is told of from here. */
+const asideHere = new Map<string, SetAside>();
+
+async function setAside(key: string, text: string, reason: string): Promise<void> {
+  const device = await openDevice();
+  const entry = { key, reason, text, setAsideAt: new Date().toISOString() };
+  const asideKey = `${ASIDE_PREFIX}${key}/${Date.now()}`;
+  try {
+    await device.change({ [asideKey]: JSON.stringify(entry), ...goneTexts(key) });
+    asideHere.delete(key);
+  } catch {
+    asideHere.set(key, { ...entry, asideKey: key });
+  }
+}
+
+/** What a key holds; nothing when there is none, or when it had to be set aside. */
+async function readKey(key: string): Promise<Any | undefined> {
+  const text = (await (await openDevice()).read([key])).get(key);
+  if (text === undefined) {
+    known.delete(key);
+    return undefined;
+  }
+  const before = known.get(key);
+  if (before?.text === text) return before.record;
+  const parsed = parseRecordText(text, kindOf(key));
+  const misfiled = parsed.ok && 'id' in parsed.record && shootKey(parsed.record.id) !== key;
+  if (!parsed.ok || misfiled) {
+    await setAside(key, text, parsed.ok ? 'id: must match where it is kept' : parsed.reason);
+    return undefined;
+  }
+  known.set(key, { text, record: parsed.record });
+  return parsed.record;
+}
+
+export const parseShoot = (text: string): Parsed<Shoot> => parseRecordText(text, SHOOT_KIND);
+
+export const readShoot = async (id: string): Promise<Shoot | null> =>
+  ((await readKey(shootKey(id))) as Shoot | undefined) ?? null;
+
+async function shootIds(): Promise<string[]> {
+  const keys = await (await openDevice()).keys();
+  return keys.flatMap((key) => shootIdOf(key) ?? []);
 }
 
 /** All shoots that can be read; those that can't are set aside on the way. */
 export async function readShoots(): Promise<Shoot[]> {
   const shoots: Shoot[] = [];
-  for (const [key, text] of await textsUnder(SHOOT_PREFIX)) {
-    const parsed = parseShoot(text);
-    const misfiled = parsed.ok && key !== SHOOT_PREFIX + parsed.record.id;
-    if (parsed.ok && !misfiled) shoots.push(parsed.record);
-    else await setAside(key, text, parsed.ok ? 'id: must match where it is kept' : parsed.reason);
+  for (const id of await shootIds()) {
+    const shoot = await readShoot(id);
+    if (shoot) shoots.push(shoot);
   }
-  return shoots.sort((a, b) => (a.startLocal < b.startLocal ? -1 : 1));
+  return shoots.sort(byStart);
 }
 
-export async function writeShoot(shoot: Shoot): Promise<void> {
-  await AsyncStorage.setItem(SHOOT_PREFIX + shoot.id, JSON.stringify(shoot));
+/** What is written of a record: itself, and what the list says of it. */
+export const textsOf = (key: string, record: Any, text: string): Record<string, string> => ({
+  [key]: text,
+  ...('marks' in record && { [SUMMARY_PREFIX + record.id]: JSON.stringify(summaryOf(record)) }),
+});
+
+/** Summaries of shoots that have none, made and kept. */
+export async function summarised(ids: readonly string[]): Promise<Summary[]> {
+  const summaries: Summary[] = [];
+  for (const id of ids) {
+    const shoot = await readShoot(id);
+    if (shoot) summaries.push(summaryOf(shoot));
+  }
+  const texts = summaries.map((summary) => [SUMMARY_PREFIX + summary.id, JSON.stringify(summary)]);
+  // Without room for them they are made again next time.
+  await (await openDevice()).change(Object.fromEntries(texts)).catch(() => undefined);
+  return summaries;
+}
+
+/** From one state of a record to another; to nothing when it is taken away, from nothing when new. */
+export interface Change {
+  readonly from: Any | undefined;
+  readonly to: Any;
+}
+
+/**
+ * Writes what changed onto the newest state there is, whoever wrote that, and answers with what is kept
+ * now; nothing when another tab took the record away.
+ * @throws Refused when it would not be a record any more; what the storage threw when it does not fit
+ */
+export async function writeChange(key: string, change: Change): Promise<Any | undefined> {
+  return underLock(key, async () => {
+    const device = await openDevice();
+    const wasHere = known.has(key);
+    const newest = await readKey(key);
+    if (newest === undefined && change.from !== undefined && wasHere) return undefined;
+    const alone = newest === undefined || change.from === undefined || newest === change.to;
+    const record = alone ? change.to : changedOnto(change.from, change.to, newest);
+    const problem = refusalOf(key, record);
+    if (problem !== undefined) throw new Refused(problem);
+    const text = JSON.stringify(record);
+    if (known.get(key)?.text !== text) await device.change(textsOf(key, record, text));
+    known.set(key, { text, record });
+    announce(key);
+    return record;
+  });
+}
+
+/**
+ * Writes states as they are, asking no other tab first: when the page goes away there is no time to wait
+ * for a lock. What can't be written is lost with the page.
+ */
+export async function writeLast(records: ReadonlyMap<string, Any>): Promise<void> {
+  const sound = [...records].filter(([key, record]) => refusalOf(key, record) === undefined);
+  if (sound.length === 0) return;
+  const written = sound.map(([key, record]) => ({ key, record, text: JSON.stringify(record) }));
+  const texts = written.map(({ key, record, text }) => textsOf(key, record, text));
+  await (await openDevice()).change(Object.assign({}, ...texts));
+  written.forEach(({ key, record, text }) => known.set(key, { text, record }));
 }
 
 export async function removeShoot(id: string): Promise<void> {
-  await AsyncStorage.removeItem(SHOOT_PREFIX + id);
+  const key = shootKey(id);
+  await underLock(key, async () => {
+    await (await openDevice()).change(goneTexts(key));
+    known.delete(key);
+    asideHere.delete(key);
+    announce(key);
+  });
 }
 
 /** A single record as it was left, or as it begins. One that can't be read is set aside. */
-export async function readSingle<T>({ key, first, kind }: Single<T>): Promise<T> {
-  const text = await AsyncStorage.getItem(key);
-  if (text === null) return first;
-  const parsed = parseRecordText(text, kind);
-  if (parsed.ok) return parsed.record;
-  await setAside(key, text, parsed.reason);
-  return first;
-}
-
-export async function writeSingle<T>({ key }: Single<T>, record: T): Promise<void> {
-  await AsyncStorage.setItem(key, JSON.stringify(record));
-}
+export const readSingle = async <T extends Any>({ key, first }: Single<T>): Promise<T> =>
+  ((await readKey(key)) as T | undefined) ?? first;
 
 /** What was set aside, newest first. An entry damaged in turn is shown with its text as it is. */
 export async function readSetAside(): Promise<SetAside[]> {
-  const entries = (await textsUnder(ASIDE_PREFIX)).map(([asideKey, text]): SetAside => {
+  const device = await openDevice();
+  const keys = (await device.keys()).filter((key) => key.startsWith(ASIDE_PREFIX));
+  const entries = [...(await device.read(keys))].map(([asideKey, text]): SetAside => {
     try {
       return { ...setAsideSchema.parse(JSON.parse(text)), asideKey };
     } catch {
       return { asideKey, key: asideKey, reason: 'unreadable', text, setAsideAt: '' };
     }
   });
-  return entries.sort((a, b) => (a.setAsideAt < b.setAsideAt ? 1 : -1));
+  return [...entries, ...asideHere.values()].sort((a, b) => (a.setAsideAt < b.setAsideAt ? 1 : -1));
 }
 
 export async function discardSetAside(asideKey: string): Promise<void> {
-  await AsyncStorage.removeItem(asideKey);
+  await (await openDevice()).change({ [asideKey]: null });
+  asideHere.delete(asideKey);
 }
 
-/** All that is kept but what was set aside. */
+/**
+ * Brings a record that was set aside back, as its text now says. A shoot whose id is taken meanwhile, or
+ * was never its own, gets a new one. Answers with why it can't be, if it can't: nothing is changed then.
+ */
+export async function bringBack(entry: SetAside, text: string): Promise<string | undefined> {
+  const single = SINGLES.find(({ key }) => key === entry.key);
+  const parsed = parseRecordText(text, single ? kindOf(single.key) : (SHOOT_KIND as Kind<Any>));
+  if (!parsed.ok) return parsed.reason;
+  const device = await openDevice();
+  const { record } = parsed;
+  const wanted = 'marks' in record ? shootKey(record.id) : entry.key;
+  const taken = 'marks' in record && wanted !== entry.key && (await device.read([wanted])).size > 0;
+  const back = taken ? { ...record, id: newId() } : record;
+  const key = 'marks' in back ? shootKey(back.id) : entry.key;
+  const gone = entry.asideKey === key ? {} : { [entry.asideKey]: null };
+  await device.change({ ...gone, ...textsOf(key, back, JSON.stringify(back)) });
+  known.delete(key);
+  asideHere.delete(entry.key);
+  announce(null);
+  return undefined;
+}
+
+/** All that is kept. */
 export interface Kept {
   readonly shoots: readonly Shoot[];
   readonly quick: Quick;
   readonly shelf: Shelf;
   readonly columns: Columns;
+  /** What could not be read and was set aside. */
+  readonly setAside: readonly Omit<SetAside, 'asideKey'>[];
 }
 
 export const readKept = async (): Promise<Kept> => ({
@@ -141,50 +294,94 @@ export const readKept = async (): Promise<Kept> => ({
   quick: await readSingle(QUICK),
   shelf: await readSingle(SHELF),
   columns: await readSingle(COLUMNS),
+  setAside: (await readSetAside()).map(({ asideKey: _key, ...entry }) => entry),
 });
 
 /**
- * Puts a whole state in place of the one there is. When it does not fit, what was there is put back.
+ * Puts a whole state in place of the one there is, in one transaction. What was set aside here stays.
  * @throws what the storage threw, with everything as it was
  */
-export async function writeKept({ shoots, quick, shelf, columns }: Kept): Promise<void> {
-  const singles = [QUICK.key, SHELF.key, COLUMNS.key];
-  const mine = (key: string) => key.startsWith(SHOOT_PREFIX) || singles.includes(key);
-  const there = (await AsyncStorage.getAllKeys()).filter(mine);
-  const before = (await AsyncStorage.multiGet(there)).filter(
-    (pair): pair is [string, string] => pair[1] !== null,
-  );
-  const after: [string, string][] = [
-    ...shoots.map((shoot): [string, string] => [SHOOT_PREFIX + shoot.id, JSON.stringify(shoot)]),
-    [QUICK.key, JSON.stringify(quick)],
-    [SHELF.key, JSON.stringify(shelf)],
-    [COLUMNS.key, JSON.stringify(columns)],
+export async function writeKept({ shoots, quick, shelf, columns, setAside: aside }: Kept) {
+  const device = await openDevice();
+  const mine = (key: string) =>
+    [SHOOT_PREFIX, SUMMARY_PREFIX].some((prefix) => key.startsWith(prefix)) ||
+    SINGLES.some((single) => single.key === key);
+  const gone = (await device.keys()).filter(mine);
+  const records: [string, Any][] = [
+    ...shoots.map((shoot): [string, Any] => [shootKey(shoot.id), shoot]),
+    [QUICK.key, quick],
+    [SHELF.key, shelf],
+    [COLUMNS.key, columns],
   ];
-  const kept = new Set(after.map(([key]) => key));
-  const gone = there.filter((key) => !kept.has(key));
-  try {
-    await AsyncStorage.multiRemove(gone);
-    for (const [key, text] of after) await AsyncStorage.setItem(key, text);
-  } catch (error) {
-    await AsyncStorage.multiRemove(after.map(([key]) => key));
-    for (const [key, text] of before) await AsyncStorage.setItem(key, text);
-    throw error;
-  }
+  const held = new Set((await readSetAside()).map(({ text }) => text));
+  await device.change({
+    ...Object.fromEntries(gone.map((key) => [key, null])),
+    ...Object.assign(
+      {},
+      ...records.map(([key, record]) => textsOf(key, record, JSON.stringify(record))),
+    ),
+    ...Object.fromEntries(
+      aside
+        .filter(({ text }) => !held.has(text))
+        .map((entry, i) => [
+          `${ASIDE_PREFIX}${entry.key}/${Date.now() + i}`,
+          JSON.stringify(entry),
+        ]),
+    ),
+  });
+  known.clear();
+  announce(null);
 }
 
-/** Characters that browsers let one page keep. Common practice, no source. */
-export const STORAGE_CHARS = 5_000_000;
-
-/** Characters in use. */
-export async function storageUse(): Promise<number> {
-  const keys = await AsyncStorage.getAllKeys();
-  const pairs = await AsyncStorage.multiGet(keys);
-  return pairs.reduce((sum, [key, text]) => sum + key.length + (text?.length ?? 0), 0);
+/** How much is in use of how much there is, bytes; nothing where the browser does not say. */
+export async function storageUse(): Promise<{
+  readonly used: number;
+  readonly room: number;
+} | null> {
+  const storage = (globalThis as { readonly navigator?: Navigator }).navigator?.storage;
+  const { usage, quota } = (await storage?.estimate?.()) ?? {};
+  return usage !== undefined && quota ? { used: usage, room: quota } : null;
 }
 
-/** Runs `seed` once in the life of this storage. */
-export async function seedOnce(seed: () => Promise<void>): Promise<void> {
-  if ((await AsyncStorage.getItem(SEEDED_KEY)) !== null) return;
-  await seed();
-  await AsyncStorage.setItem(SEEDED_KEY, new Date().toISOString());
+/** Puts the first shoots in, once in the life of this storage. */
+export async function seedOnce(seed: () => Promise<readonly Shoot[]>): Promise<void> {
+  await underLock(SEEDED_KEY, async () => {
+    const device = await openDevice();
+    if ((await device.read([SEEDED_KEY])).has(SEEDED_KEY)) return;
+    const shoots = await seed();
+    const texts = shoots.map((shoot) => textsOf(shootKey(shoot.id), shoot, JSON.stringify(shoot)));
+    await device.change(Object.assign({ [SEEDED_KEY]: new Date().toISOString() }, ...texts));
+  });
+}
+
+/** Told of a key that another tab has changed; of null when all may have changed. */
+type Heard = (key: string | null) => void;
+let channel: BroadcastChannel | undefined;
+
+/** The line between tabs; none where there are no pages. */
+function openChannel(): BroadcastChannel | undefined {
+  if (typeof window === 'undefined' || typeof BroadcastChannel === 'undefined') return undefined;
+  channel ??= new BroadcastChannel(ROOT);
+  return channel;
+}
+
+function announce(key: string | null): void {
+  openChannel()?.postMessage(key);
+}
+
+/** Calls when another tab has written, until it is told to stop. */
+export function onWrittenElsewhere(heard: Heard): () => void {
+  const line = openChannel();
+  const hear = ({ data }: MessageEvent<string | null>) => heard(data);
+  line?.addEventListener('message', hear);
+  return () => line?.removeEventListener('message', hear);
+}
+
+/** The state a record has on the device now, as far as it was last read here, and as it is there. */
+export async function readNewest(
+  key: string,
+): Promise<{ readonly before: Any | undefined; readonly now: Any | undefined }> {
+  const before = known.get(key)?.record;
+  const now = await readKey(key);
+  return { before, now };
 }

@@ -31,6 +31,23 @@ export function msOf(localMinute: string, timeZone: string): number {
   return asUtc - (second === third ? second : Math.min(second, third));
 }
 
+/** Longest shoot there may be. */
+export const MOST_DAYS = 60;
+const DAY_MS = 86_400_000;
+
+/**
+ * Whether a shoot ends after it starts, by the clocks of its place: a night in which they change may have
+ * them the other way round. And not later than {@link MOST_DAYS} days on.
+ */
+export function endsAfterStart({
+  startLocal,
+  endLocal,
+  place,
+}: Pick<Shoot, 'startLocal' | 'endLocal' | 'place'>): boolean {
+  const lastsMs = msOf(endLocal, place.timeZone) - msOf(startLocal, place.timeZone);
+  return lastsMs > 0 && lastsMs <= MOST_DAYS * DAY_MS;
+}
+
 /** Milliseconds to the wall-clock minute at a place, "2027-04-16T18:30". */
 export const localMinuteOf = (ms: number, timeZone: string): string =>
   new Date(ms + offsetMs(ms, timeZone)).toISOString().slice(0, 16);

@@ -1,10 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { noteSaveTrouble } from './queries';
-import { readSingle, writeSingle, type Single } from './storage';
+import { changeRecord } from './queries';
+import { readSingle, type Any, type Single } from './storage';
 
-/** A record of which one is kept, and how to change it: seen and written at once. */
-export function useSingle<T>(single: Single<T>) {
+/** A record of which one is kept, and how to change it: seen at once and written a moment later. */
+export function useSingle<T extends Any>(single: Single<T>) {
   const client = useQueryClient();
   const { data } = useQuery({
     queryKey: [single.key],
@@ -13,10 +13,8 @@ export function useSingle<T>(single: Single<T>) {
   });
   const change = useCallback(
     (how: (record: T) => T) => {
-      const next = client.setQueryData<T>([single.key], (now) => now && how(now));
-      if (next) {
-        writeSingle(single, next).catch((error: unknown) => noteSaveTrouble(client, error));
-      }
+      const before = client.getQueryData<T>([single.key]);
+      if (before) changeRecord(client, single.key, before, how(before));
     },
     [client, single],
   );

@@ -34,6 +34,7 @@ export {
   type IsoLandmarks,
   type Lever,
   type School,
+  requireIso,
   type ShutterLimit,
 } from './request';
 export {

@@ -115,6 +115,14 @@ export interface Conflict {
   readonly why: string;
 }
 
+/** @throws RangeError unless base, good, usable and last go up in that order */
+export function requireIso({ base, good, usable, last }: IsoLandmarks, field = 'iso'): void {
+  above(`${field}.base`, base, 0);
+  atLeast(`${field}.good`, good, base);
+  atLeast(`${field}.usable`, usable, good);
+  atLeast(`${field}.last`, last, usable);
+}
+
 /** @throws RangeError naming the field that makes no sense */
 export function checkRequest({
   ev,
@@ -135,10 +143,7 @@ export function checkRequest({
   if (camera.shutterLimit) {
     above('camera.shutterLimit.fastestS', camera.shutterLimit.fastestS, 0);
   }
-  above('camera.iso.base', camera.iso.base, 0);
-  atLeast('camera.iso.good', camera.iso.good, camera.iso.base);
-  atLeast('camera.iso.usable', camera.iso.usable, camera.iso.good);
-  atLeast('camera.iso.last', camera.iso.last, camera.iso.usable);
+  requireIso(camera.iso, 'camera.iso');
   above('lens.widestAperture', lens.widestAperture, 0);
   atLeast('lens.smallestAperture', lens.smallestAperture, lens.widestAperture);
   if (demands.aperture !== undefined) above('demands.aperture', demands.aperture, 0);

@@ -6,7 +6,13 @@ export {
   type GradeDemand,
   type PartFreeze,
 } from './freeze';
-export { apexWindow, burst, rollingShutterSkew, wingTipSpeed } from './moment';
+export {
+  apexWindow,
+  burst,
+  rollingShutterSkew,
+  rollingShutterStretch,
+  wingTipSpeed,
+} from './moment';
 export { framesForNineInTen, pan, panArc, type Pan, type PanArc, type PanRequest } from './pan';
 export type { Camera } from './projection';
 export { burstOverCycles, passingStreak, timeInFocus, turnDuring } from './rhythm';

@@ -78,3 +78,27 @@ export function rollingShutterSkew({
     leanDeg: toDegrees(Math.atan((imageSpeedMmS * readoutS) / frameHeightMm)),
   };
 }
+
+/**
+ * How much a shutter that reads column after column, as in a camera held upright, draws out or squeezes what
+ * moves across: moving with the reading it is met later and later, 1/(1 − v·t/w) as long; against it
+ * 1/(1 + v·t/w). Sheared it is not.
+ * @param frameAcrossMm the frame's size in the direction of both
+ * @returns shares of its own length: 0.03 is 3 % longer; Infinity where it keeps up with the reading
+ * @throws RangeError for a size or readout not above 0, or a negative speed
+ */
+export function rollingShutterStretch({
+  imageSpeedMmS,
+  readoutS,
+  frameAcrossMm,
+}: {
+  readonly imageSpeedMmS: number;
+  readonly readoutS: number;
+  readonly frameAcrossMm: number;
+}): { readonly longer: number; readonly shorter: number } {
+  atLeast('imageSpeedMmS', imageSpeedMmS, 0);
+  above('readoutS', readoutS, 0);
+  above('frameAcrossMm', frameAcrossMm, 0);
+  const share = (imageSpeedMmS * readoutS) / frameAcrossMm;
+  return { longer: share < 1 ? share / (1 - share) : Infinity, shorter: share / (1 + share) };
+}

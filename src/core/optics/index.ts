@@ -28,6 +28,7 @@ export {
 export {
   converterLossStops,
   focalRange,
+  requireLens,
   widestApertureAt,
   withConverter,
   type FocalStop,

@@ -14,6 +14,25 @@ export interface Lens {
   readonly nearestFocusM: number;
 }
 
+/**
+ * A lens that can be: from short to long, each end opening at least as wide as it closes.
+ * @throws RangeError naming what can't be
+ */
+export function requireLens({ focals, smallestAperture }: Lens): void {
+  nonEmpty('focals', focals);
+  let longestMm = 0;
+  for (const { focalMm, widestAperture } of focals) {
+    above('focalMm', focalMm, longestMm);
+    above('widestAperture', widestAperture, 0);
+    if (widestAperture > smallestAperture) {
+      throw new RangeError(
+        `widestAperture ${widestAperture}: must be at most ${smallestAperture}; a lens can’t open wider than it closes`,
+      );
+    }
+    longestMm = focalMm;
+  }
+}
+
 export const focalRange = ({ focals }: Lens): { shortestMm: number; longestMm: number } => {
   nonEmpty('focals', focals);
   return {

@@ -60,6 +60,15 @@ const corner = fc.record({
   y: fc.integer({ min: -60_000, max: 60_000 }).map((mm) => mm / 1000),
 });
 
+test('within walls all round a face sees no sky, and never less than none', () => {
+  const within = [{ footprint: SQUARE, heightM: 8 }];
+  for (let faceDeg = 0; faceDeg < 360; faceDeg += 1) {
+    const view = skyViewOfFace(point3(5, 5, 1.5), faceDeg, within);
+    expect(view).toBeGreaterThanOrEqual(0);
+    expect(view).toBeLessThan(1e-9);
+  }
+});
+
 test('the sky a face sees among obstacles is what its skyline leaves, slice by slice', () => {
   const obstacle = fc.record({
     footprint: fc.array(corner, { minLength: 3, maxLength: 6 }),

@@ -153,7 +153,8 @@ export function skyViewOfFace(
     const half = SKY_SLICE_DEG / 2;
     view += (above * (sinDeg(asideOf(i) + half) - sinDeg(asideOf(i) - half))) / Math.PI;
   });
-  return view;
+  // Under a roof all round the slices cancel to a hair under none.
+  return Math.max(0, view);
 }
 
 /** Bearing of a slice's middle off the surface's own. */

@@ -6,10 +6,10 @@ import { GROUND_TEMPLATES, groundById } from '@/presets/grounds';
 import { Field } from '@/ui/Field';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
-import { briefFormSchema, zoneWritten, type BriefForm } from './brief-form';
+import { briefFormSchema, lastDayInWords, zoneWritten, type BriefForm } from './brief-form';
 
 const FIELDS: readonly {
-  readonly name: Exclude<keyof BriefForm, 'template'>;
+  readonly name: Exclude<keyof BriefForm, 'template' | 'moreDays'>;
   readonly label: string;
   readonly hint?: string;
   readonly half?: boolean;
@@ -24,11 +24,15 @@ const FIELDS: readonly {
 ];
 
 function Zone({ control }: { readonly control: Control<BriefForm> }) {
-  const [latitude, longitude] = useWatch({ control, name: ['latitude', 'longitude'] });
+  const [latitude, longitude, date, start, end, moreDays] = useWatch({
+    control,
+    name: ['latitude', 'longitude', 'date', 'start', 'end', 'moreDays'],
+  });
   const zone = zoneWritten(latitude, longitude);
+  const lastDay = lastDayInWords({ date, start, end, moreDays });
   return (
     <Text kind="small" ink="quiet" aria-live="polite">
-      {zone ? `Times are those of ${zone}.` : 'The time zone follows from the coordinates.'}
+      {`${lastDay ? `${lastDay} ` : ''}${zone ? `Times are those of ${zone}.` : 'The time zone follows from the coordinates.'}`}
     </Text>
   );
 }

@@ -2,12 +2,10 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
-import { turnGround } from '@/records/edit-ground';
-import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { briefOf, formOf, type BriefForm } from './brief-form';
+import { formOf } from './brief-form';
 import { BriefFields } from './BriefFields';
 import { Lessons } from '@/features/log/Lessons';
 import { Cautions } from './Cautions';
@@ -15,40 +13,7 @@ import { Leave } from './Leave';
 import { People } from './People';
 import { Promised } from './Promised';
 import { Subjects } from './Subjects';
-
-/** A shoot with its brief changed: the ground turns with its bearing, the minute stays inside. */
-export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
-  const { title, latitudeDeg, longitudeDeg, timeZone, bearingDeg, startLocal, endLocal } =
-    briefOf(form);
-  const day = startLocal.slice(0, 10);
-  const lampsFromLocal = shoot.light.lampsFromLocal;
-  const place = { latitudeDeg, longitudeDeg, timeZone };
-  const { learned, ...light } = shoot.light;
-  // What was learned at one place says nothing of another.
-  const moved =
-    latitudeDeg !== shoot.place.latitudeDeg || longitudeDeg !== shoot.place.longitudeDeg;
-  const onDay = (minute: string) => `${day}${minute.slice(10)}`;
-  const unturned = Math.abs(bearingDeg - shoot.ground.bearingDeg) < 0.005;
-  return {
-    ...(unturned ? shoot : turnGround(shoot, bearingDeg)),
-    title,
-    place,
-    startLocal,
-    endLocal,
-    atLocal: onDay(shoot.atLocal),
-    light: {
-      ...light,
-      ...(lampsFromLocal && { lampsFromLocal: onDay(lampsFromLocal) }),
-      ...(learned &&
-        !moved && {
-          learned: learned.map((offset) => ({ ...offset, atLocal: onDay(offset.atLocal) })),
-        }),
-    },
-    ...(moved && {
-      log: { ...shoot.log, lessons: shoot.log.lessons.filter(({ id }) => id !== 'light') },
-    }),
-  };
-}
+import { withBrief } from './with-brief';
 
 /** What the shoot is: name, place and hours; and what can be done with it as a whole. */
 export function BriefStep() {

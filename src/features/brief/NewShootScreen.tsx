@@ -35,7 +35,9 @@ export function NewShootScreen() {
           initial={newForm({ template: 'field-hockey', title: '' })}
           groundIsOpen
           saveLabel="Make the shoot"
-          onSave={(form) => router.replace(`/shoot/${create(briefOf(form)).id}/ground`)}
+          onSave={(form) =>
+            void create(briefOf(form)).then(({ id }) => router.replace(`/shoot/${id}/ground`))
+          }
         />
       </ScrollView>
     </View>

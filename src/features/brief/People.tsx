@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { MOST_PROMISED, personSchema, type Person } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';

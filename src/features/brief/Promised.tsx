@@ -4,7 +4,7 @@ import Pencil from 'lucide-react-native/icons/pencil';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { useSearchTool } from '@/features/ground/use-search';
 import { FIRST_SHOT, MOST_PROMISED, type Shot } from '@/records/brief';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { Button, IconButton } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';

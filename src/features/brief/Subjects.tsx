@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { DEMO_SHOOTS } from '@/demo';
 import { chosenMark } from '@/features/plan/view';
 import { subjectById } from '@/presets/find';
 import { SUBJECTS } from '@/presets/subjects';
@@ -13,8 +12,9 @@ import {
   type OwnSubject,
 } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { presetOf } from '@/records/own-subject';
+import { demoShoots } from '@/features/root/seed';
 import { useShoots } from '@/records/queries';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
@@ -52,7 +52,7 @@ const figures = ({ heightM, speedMs, basedOn }: OwnSubject) =>
 export function Subjects() {
   const { plan, update } = useShootPage();
   const { subjects } = plan.setup;
-  const { data: shoots = [] } = useShoots(DEMO_SHOOTS);
+  const { data: shoots = [] } = useShoots(demoShoots);
   const [edited, setEdited] = useState<OwnSubject>();
   const [library, setLibrary] = useState(false);
   const elsewhere = shoots

@@ -1,6 +1,14 @@
 import { DEMO_SHOOTS } from '@/demo';
 import type { Shoot } from '@/records/shoot';
-import { briefFormSchema, briefOf, formOf, zoneWritten, type BriefForm } from './brief-form';
+import {
+  briefFormSchema,
+  briefOf,
+  formOf,
+  lastDayInWords,
+  zoneWritten,
+  type BriefForm,
+} from './brief-form';
+import { withBrief } from './with-brief';
 import { numberWritten } from '@/ui/numbers';
 
 const good: BriefForm = {
@@ -11,6 +19,7 @@ const good: BriefForm = {
   bearing: '12°',
   date: '2027-04-16',
   start: '18:30',
+  moreDays: 0,
   end: '20:45',
 };
 
@@ -45,7 +54,9 @@ test.each([
   [{ date: '16.4.2027' }, 'date: write the date'],
   [{ date: '2027-02-30' }, 'date: there is no such day'],
   [{ start: '25:00' }, 'start: write the time'],
-  [{ end: '18:30' }, 'end: the end must be after the start, 18:30'],
+  [{ end: '18:30' }, 'end: the end is the start, 18:30'],
+  // The night of 28 March 2027 has no hour from 01:00 to 02:00 there.
+  [{ date: '2027-03-28', start: '01:10', end: '02:05' }, 'end: clocks change that night'],
 ])('%p is refused in words', (change, words) => {
   expect(problems(change)).toEqual([expect.stringContaining(words)]);
 });
@@ -77,4 +88,43 @@ test('a shoot fills the form that would make it', () => {
     startLocal: larkmoor.startLocal,
     bearingDeg: 12,
   });
+});
+
+test('an end before the start is on the next day, and the form says which', () => {
+  const night = { ...good, start: '22:00', end: '04:30' };
+  expect(problems(night)).toEqual([]);
+  expect(briefOf(night).endLocal).toBe('2027-04-17T04:30');
+  expect(lastDayInWords(night)).toBe('Ends on Saturday 17 April 2027.');
+  expect(lastDayInWords(good)).toBeUndefined();
+  expect(lastDayInWords({ ...good, end: 'x' })).toBeUndefined();
+});
+
+test.each([
+  ['2027-04-16T18:30', '2027-04-17T01:15'],
+  ['2027-04-16T18:30', '2027-04-18T20:45'],
+  ['2027-04-16T18:30', '2027-04-18T09:00'],
+  ['2027-10-31T00:40', '2027-10-31T01:20'],
+])('a shoot from %s to %s is saved as it is', (startLocal, endLocal) => {
+  const [larkmoor] = DEMO_SHOOTS as [Shoot];
+  const shoot = { ...larkmoor, startLocal, endLocal, atLocal: startLocal };
+  expect(briefFormSchema.safeParse(formOf(shoot)).success).toBe(true);
+  expect(withBrief(shoot, formOf(shoot))).toMatchObject({ startLocal, endLocal });
+});
+
+test('moved to another date, the order of the day and what nature does go along', () => {
+  const tern = DEMO_SHOOTS[2] as Shoot;
+  const moved = withBrief(tern, { ...formOf(tern), date: '2027-07-03' });
+  expect(moved.startLocal.slice(0, 10)).toBe('2027-07-03');
+  expect(new Set(moved.events.map(({ startLocal }) => startLocal.slice(0, 10)))).toEqual(
+    new Set(['2027-07-03']),
+  );
+  expect(moved.atLocal.slice(0, 10)).toBe('2027-07-03');
+  const forecast = {
+    ...tern,
+    light: { ...tern.light, forecast: {} as never, skyFrom: 'forecast' as const },
+  };
+  const later = withBrief(forecast, { ...formOf(tern), date: '2027-07-03' });
+  expect(later.light).toMatchObject({ skyFrom: 'hand' });
+  expect(later.light.forecast).toBeUndefined();
+  expect(withBrief(forecast, formOf(tern)).light.forecast).toBeDefined();
 });

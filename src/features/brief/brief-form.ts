@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import type { ShootBrief } from '@/records/new-shoot';
+import { dayOf, MOST_DAYS, msOf } from '@/records/times';
 import { numberWritten } from '@/ui/numbers';
 
 const numberBetween = (low: number, high: number, what: string) =>
@@ -35,6 +36,8 @@ export const briefFormSchema = z
       .refine((date) => DateTime.fromISO(date).isValid, 'there is no such day'),
     start: z.string(),
     end: z.string(),
+    /** Whole days that it goes on beyond its first night: nothing types it, it is kept. */
+    moreDays: z.number().int().min(0).max(MOST_DAYS),
   })
   .superRefine((form, context) => {
     const clock = /^([01]\d|2[0-3]):[0-5]\d$/;
@@ -47,16 +50,48 @@ export const briefFormSchema = z
         });
       }
     }
-    if (clock.test(form.start) && clock.test(form.end) && form.end <= form.start) {
+    if (!clock.test(form.start) || !clock.test(form.end)) return;
+    if (form.end === form.start && form.moreDays === 0) {
       context.addIssue({
         code: 'custom',
         path: ['end'],
-        message: `the end must be after the start, ${form.start}`,
+        message: `the end is the start, ${form.start}; make it later. Before it counts as the next day`,
+      });
+    }
+    const zone = zoneWritten(form.latitude, form.longitude);
+    if (zone && DateTime.fromISO(form.date).isValid && !endsLater(form, zone)) {
+      context.addIssue({
+        code: 'custom',
+        path: ['end'],
+        message: `clocks change that night, so that ${form.end} comes before ${form.start}; make it later`,
       });
     }
   });
 
 export type BriefForm = z.infer<typeof briefFormSchema>;
+
+type Hours = Pick<BriefForm, 'date' | 'start' | 'end' | 'moreDays'>;
+
+/** First and last minute: an end that is not after the start is on the next day. */
+function hoursWritten({ date, start, end, moreDays }: Hours) {
+  const days = moreDays + (end <= start ? 1 : 0);
+  const last = DateTime.fromISO(date).plus({ days }).toISODate() ?? date;
+  return { startLocal: `${date}T${start}`, endLocal: `${last}T${end}`, days };
+}
+
+function endsLater(hours: Hours, zone: string): boolean {
+  const { startLocal, endLocal } = hoursWritten(hours);
+  return msOf(endLocal, zone) > msOf(startLocal, zone);
+}
+
+/** "Ends on Saturday 17 April 2027", where it is not the day it starts on. */
+export function lastDayInWords(hours: Hours): string | undefined {
+  const clock = /^\d\d:\d\d$/;
+  if (!clock.test(hours.start) || !clock.test(hours.end)) return undefined;
+  if (!DateTime.fromISO(hours.date).isValid) return undefined;
+  const { days, endLocal } = hoursWritten(hours);
+  return days > 0 ? `Ends on ${dayOf(endLocal)}.` : undefined;
+}
 
 /** A form for a shoot tomorrow afternoon, its place yet to be said. */
 export const newForm = (known: Pick<BriefForm, 'template' | 'title'>): BriefForm => ({
@@ -67,6 +102,7 @@ export const newForm = (known: Pick<BriefForm, 'template' | 'title'>): BriefForm
   date: DateTime.now().plus({ days: 1 }).toISODate(),
   start: '14:00',
   end: '16:00',
+  moreDays: 0,
 });
 
 /** The zone whose clocks hold at a place, from coordinates alone. */
@@ -90,9 +126,16 @@ export function briefOf(form: BriefForm): ShootBrief {
     longitudeDeg,
     timeZone: zoneAt(latitudeDeg, longitudeDeg),
     bearingDeg: numberWritten(form.bearing),
-    startLocal: `${form.date}T${form.start}`,
-    endLocal: `${form.date}T${form.end}`,
+    startLocal: hoursWritten(form).startLocal,
+    endLocal: hoursWritten(form).endLocal,
   };
+}
+
+/** Days between first and last beyond the night that the clocks themselves tell of. */
+function moreDaysOf({ startLocal, endLocal }: Shoot): number {
+  const day = (local: string) => DateTime.fromISO(local.slice(0, 10));
+  const days = day(endLocal).diff(day(startLocal), 'days').days;
+  return Math.round(days) - (endLocal.slice(11) <= startLocal.slice(11) ? 1 : 0);
 }
 
 export function formOf(shoot: Shoot): BriefForm {
@@ -105,5 +148,6 @@ export function formOf(shoot: Shoot): BriefForm {
     date: shoot.startLocal.slice(0, 10),
     start: shoot.startLocal.slice(11),
     end: shoot.endLocal.slice(11),
+    moreDays: moreDaysOf(shoot),
   };
 }

@@ -6,7 +6,7 @@ import { readCalendar, type CalendarEvent } from '@/formats/order-ics';
 import type { DateOrder } from '@/formats/written-time';
 import { COLUMN_MEANINGS, MOST_COLUMNS, type ColumnMeaning } from '@/records/columns';
 import { MOST_EVENTS } from '@/records/day';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { COLUMNS } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
 import { Button } from '@/ui/Button';

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { DEMO_SHOOTS } from '@/demo';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { chosenMark } from '@/features/plan/view';
 import { VisitsChart } from '@/figures/VisitsChart';
 import type { NatureTime, Watch } from '@/records/day';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
+import { demoShoots } from '@/features/root/seed';
 import { useShoots } from '@/records/queries';
 import { dayOf, localMinuteOf, msOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -97,7 +97,7 @@ function Visits({
   readonly lit: ReturnType<typeof litSpans>;
 }) {
   const { shoot, hours } = useShootPage().plan;
-  const all = useShoots(DEMO_SHOOTS).data;
+  const all = useShoots(demoShoots).data;
   const [widthPx, setWidthPx] = useState(0);
   const [edited, setEdited] = useState<Watch>();
   const watches = useMemo(() => watchesAt(shoot, markId, all ?? []), [shoot, markId, all]);

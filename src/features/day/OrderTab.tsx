@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { MOST_EVENTS, FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { minutesOn, reordered, startOf } from '@/records/edit-events';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';

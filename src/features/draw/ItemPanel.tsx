@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { addItem, anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import type { Feature, Mark, Position } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';

@@ -1,9 +1,13 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { GROUND_REFLECTANCE } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
+import { percent } from '@/features/plan/words';
+import { SURFACES } from '@/presets/surfaces';
 import type { ItemList } from '@/records/edit-site';
 import { Button } from '@/ui/Button';
+import { Picker } from '@/ui/Picker';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { AddSheet } from './AddSheet';
@@ -16,7 +20,7 @@ export function Overview() {
   const { plan, update } = useShootPage();
   const { act } = useDrawTool();
   const [open, setOpen] = useState<'add' | 'files'>();
-  const { marks, positions, features } = plan.shoot;
+  const { marks, positions, features, ground } = plan.shoot;
   const select = (list: ItemList, id: string) => {
     act({ do: 'select', item: { list, id } });
     if (list === 'features') return;
@@ -55,6 +59,17 @@ export function Overview() {
         list="features"
         onSelect={select}
       />
+      <Picker
+        label="Surface"
+        value={ground.surface}
+        options={SURFACES.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(surface) =>
+          update((current) => ({ ...current, ground: { ...current.ground, surface } }))
+        }
+      />
+      <Text kind="small" ink="quiet">
+        {`It throws ${percent(GROUND_REFLECTANCE[ground.surface])} of the light back up into faces.`}
+      </Text>
       <AddSheet open={open === 'add'} onClose={() => setOpen(undefined)} />
       <FilesSheet open={open === 'files'} onClose={() => setOpen(undefined)} />
     </View>

@@ -8,7 +8,7 @@ import {
   type SiteRead,
 } from '@/formats/site';
 import { fileStem } from '@/formats/shoot-json';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import type { Shoot } from '@/records/shoot';
 
 /** Grounds in and out of files. */

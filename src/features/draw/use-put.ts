@@ -1,6 +1,6 @@
 import type { Point2 } from '@/core';
 import { useLooked, useShootEdits } from '@/features/plan/ShootContext';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { drawnAs, type AddKind } from './kinds';
 import { piecesOf, putDown, settled } from './put';
 import { useDrawTool } from './use-draw';

@@ -15,7 +15,7 @@ import {
   withoutLogged,
 } from '@/records/edit-log';
 import type { LogEntry } from '@/records/log';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { useShootActions } from '@/records/queries';
 import { MOST_READINGS } from '@/records/reading';
 import type { Shoot } from '@/records/shoot';

@@ -45,7 +45,7 @@ export function FromHere() {
 
 /** Walks to the other positions, and the way to all figures of all of them. */
 export function FiguresSection() {
-  const { setup } = useShootPage().plan;
+  const { setup, shoot } = useShootPage().plan;
   const [open, setOpen] = useState(false);
   const here = chosenPosition(setup);
   const others = setup.positions.filter(({ id }) => id !== here.id);
@@ -57,7 +57,7 @@ export function FiguresSection() {
             To walk from here, straight
           </Text>
           {others.map((to) => (
-            <FigureRow key={to.id} name={to.name} value={walkInWords(here, to)} />
+            <FigureRow key={to.id} name={to.name} value={walkInWords(here, to, shoot.day)} />
           ))}
         </View>
       ) : null}

@@ -97,10 +97,12 @@ test('marks are told apart by the sun on them; none when there are none', () => 
   ]);
 });
 
-test('a walk of 117 m at 1.3 m/s is two minutes', () => {
+test('a walk of 117 m takes two minutes at 1.2 m/s, three at a slow 0.8', () => {
   const [a] = larkmoor.positions as [Position];
-  expect(walkInWords(a, { ...a, x: a.x + 117 })).toBe('117 m, 2 min');
-  expect(walkInWords(a, { ...a, x: a.x + 10 })).toBe('10 m, 1 min');
+  const far = { ...a, x: a.x + 117 };
+  expect(walkInWords(a, far, larkmoor.day)).toBe('117 m, 2 min');
+  expect(walkInWords(a, far, { ...larkmoor.day, walkSpeedMs: 0.8 })).toBe('117 m, 3 min');
+  expect(walkInWords(a, { ...a, x: a.x + 10 }, larkmoor.day)).toBe('10 m, 1 min');
 });
 
 test('every position is told for every mark, and those too near say what to change', () => {

@@ -19,7 +19,7 @@ import {
   smallLength,
   stops,
 } from '@/features/plan/words';
-import type { Mark, Position } from '@/records/shoot';
+import type { Mark, Position, Shoot } from '@/records/shoot';
 import { WANTED_FILL } from './search';
 import { written } from '@/ui/units';
 
@@ -145,11 +145,8 @@ export function postShadeInWords(
   return strip && `${smallLength(strip.widthM)} wide at each post of ${fence?.fence.name}`;
 }
 
-/** A quick walk over grass with kit. Common practice, no source. */
-const WALK_MS = 1.3;
-
-/** "62 m, 1 min": straight there. */
-export function walkInWords(from: Position, to: Position): string {
+/** "62 m, 1 min": straight there, at the day's own pace. */
+export function walkInWords(from: Position, to: Position, { walkSpeedMs }: Shoot['day']): string {
   const m = Math.hypot(to.x - from.x, to.y - from.y);
-  return `${written(m, 'm', 0)}, ${Math.max(1, Math.ceil(m / WALK_MS / 60))} min`;
+  return `${written(m, 'm', 0)}, ${Math.max(1, Math.ceil(m / walkSpeedMs / 60))} min`;
 }

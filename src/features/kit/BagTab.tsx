@@ -5,7 +5,7 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { firstItem, withItem } from '@/records/edit-kit';
 import { MOST_IN_BAG, type KitItem, type KitKind } from '@/records/kit';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { MOST_ON_SHELF } from '@/records/shelf';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';

@@ -3,7 +3,7 @@ import { evSaid } from '@/features/plan/heard';
 import { useShootPage } from '@/features/plan/ShootContext';
 import type { Plan } from '@/features/plan/use-plan';
 import type { View } from '@/features/plan/view';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import type { Reading } from '@/records/reading';
 import { localMinuteOf } from '@/records/times';
 import { useToast } from '@/ui/Toast';

@@ -13,7 +13,7 @@ import {
   withoutLogged,
   withoutRehearsal,
 } from '@/records/edit-log';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { DEMO_SHOOTS } from '@/demo';
 import { useShootPage } from '@/features/plan/ShootContext';
+import { demoShoots } from '@/features/root/seed';
 import { useShoots } from '@/records/queries';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
@@ -13,7 +13,7 @@ const STATE = { true: 'In this plan', false: 'Left out' } as const;
 export function Lessons() {
   const { plan, update } = useShootPage();
   const { shoot } = plan;
-  const all = useShoots(DEMO_SHOOTS).data;
+  const all = useShoots(demoShoots).data;
   const lessons = useMemo(() => lessonsFor(shoot, all ?? []), [shoot, all]);
   if (lessons.length === 0) return null;
   return (

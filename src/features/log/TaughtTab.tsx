@@ -1,15 +1,16 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Rate } from '@/core';
-import { DEMO_SHOOTS } from '@/demo';
 import { percent, stops } from '@/features/plan/words';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { visitInWords, visitsByHour, watchesWithSightings } from '@/features/day/nature';
 import { RateBar } from '@/figures/RateBars';
+import { demoShoots } from '@/features/root/seed';
 import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { Heading, Text } from '@/ui/Text';
 import { median } from './against-plan';
+import { teachersOf } from './lessons';
 import { againstInWords } from './log-rows';
 import { pressesOf, standInWords, type MatchedFrame } from './matched';
 import {
@@ -28,10 +29,10 @@ import { useAgainstPlan } from './use-against-plan';
 /** What the numbers of this shoot, and of others like it, teach. */
 export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
   const { shoot } = useShootPage().plan;
-  const all = useShoots(DEMO_SHOOTS).data;
+  const all = useShoots(demoShoots).data;
   const [widthPx, setWidthPx] = useState(340);
   const taught = useMemo(() => {
-    const known = all ?? [];
+    const known = teachersOf(shoot, all ?? []);
     const here = shootsHere(shoot, known);
     return {
       delivered: deliveredOf(shoot, frames),
@@ -46,7 +47,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
           rows: ratesBy(frames, ({ stand }) => standInWords(shoot, stand).position),
         },
       ],
-      skill: panSkill([shoot, ...known.filter(({ id }) => id !== shoot.id)]),
+      skill: panSkill([shoot, ...known]),
       iso: spreadOf(frames.flatMap(({ frame }) => frame.iso ?? [])),
       focal: spreadOf(frames.flatMap(({ frame }) => frame.focalMm ?? [])),
       offsets: lightOffsets(here),

@@ -235,11 +235,15 @@ function owedLessons(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
   });
 }
 
+const isDemo = ({ id }: Pick<Shoot, 'id'>): boolean => id.startsWith('demo-');
+
+/** The shoots that one can learn from: what the demo teaches stays with the demo. */
+export const teachersOf = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[] =>
+  all.filter((other) => other.id !== shoot.id && isDemo(other) === isDemo(shoot));
+
 /** What shoots before this one teach it. */
 export function lessonsFor(shoot: Shoot, all: readonly Shoot[]): readonly Lesson[] {
-  const earlier = all.filter(
-    (other) => other.id !== shoot.id && other.startLocal < shoot.startLocal,
-  );
+  const earlier = teachersOf(shoot, all).filter((other) => other.startLocal < shoot.startLocal);
   const here = othersHere(shoot, earlier);
   return [
     ...panLesson(shoot, earlier),

@@ -301,6 +301,7 @@ describe('lessons', () => {
   };
   const earlier = {
     ...larkmoor,
+    id: 'last-week',
     readings: ['18:40', '19:10', '19:20'].map((at, i) => ({
       id: `r${i}`,
       name: 'Goalkeeper',
@@ -315,6 +316,11 @@ describe('lessons', () => {
     })),
   };
   const lessons = lessonsFor(next, [earlier, next]);
+
+  test('of the demo stay with the demo', () => {
+    expect(lessonsFor(next, [{ ...earlier, id: 'demo-larkmoor' }])).toEqual([]);
+    expect(lessonsFor({ ...next, id: 'demo-next' }, [earlier])).toEqual([]);
+  });
 
   test('come from shoots before this one, and say what they rest on', () => {
     expect(lessons.map(({ id }) => id)).toEqual([

@@ -1,10 +1,11 @@
 import { Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { memo, useMemo, type ReactNode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { ScrollView, View } from 'react-native';
-import { DEMO_SHOOTS } from '@/demo';
 import { TimeRibbon, type Ribbon as RibbonOf } from '@/figures/TimeRibbon';
-import { useShoots } from '@/records/queries';
+import { demoShoots } from '@/features/root/seed';
+import { useShoot } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -32,6 +33,7 @@ import {
   useShootEdits,
   useShootPage,
 } from './ShootContext';
+import { ShootTrouble, StepTrouble } from './ShootTrouble';
 import { useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePaced } from './use-paced';
@@ -40,10 +42,9 @@ import { useLook, usePlan, type Look } from './use-plan';
 /** One shoot: plan, answer and time, around the step that is open. */
 export function ShootScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  const shoots = useShoots(DEMO_SHOOTS);
+  const { data: shoot, isPending } = useShoot(id, demoShoots);
   const router = useRouter();
-  const shoot = shoots.data?.find((entry) => entry.id === id);
-  if (shoots.isPending) return <PlanSkeleton />;
+  if (isPending) return <PlanSkeleton />;
   if (!shoot) {
     return (
       <View className="flex-1 items-start justify-center gap-4 bg-paper p-6">
@@ -58,7 +59,8 @@ export function ShootScreen() {
       </View>
     );
   }
-  return <OpenShoot shoot={shoot} />;
+  // Another shoot at the same address is another page: nothing of the one before stays.
+  return <OpenShoot key={shoot.id} shoot={shoot} />;
 }
 
 /** The page's own outline while its record is read. */
@@ -72,40 +74,53 @@ function PlanSkeleton() {
   );
 }
 
+/** A shoot with what can be undone, which a fault in showing it takes nothing of. */
 function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
+  const edits = useEdits(shoot.id);
+  useUndoKeys(edits);
+  return (
+    <EditsContext.Provider value={edits}>
+      <PageTitle title={shoot.title} />
+      <ErrorBoundary
+        resetKeys={[shoot]}
+        fallbackRender={(fault) => <ShootTrouble shoot={shoot} {...fault} />}
+      >
+        <ShownShoot shoot={shoot} />
+      </ErrorBoundary>
+    </EditsContext.Provider>
+  );
+}
+
+function ShownShoot({ shoot }: { readonly shoot: Shoot }) {
   const { id, title } = shoot;
-  const edits = useEdits(id);
+  const edits = useShootEdits();
   const look = useLook(shoot);
   const paced = usePaced(look, edits.held);
   const wide = useIsWide();
   const { units } = useUnits();
   const search = useSearch();
-  useUndoKeys(edits);
   const draw = useDraw();
   const walk = useWalk();
   const fieldOpen = isField(usePathname());
   const fieldTime = useFollowedTime(fieldOpen, look.hours, shoot.place.timeZone, edits.update);
   return (
-    <EditsContext.Provider value={edits}>
-      <LookContext.Provider value={look}>
-        <WithPlan key={units} look={paced}>
-          <SearchContext.Provider value={search}>
-            <DrawContext.Provider value={draw}>
-              <WalkContext.Provider value={walk}>
-                <FieldTimeContext.Provider value={fieldTime}>
-                  <PageTitle title={title} />
-                  {wide ? (
-                    <WideLayout id={id} title={title} />
-                  ) : (
-                    <PhoneLayout id={id} title={title} />
-                  )}
-                </FieldTimeContext.Provider>
-              </WalkContext.Provider>
-            </DrawContext.Provider>
-          </SearchContext.Provider>
-        </WithPlan>
-      </LookContext.Provider>
-    </EditsContext.Provider>
+    <LookContext.Provider value={look}>
+      <WithPlan key={units} look={paced}>
+        <SearchContext.Provider value={search}>
+          <DrawContext.Provider value={draw}>
+            <WalkContext.Provider value={walk}>
+              <FieldTimeContext.Provider value={fieldTime}>
+                {wide ? (
+                  <WideLayout id={id} title={title} />
+                ) : (
+                  <PhoneLayout id={id} title={title} />
+                )}
+              </FieldTimeContext.Provider>
+            </WalkContext.Provider>
+          </DrawContext.Provider>
+        </SearchContext.Provider>
+      </WithPlan>
+    </LookContext.Provider>
   );
 }
 
@@ -142,10 +157,22 @@ const PageTitle = memo(function PageTitle({ title }: { readonly title: string })
   );
 });
 
-/** The open step. It reads what it needs itself, so that a new minute does not redraw it all. */
-const OpenStep = memo(function OpenStep() {
-  return <Slot />;
-});
+/** It reads what it needs itself, so that a new minute does not redraw it all. */
+const STEP = <Slot />;
+
+/** The open step, and what stands in its place when it meets a fault. */
+function OpenStep() {
+  const { shoot } = useLooked();
+  const path = usePathname();
+  return (
+    <ErrorBoundary
+      resetKeys={[shoot, path]}
+      fallbackRender={(fault) => <StepTrouble shoot={shoot} {...fault} />}
+    >
+      {STEP}
+    </ErrorBoundary>
+  );
+}
 
 function StepAnswer() {
   const path = usePathname();

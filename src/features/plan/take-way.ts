@@ -1,6 +1,6 @@
 import type { HeldLevers, WayOut } from '@/core';
 import { withItem } from '@/records/edit-kit';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import type { Shoot } from '@/records/shoot';
 
 /** The shoot with a way out taken: its dials held, or its filter in the bag. */

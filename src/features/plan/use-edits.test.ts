@@ -82,7 +82,9 @@ test('any sequence of edits of a shoot, undone, gives the shoot it began with', 
       let shoot = larkmoor;
       for (const change of edits) {
         const after = change(shoot);
-        if (!onlyLooksElsewhere(shoot, after)) history = recorded(history, shoot);
+        if (!onlyLooksElsewhere(shoot, after)) {
+          history = recorded(history, { before: shoot, after });
+        }
         shoot = after;
       }
       while (history.past.length > 0) {

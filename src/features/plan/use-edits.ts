@@ -1,6 +1,13 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { closed, noHistory, recorded, redone, undone, type History } from '@/records/history';
-import { onOtherTab } from '@/records/other-tabs';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import {
+  closed,
+  noHistory,
+  recorded,
+  redone,
+  undone,
+  type History,
+  type Moved,
+} from '@/records/history';
 import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 
@@ -64,33 +71,24 @@ export function useEdits(id: string): Edits {
     setCanUndo(next.past.length > 0);
     setCanRedo(next.future.length > 0);
   }, []);
-  // What was before another tab's change can't be gone back to without losing that.
-  useEffect(
-    () =>
-      onOtherTab((changed) => {
-        if (changed === id) keep(noHistory());
-      }),
-    [id, keep],
-  );
   const update = useCallback<Update>(
     (how, step) => {
-      change(id, (before) => {
-        const after = how(before);
-        if (after !== before && !onlyLooksElsewhere(before, after)) {
-          keep(recorded(history.current, before, step));
-        }
-        return after;
-      });
+      const changed = change(id, how, { checkLater: held });
+      if (changed && !onlyLooksElsewhere(changed.before, changed.after)) {
+        keep(recorded(history.current, changed, step));
+      }
     },
-    [change, id, keep],
+    [change, id, keep, held],
   );
   const move = useCallback(
-    (go: typeof undone<Shoot>) =>
+    (go: typeof undone<Shoot>) => {
+      let moved: Moved<Shoot> | undefined;
       change(id, (present) => {
-        const moved = go(history.current, present);
-        keep(moved.history);
+        moved = go(history.current, present);
         return moved.state === present ? present : broughtBack(moved.state, present);
-      }),
+      });
+      if (moved) keep(moved.history);
+    },
     [change, id, keep],
   );
   return useMemo(

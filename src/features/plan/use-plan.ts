@@ -20,6 +20,7 @@ import type { ShownLight } from './drawing';
 import { answerIn, outlookOf, type Answer } from './answer';
 import { heardOf } from './heard';
 import { useLightSeries } from './use-light-series';
+import { told, toldOr } from './told';
 import { sceneOf, skyOver, viewOf, type Setup, type View, type ViewResult } from './view';
 import { NO_OUTLOOK, stopsSentence } from './exposure-words';
 
@@ -119,15 +120,15 @@ export function useLook(shoot: Shoot): Look {
     [marks, positions, kit, choice, ground, place, light, shots, subjects, air],
   );
   const scene = useMemo(
-    () => (viewed.ok ? sceneOf(viewed.view, features) : undefined),
+    () => (viewed.ok ? toldOr(() => sceneOf(viewed.view, features), undefined) : undefined),
     [viewed, features],
   );
   const heard = useMemo(
-    () => heardOf({ readings, features, place, light, ground }),
+    () => toldOr(() => heardOf({ readings, features, place, light, ground }), []),
     [readings, features, place, light, ground],
   );
   const along = useMemo(
-    () => (viewed.ok ? alongSight(viewed.view, features) : undefined),
+    () => (viewed.ok ? toldOr(() => alongSight(viewed.view, features), undefined) : undefined),
     [viewed, features],
   );
   const { lampLux, indoors } = light;
@@ -155,7 +156,10 @@ export function usePlan(look: Look): Plan {
   const { series, trouble } = useLightSeries(scene, heard, hours.fromMs, hours.toMs);
   const events = useMemo(() => eventsWithin(place, hours), [place, hours]);
   const outlook = useMemo(
-    () => (viewed.ok ? outlookOf(viewed.view, choice, series, hours) : NO_OUTLOOK),
+    () =>
+      viewed.ok
+        ? toldOr(() => outlookOf(viewed.view, choice, series, hours), NO_OUTLOOK)
+        : NO_OUTLOOK,
     [viewed, choice, series, hours],
   );
   const ribbon = useMemo(
@@ -172,15 +176,22 @@ export function usePlan(look: Look): Plan {
   const seen = useMemo((): Plan['seen'] => {
     if (!viewed.ok) return { ok: false, problem: viewed.problem };
     if (!lightAt) return { ok: false, problem: '' };
-    const answer = answerIn(viewed.view, choice, lightAt(atMs));
+    const { view } = viewed;
+    const answered = told(() => answerIn(view, choice, lightAt(atMs)));
+    if (!answered.ok) return answered;
+    const answer = answered.value;
     const now = {
       clock,
       atMs,
-      usableIso: viewed.view.body.iso.usable,
+      usableIso: view.body.iso.usable,
       held: Object.keys(choice.held).length > 0,
     };
-    const sentence = stopsSentence(answer.exposure, outlook, now);
-    return { ok: true, view: viewed.view, answer, sentence };
+    return {
+      ok: true,
+      view,
+      answer,
+      sentence: stopsSentence(answer.exposure, outlook, now),
+    };
   }, [viewed, lightAt, choice, outlook, clock, atMs]);
   return useMemo(
     () => ({ ...look, ribbon, lightTrouble: trouble, seen }),

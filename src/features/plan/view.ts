@@ -53,6 +53,7 @@ import { bodyOf, itemsOf, lensOf, type Kit } from '@/records/kit';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
 import { written } from '@/ui/units';
+import { told } from './told';
 
 /** What can be seen depends on: everything of a shoot but its hours and its name. */
 export type Setup = Pick<
@@ -227,8 +228,13 @@ function passing(headingDeg: number, camera: Point3, aim: Point3): Passing {
   };
 }
 
-/** What the chosen position sees of the chosen mark with the kit chosen. */
+/** What the chosen position sees of the chosen mark with the kit chosen, or what to change. */
 export function viewOf(shoot: Viewed): ViewResult {
+  const seen = told(() => seenIn(shoot));
+  return seen.ok ? seen.value : seen;
+}
+
+function seenIn(shoot: Viewed): ViewResult {
   const mark = chosenMark(shoot);
   const position = chosenPosition(shoot);
   const body = bodyOf(shoot.kit);

@@ -3,7 +3,7 @@ import { BriefFields } from '@/features/brief/BriefFields';
 import { briefOf, newForm, type BriefForm } from '@/features/brief/brief-form';
 import { metres } from '@/features/plan/words';
 import { subjectById } from '@/presets/find';
-import { newId } from '@/records/new-shoot';
+import { newId } from '@/records/new-id';
 import { useShootActions } from '@/records/queries';
 import type { Quick } from '@/records/quick';
 import { Sheet } from '@/ui/Sheet';

@@ -3,8 +3,7 @@ import { Slot } from 'expo-router';
 import { useState } from 'react';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { useOtherTabs } from '@/records/other-tabs';
-import { useFlushOnLeave } from '@/records/queries';
+import { useKeptTrue } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
@@ -16,8 +15,7 @@ notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
 function Page() {
   useRememberedScheme();
   useRememberedUnits();
-  useFlushOnLeave();
-  useOtherTabs();
+  useKeptTrue();
   useKeptApp();
   return <Slot />;
 }

@@ -10,6 +10,7 @@ import {
   panArc,
   passingStreak,
   rollingShutterSkew,
+  rollingShutterStretch,
   tiltTolerance,
   timeInFocus,
   turnDuring,
@@ -102,19 +103,8 @@ function apexSaid(view: View): readonly Said[] {
 /** What moves at the settings chosen: phases, streaks, lean, hands. */
 export function motionSaid(view: View, settings: Settings): readonly Said[] {
   const { shutterS } = settings;
-  const { sensor, silentReadoutS, stabilisationStops } = view.body;
+  const { sensor, stabilisationStops } = view.body;
   const frameHeightMm = view.orientation === 'upright' ? sensor.widthMm : sensor.heightMm;
-  const { skewMm, leanDeg } = rollingShutterSkew({
-    imageSpeedMmS: imageSpeedMmS(view),
-    readoutS: silentReadoutS,
-    frameHeightMm,
-    heightShare: Math.min(1, view.fill),
-  });
-  const subjectMm = imageSize({
-    sizeM: view.subject.heightM,
-    distanceM: view.sight.distanceM,
-    focalMm: view.focalMm,
-  });
   const streaks = FALLING.map(({ name, speedMs }) => {
     const { shareOfFrame } = passingStreak({
       speedMs,
@@ -133,11 +123,7 @@ export function motionSaid(view: View, settings: Settings): readonly Said[] {
       value: streaks.join(', '),
       why: `of the frame’s height at ${formatShutter(shutterS)}; about 1/30 draws them long`,
     },
-    {
-      name: 'Silent shutter',
-      value: leanDeg < 0.5 ? 'no lean to see' : `leans ${leanDeg.toFixed(1)}°`,
-      why: `it reads down the frame in ${formatShutter(silentReadoutS)}: the subject shifts ${percent(Math.min(9.99, skewMm / subjectMm))} of its height`,
-    },
+    silentSaid(view),
     {
       name: 'Your hands',
       value: `steady to ${formatShutter(view.shakeS)}`,
@@ -149,6 +135,38 @@ export function motionSaid(view: View, settings: Settings): readonly Said[] {
       why: 'it steadies the camera, never the subject',
     },
   ];
+}
+
+/** What the silent shutter does to what crosses: held level it leans, held upright it grows or shrinks. */
+function silentSaid(view: View): Said {
+  const { sensor, silentReadoutS: readoutS } = view.body;
+  const speed = { imageSpeedMmS: imageSpeedMmS(view), readoutS };
+  if (view.orientation === 'upright') {
+    const { longer, shorter } = rollingShutterStretch({ ...speed, frameAcrossMm: sensor.heightMm });
+    return {
+      name: 'Silent shutter',
+      value:
+        longer < 0.01
+          ? 'no change to see'
+          : `${percent(longer)} longer, or ${percent(shorter)} shorter`,
+      why: `held upright it reads across the frame in ${formatShutter(readoutS)}: the subject grows if it runs with the reading and shrinks if against`,
+    };
+  }
+  const { skewMm, leanDeg } = rollingShutterSkew({
+    ...speed,
+    frameHeightMm: sensor.heightMm,
+    heightShare: Math.min(1, view.fill),
+  });
+  const subjectMm = imageSize({
+    sizeM: view.subject.heightM,
+    distanceM: view.sight.distanceM,
+    focalMm: view.focalMm,
+  });
+  return {
+    name: 'Silent shutter',
+    value: leanDeg < 0.5 ? 'no lean to see' : `leans ${leanDeg.toFixed(1)}°`,
+    why: `it reads down the frame in ${formatShutter(readoutS)}: the subject shifts ${percent(Math.min(9.99, skewMm / subjectMm))} of its height`,
+  };
 }
 
 function stabiliserHint({ wanted, shakeS }: View, shutterS: number, stabilised: number): string {

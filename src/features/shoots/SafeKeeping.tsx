@@ -10,8 +10,8 @@ import {
 } from '@/formats/backup-json';
 import { comparedKept, mergedKept } from '@/records/merge-kept';
 import { useSafeKeeping, useStorageUse } from '@/records/queries';
-import type { Shoot } from '@/records/shoot';
-import { STORAGE_CHARS, type Kept } from '@/records/storage';
+import type { Summary } from '@/records/list';
+import type { Kept } from '@/records/storage';
 import { dayOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { chooseFile, downloadText } from '@/ui/files';
@@ -22,7 +22,13 @@ import { useOffline, type Offline } from '@/features/root/use-offline';
 
 /** From this share on one is told that it is getting full. */
 const NEARLY_FULL = 0.8;
-const mega = (characters: number): string => `${(characters / 1_000_000).toFixed(1)} MB`;
+
+/** "34 kB", "1.2 MB", "10 GB". */
+function sizeSaid(bytes: number): string {
+  const [unit, size] = bytes < 1e6 ? ['kB', 1e3] : bytes < 1e9 ? ['MB', 1e6] : ['GB', 1e9];
+  const value = bytes / (size as number);
+  return `${value < 10 && bytes >= 1e6 ? value.toFixed(1) : Math.round(value)} ${unit as string}`;
+}
 
 interface Choosing {
   readonly backup: Backup;
@@ -34,12 +40,12 @@ export function SafeKeeping({
   shoots,
   onRefused,
 }: {
-  readonly shoots: readonly Shoot[] | undefined;
+  readonly shoots: readonly Summary[] | undefined;
   readonly onRefused: (reason: string | undefined) => void;
 }) {
   const { take } = useSafeKeeping();
   const say = useToast();
-  const used = useStorageUse(shoots);
+  const use = useStorageUse(shoots);
   const [choosing, setChoosing] = useState<Choosing>();
   const save = async () => {
     const writtenAt = new Date().toISOString();
@@ -60,19 +66,19 @@ export function SafeKeeping({
     if (read.ok) setChoosing({ backup: read.record, here: await take() });
   };
   const offline = useOffline();
-  const full = used !== undefined && used > STORAGE_CHARS * NEARLY_FULL;
+  const full = use ? use.used > use.room * NEARLY_FULL : false;
   return (
     <View role="region" aria-label="Safe keeping" className="gap-3 pt-2">
       <Heading level={2} kind="figure">
         Safe keeping
       </Heading>
-      {used === undefined ? null : (
+      {use ? (
         <Text {...(full && { role: 'alert', kind: 'strong' })} ink={full ? 'signal' : 'quiet'}>
-          {`${mega(used)} of about ${mega(STORAGE_CHARS)} in use in this browser.${
-            full ? ' Nearly full: back everything up, then take away what is old.' : ''
+          {`${sizeSaid(use.used)} of ${sizeSaid(use.room)} used.${
+            full ? ' Nearly full: back everything up, then delete what is old.' : ''
           }`}
         </Text>
-      )}
+      ) : null}
       {OFFLINE[offline] ? <Text ink="quiet">{OFFLINE[offline]}</Text> : null}
       <View className="flex-row gap-3">
         <View className="flex-1">

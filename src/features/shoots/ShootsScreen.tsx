@@ -3,9 +3,10 @@ import Head from 'expo-router/head';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { DEMO_SHOOTS } from '@/demo';
 import { LARGEST_FILE_BYTES, TOO_LARGE } from '@/formats/shoot-json';
-import { useShootActions, useShoots, useSaveTrouble } from '@/records/queries';
+import { demoShoots } from '@/features/root/seed';
+import type { Summary } from '@/records/list';
+import { useReadThrough, useSaveTrouble, useShootActions, useShootList } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { dayOf } from '@/records/times';
 import { Button, IconButton } from '@/ui/Button';
@@ -16,17 +17,18 @@ import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { SafeKeeping } from './SafeKeeping';
-import { SetAsideNotice } from './SetAsideNotice';
+import { OnlyHereNotice, SetAsideNotice } from './SetAsideNotice';
 import { ShootSketch } from './ShootSketch';
 import { useShootTasks } from './use-shoot-tasks';
 
 /** All shoots; where the day begins. */
 export function ShootsScreen() {
-  const { data: shoots, error } = useShoots(DEMO_SHOOTS);
+  const { data: shoots, error } = useShootList(demoShoots);
+  useReadThrough(demoShoots);
   const { importFile } = useShootTasks();
   const router = useRouter();
   const [refused, setRefused] = useState<string>();
-  const [open, setOpen] = useState<Shoot>();
+  const [open, setOpen] = useState<Summary>();
   const saveTrouble = useSaveTrouble();
 
   const takeFile = async () => {
@@ -67,6 +69,7 @@ export function ShootsScreen() {
             The shoots could not be read: {error.message}
           </Text>
         ) : null}
+        <OnlyHereNotice />
         <SetAsideNotice />
         {refused ? (
           <View role="alert" className="gap-2 border-2 border-signal p-3">
@@ -110,12 +113,15 @@ function NoShoots() {
         Begin one with a place and a time, or bring back the three invented scenarios and see how a
         planned one looks.
       </Text>
-      <Button label="Bring back the demo" onPress={() => DEMO_SHOOTS.forEach(add)} />
+      <Button
+        label="Bring back the demo"
+        onPress={() => void demoShoots().then((demo) => demo.forEach(add))}
+      />
     </View>
   );
 }
 
-function ShootRow({ shoot, onMore }: { readonly shoot: Shoot; readonly onMore: () => void }) {
+function ShootRow({ shoot, onMore }: { readonly shoot: Summary; readonly onMore: () => void }) {
   const inks = useInks();
   return (
     <View role="listitem" className="flex-row items-center border-b border-line">
@@ -124,7 +130,7 @@ function ShootRow({ shoot, onMore }: { readonly shoot: Shoot; readonly onMore: (
           role="link"
           className="min-h-touch flex-1 flex-row items-center gap-4 py-3 active:opacity-60"
         >
-          <ShootSketch shoot={shoot} sizePx={76} />
+          <ShootSketch sketch={shoot.sketch} sizePx={76} />
           <View className="shrink">
             <Text kind="figure">{shoot.title}</Text>
             <Text ink="quiet">{dayOf(shoot.startLocal)}</Text>
@@ -142,8 +148,8 @@ function ShootRow({ shoot, onMore }: { readonly shoot: Shoot; readonly onMore: (
 }
 
 /** Rename, duplicate, export, delete. */
-function MoreSheet({ shoot, onClose }: { readonly shoot: Shoot; readonly onClose: () => void }) {
-  const { update } = useShootActions();
+function MoreSheet({ shoot, onClose }: { readonly shoot: Summary; readonly onClose: () => void }) {
+  const { rename, whole } = useShootActions();
   const { duplicate, remove, exportFile } = useShootTasks();
   const [title, setTitle] = useState(shoot.title);
   const wrong =
@@ -156,6 +162,8 @@ function MoreSheet({ shoot, onClose }: { readonly shoot: Shoot; readonly onClose
     task();
     onClose();
   };
+  const withWhole = (task: (record: Shoot) => void) =>
+    done(() => void whole(shoot.id).then((record) => record && task(record)));
   return (
     <Sheet title={shoot.title} open onClose={onClose}>
       <Field label="Title" value={title} onChangeText={setTitle} error={wrong} />
@@ -163,11 +171,11 @@ function MoreSheet({ shoot, onClose }: { readonly shoot: Shoot; readonly onClose
         label="Rename"
         kind="primary"
         disabled={wrong !== undefined || title.trim() === shoot.title}
-        onPress={done(() => update(shoot.id, (current) => ({ ...current, title: title.trim() })))}
+        onPress={done(() => void rename(shoot.id, title.trim()))}
       />
-      <Button label="Duplicate" onPress={done(() => duplicate(shoot))} />
-      <Button label="Export as a file" onPress={done(() => exportFile(shoot))} />
-      <Button label="Delete" onPress={done(() => remove(shoot))} />
+      <Button label="Duplicate" onPress={withWhole(duplicate)} />
+      <Button label="Export as a file" onPress={withWhole(exportFile)} />
+      <Button label="Delete" onPress={withWhole(remove)} />
     </Sheet>
   );
 }

@@ -1,26 +1,26 @@
 import { useMemo } from 'react';
-import { DEMO_SHOOTS } from '@/demo';
 import { taughtByEarlier } from '@/features/log/lessons';
+import { demoShoots } from '@/features/root/seed';
 import { readShootFile, shootFileName, writeShootFile } from '@/formats/shoot-json';
-import { duplicateShoot, newId, newShoot, type ShootBrief } from '@/records/new-shoot';
-import { useShootActions, useShoots } from '@/records/queries';
+import { newId } from '@/records/new-id';
+import { duplicateShoot, newShoot, type ShootBrief } from '@/records/new-shoot';
+import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { downloadText } from '@/ui/files';
 import { useToast } from '@/ui/Toast';
 
-const NONE: readonly Shoot[] = [];
 const now = () => new Date().toISOString();
 
 /** Whole-shoot tasks, with what they say when done. */
 export function useShootTasks() {
-  const { add, remove } = useShootActions();
+  const { add, remove, all } = useShootActions();
   const say = useToast();
-  // Read wherever a shoot can be made: what is there teaches it.
-  const { data: shoots = NONE } = useShoots(DEMO_SHOOTS);
   return useMemo(
     () => ({
-      create: (brief: ShootBrief): Shoot => {
-        const shoot = taughtByEarlier(newShoot(brief, newId(), now()), shoots);
+      /** What is there teaches what is made. */
+      create: async (brief: ShootBrief): Promise<Shoot> => {
+        const earlier = await all(demoShoots);
+        const shoot = taughtByEarlier(newShoot(brief, newId(), now()), earlier);
         add(shoot);
         return shoot;
       },
@@ -54,6 +54,6 @@ export function useShootTasks() {
         return {};
       },
     }),
-    [add, remove, say, shoots],
+    [add, remove, all, say],
   );
 }

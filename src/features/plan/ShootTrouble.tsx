@@ -1,0 +1,73 @@
+import { useRouter } from 'expo-router';
+import type { FallbackProps } from 'react-error-boundary';
+import { ScrollView, View } from 'react-native';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
+import type { Shoot } from '@/records/shoot';
+import { Button, IconButton } from '@/ui/Button';
+import { Heading, Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { UndoButtons } from './UndoButtons';
+
+const reasonOf = (error: unknown): string =>
+  error instanceof Error ? error.message : String(error);
+
+/** A fault of the page of a shoot: nothing is lost, and there are four ways on. */
+export function ShootTrouble({
+  shoot,
+  error,
+  resetErrorBoundary,
+}: FallbackProps & { readonly shoot: Shoot }) {
+  const router = useRouter();
+  const inks = useInks();
+  return (
+    <View className="flex-1 bg-paper">
+      <View role="banner" className="flex-row items-center border-b border-ink">
+        <IconButton label="All shoots" onPress={() => router.navigate('/')}>
+          <ArrowLeft color={inks.ink} size={24} />
+        </IconButton>
+        <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
+          {shoot.title}
+        </Heading>
+        <UndoButtons always />
+      </View>
+      <ScrollView role="main" contentContainerClassName="mx-auto w-full max-w-[560px] gap-4 p-4">
+        <TroubleWords what="This shoot can’t be shown as it is now." error={error} />
+        <TroubleWays shoot={shoot} onRetry={resetErrorBoundary} />
+      </ScrollView>
+    </View>
+  );
+}
+
+/** A fault of the step that is open: title, undo, plan and the other steps are still there. */
+export function StepTrouble({
+  shoot,
+  error,
+  resetErrorBoundary,
+}: FallbackProps & { readonly shoot: Shoot }) {
+  return (
+    <View className="gap-4 py-4">
+      <TroubleWords what="This step can’t be shown as it is now." error={error} />
+      <TroubleWays shoot={shoot} onRetry={resetErrorBoundary} />
+    </View>
+  );
+}
+
+function TroubleWords({ what, error }: { readonly what: string; readonly error: unknown }) {
+  return (
+    <View role="alert" className="gap-1 border-2 border-signal p-3">
+      <Text kind="strong">{what}</Text>
+      <Text>{`Nothing is lost. Undo the last change, or change this: ${reasonOf(error)}`}</Text>
+    </View>
+  );
+}
+
+function TroubleWays({ shoot, onRetry }: { readonly shoot: Shoot; readonly onRetry: () => void }) {
+  const { exportFile } = useShootTasks();
+  return (
+    <View className="gap-2">
+      <Button label="Try again" kind="primary" onPress={onRetry} />
+      <Button label="Export as a file" onPress={() => exportFile(shoot)} />
+    </View>
+  );
+}

@@ -1,0 +1,127 @@
+import oldStore, {
+  createAsyncStorage,
+  type AsyncStorage,
+} from '@react-native-async-storage/async-storage';
+
+import { leftBehind, openJournal } from './journal';
+
+/**
+ * Where texts are kept, by key: IndexedDB, a database of our own. Where the browser keeps nothing they live
+ * as long as the page. What an older version of the app kept is carried over once.
+ */
+
+export const ROOT = 'bright-perch/';
+const DATABASE = 'bright-perch';
+const CARRIED_KEY = `${ROOT}carried-over`;
+
+type Store = Pick<AsyncStorage, 'getMany' | 'setMany' | 'removeMany' | 'getAllKeys'>;
+
+export interface Device {
+  /** Keys that hold something. */
+  readonly keys: () => Promise<string[]>;
+  /** Texts by key, without those that hold nothing. */
+  readonly read: (keys: readonly string[]) => Promise<Map<string, string>>;
+  /** Puts texts in place, and takes away those that are null: all in one transaction, or none. */
+  readonly change: (texts: Readonly<Record<string, string | null>>) => Promise<void>;
+  /** Why nothing is kept beyond this page, if so. */
+  readonly onlyHere?: string;
+}
+
+/** Holds nothing: what is taken away in a transaction with what is put. */
+const GONE = '';
+
+function deviceOver(store: Store, onlyHere?: string): Device {
+  return {
+    keys: () => store.getAllKeys(),
+    read: async (keys) => {
+      const found = await store.getMany([...keys]);
+      return new Map(
+        Object.entries(found).filter((pair): pair is [string, string] => Boolean(pair[1])),
+      );
+    },
+    change: async (texts) => {
+      const entries = Object.entries(texts);
+      await store.setMany(Object.fromEntries(entries.map(([key, text]) => [key, text ?? GONE])));
+      const gone = entries.filter(([, text]) => text === null).map(([key]) => key);
+      // They hold nothing already; that they are named no more is tidiness.
+      if (gone.length > 0) await store.removeMany(gone).catch(() => undefined);
+    },
+    ...(onlyHere !== undefined && { onlyHere }),
+  };
+}
+
+/** A store that lives as long as the page. */
+function memoryStore(texts: Readonly<Record<string, string>>): Store {
+  const held = new Map(Object.entries(texts));
+  return {
+    getAllKeys: async () => [...held.keys()],
+    getMany: async (keys) => Object.fromEntries(keys.map((key) => [key, held.get(key) ?? null])),
+    setMany: async (entries) =>
+      Object.entries(entries).forEach(([key, text]) => held.set(key, text)),
+    removeMany: async (keys) => keys.forEach((key) => held.delete(key)),
+  };
+}
+
+/** Records of an older version; how the page looks stays where it was. */
+const OLD_RECORD = /^bright-perch\/(shoot\/|set-aside\/|(quick|shelf|columns|seeded)$)/;
+
+/** What an older version of the app kept; nothing where the browser refuses to say. */
+async function oldTexts(): Promise<Record<string, string>> {
+  try {
+    const keys = (await oldStore.getAllKeys()).filter((key) => OLD_RECORD.test(key));
+    const found = Object.entries(await oldStore.getMany(keys));
+    return Object.fromEntries(found.filter((pair): pair is [string, string] => pair[1] !== null));
+  } catch {
+    return {};
+  }
+}
+
+/**
+ * Carries over what an older version kept, checks that it arrived, and only then clears it away there.
+ * @throws what the new store threw: the old one is untouched then
+ */
+async function carriedOver(disk: Device): Promise<void> {
+  const there = await disk.read([CARRIED_KEY]);
+  if (there.has(CARRIED_KEY)) return;
+  const old = await oldTexts();
+  const known = new Set(await disk.keys());
+  const fresh = Object.entries(old).filter(([key]) => !known.has(key));
+  await disk.change({ ...Object.fromEntries(fresh), [CARRIED_KEY]: new Date().toISOString() });
+  const arrived = await disk.read(fresh.map(([key]) => key));
+  if (fresh.some(([key, text]) => arrived.get(key) !== text)) {
+    throw new Error('what was kept before did not arrive whole');
+  }
+  await oldStore.removeMany(Object.keys(old)).catch(() => undefined);
+}
+
+/** Does to the records what pages that died had only jotted down. */
+async function recovered(disk: Device): Promise<void> {
+  await openJournal();
+  const { jottings, strike } = await leftBehind();
+  if (jottings.length === 0) return;
+  const { recover } = await import('./recover');
+  await recover(disk, jottings);
+  strike();
+}
+
+async function opened(): Promise<Device> {
+  const disk = deviceOver(createAsyncStorage(DATABASE));
+  try {
+    await carriedOver(disk);
+    await recovered(disk);
+    return disk;
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    return deviceOver(memoryStore(await oldTexts()), why);
+  }
+}
+
+let device: Promise<Device> | undefined;
+
+/** The device, opened when it is first asked for. */
+export const openDevice = (): Promise<Device> => (device ??= opened());
+
+/** Opens it anew. For tests: a page does so by being loaded. */
+export const reopenDevice = (): void => {
+  device = undefined;
+};
