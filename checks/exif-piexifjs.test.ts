@@ -99,7 +99,7 @@ test('figures that can’t be are left out, the rest is kept', () => {
   expect(frame.shutterS).toBeUndefined();
   expect(frame.aperture).toBeUndefined();
   expect(frame.iso).toBe(800);
-  expect(frame.name.length).toBeLessThanOrEqual(100);
+  expect(frame.name.length).toBeLessThanOrEqual(255);
   expect(frame.camera).toMatch(/^Bodyx+$/);
 });
 
@@ -110,4 +110,36 @@ test('text, an empty file and a JPEG cut off anywhere never throw', () => {
   for (let at = 1; at < whole.byteLength; at += 97) {
     expect(() => readPicture('a.jpg', whole.slice(0, at))).not.toThrow();
   }
+});
+
+test.each([
+  '2027:04:16 29:99:99',
+  '2027:02:30 10:00:00',
+  '2027:04:16 24:00:00',
+  '2027:00:16 10:00:00',
+])('taken at %s, it does not say when', (taken) => {
+  const read = readPicture('a.dng', rawFile({ '0th': {}, Exif: { [TAKEN]: taken } }));
+  expect(read).toEqual({ ok: false, reason: 'it does not say when it was taken' });
+});
+
+// Orientation as EXIF 2.32 has it (quoted from memory): 1 to 4 upright or upside down, 5 to 8 on its side.
+test.each([
+  [1, 6000, 4000, undefined],
+  [3, 6000, 4000, undefined],
+  [6, 6000, 4000, true],
+  [8, 6000, 4000, true],
+  [1, 4000, 6000, true],
+])('orientation %d of %d x %d: held upright %p', (orientation, width, height, upright) => {
+  const read = readPicture(
+    'a.dng',
+    rawFile({
+      '0th': { [piexif.ImageIFD.Orientation]: orientation },
+      Exif: {
+        [TAKEN]: '2027:04:16 18:02:11',
+        [piexif.ExifIFD.PixelXDimension]: width,
+        [piexif.ExifIFD.PixelYDimension]: height,
+      },
+    }),
+  );
+  expect(read.ok && read.picture.frame.upright).toBe(upright);
 });

@@ -41,6 +41,7 @@ declare module 'piexifjs' {
       readonly Model: number;
       readonly DateTime: number;
       readonly Rating: number;
+      readonly Orientation: number;
       readonly Compression: number;
     };
     ExifIFD: {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 
-/** A spreadsheet runs a cell that begins like this. */
-const RUNS = /^[=+\-@\t\r]/;
+/** A spreadsheet runs a cell that begins like this, some also where the sign is a wide one. */
+const RUNS = /^[=+\-@\t\r＝＋－＠]/;
 
 type Cell = string | number;
 

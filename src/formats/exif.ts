@@ -2,7 +2,7 @@ import { DOMParser } from '@xmldom/xmldom';
 import { load, type XmpTag } from 'exifreader';
 // All of the core would follow into the worker.
 import { isPictureTime } from '@/core/log/bursts';
-import type { Frame } from '@/records/frames';
+import { LONGEST_NAME, type Frame } from '@/records/frames';
 
 /**
  * What a picture says of itself: JPEG, TIFF and the raw containers built on TIFF (DNG among them), HEIC,
@@ -22,7 +22,6 @@ type Read =
   | { readonly ok: true; readonly picture: PictureFigures }
   | { readonly ok: false; readonly reason: string };
 
-const LONGEST_NAME = 100;
 const LONGEST_CAMERA = 80;
 const LARGEST_THUMBNAIL_BYTES = 200_000;
 
@@ -52,7 +51,9 @@ function momentOf(taken: string, hundredths: string): number | undefined {
   const [year, month, day, hour, minute, second] = parts.slice(1).map(Number) as number[];
   const ms = Date.UTC(year ?? 0, (month ?? 1) - 1, day, hour, minute, second);
   const fraction = /^\d+$/.test(hundredths) ? Number(`0.${hundredths}`) * 1000 : 0;
-  const real = new Date(ms).getUTCMonth() === (month ?? 1) - 1;
+  // 29:99:99 would roll over into another day: what is no time is none.
+  const written = `${parts.slice(1, 4).join('-')}T${parts.slice(4).join(':')}`;
+  const real = Number.isFinite(ms) && new Date(ms).toISOString().startsWith(written);
   return real && isPictureTime(ms) ? ms + Math.round(fraction) : undefined;
 }
 

@@ -120,8 +120,16 @@ export function writeGeoJson({ place, ground, marks, positions, features }: Shoo
 const positionJson = z.array(z.number()).min(2).max(4);
 const MOST_POSITIONS = MOST_POINTS + 1;
 const lineJson = z.array(positionJson).min(2).max(MOST_POSITIONS);
+const ringJson = z
+  .array(positionJson)
+  .min(4)
+  .max(MOST_POSITIONS)
+  .refine(
+    (ring) => ring[0]?.every((figure, i) => figure === ring.at(-1)?.[i]),
+    'must end where it begins: the area is not closed',
+  );
 const ringsJson = z
-  .array(z.array(positionJson).min(4).max(MOST_POSITIONS))
+  .array(ringJson)
   .min(1)
   .max(1, 'must be one ring: areas with holes are not taken');
 const MOST_PARTS = 200;

@@ -1,7 +1,8 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
 import { z } from 'zod';
 import { FEATURE_SHAPE, toGeographic, type GeoPoint, type Point2 } from '@/core';
-import { firstProblem } from '@/records/parse';
+import { firstProblem, shortened } from '@/records/parse';
+import { xmlText } from './xml-text';
 import { MOST_ENTRIES, MOST_POINTS, type Feature, type Shoot } from '@/records/shoot';
 import {
   onPlan,
@@ -57,14 +58,14 @@ export function writeGpx({ title, place, marks, positions, features }: Shoot): s
       '@version': '1.1',
       '@creator': 'Bright Perch',
       '@xmlns': NAMESPACE,
-      metadata: { name: title },
+      metadata: { name: xmlText(title) },
       wpt: waypoints.map(({ name, type, desc, at }) => {
         const { latitudeDeg, longitudeDeg } = toGeographic(at, place);
         return {
           '@lat': latitudeDeg.toFixed(DEGREE_DIGITS),
           '@lon': longitudeDeg.toFixed(DEGREE_DIGITS),
-          name,
-          ...(desc && { desc }),
+          name: xmlText(name),
+          ...(desc && { desc: xmlText(desc) }),
           type,
         };
       }),
@@ -112,6 +113,16 @@ function thinned<T>(points: readonly T[]): readonly T[] {
   return Array.from({ length: MOST_POINTS }, (_, i) => points[Math.round(i * every)] as T);
 }
 
+/** @throws Refused for what the parser will not take: too deep, or tags of forbidden names */
+function treeOf(parser: XMLParser, text: string): { readonly gpx?: unknown } {
+  try {
+    return parser.parse(text) as { readonly gpx?: unknown };
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    throw new Refused(`the file is not GPX: ${shortened(why)}`);
+  }
+}
+
 function parsed(text: string): z.infer<typeof gpxXml> {
   refuseBlob(text);
   // No document type, hence no entities of its own: those are how XML is made to swell.
@@ -120,7 +131,7 @@ function parsed(text: string): z.infer<typeof gpxXml> {
   }
   const valid = XMLValidator.validate(text);
   if (valid !== true) {
-    throw new Refused(`the file is not GPX: line ${valid.err.line}, ${valid.err.msg}`);
+    throw new Refused(`the file is not GPX: line ${valid.err.line}, ${shortened(valid.err.msg)}`);
   }
   const lists = new Set(['wpt', 'rte', 'rtept', 'trk', 'trkseg', 'trkpt']);
   const parser = new XMLParser({
@@ -131,7 +142,7 @@ function parsed(text: string): z.infer<typeof gpxXml> {
     removeNSPrefix: true,
     isArray: (name) => lists.has(name),
   });
-  const { gpx } = parser.parse(text) as { gpx?: unknown };
+  const { gpx } = treeOf(parser, text);
   if (gpx === undefined) throw new Refused('the file is not GPX: it has no gpx element');
   const result = gpxXml.safeParse(gpx === '' ? {} : gpx);
   if (!result.success) throw new Refused(firstProblem(result.error));

@@ -181,3 +181,26 @@ test('no text stops the reading', () => {
     ),
   );
 });
+
+test.each([
+  ['Crew', 'Marsh & Holm AC', ['Marsh & Holm AC']],
+  ['Club', 'Bank and Weir', undefined],
+  ['Competitor', 'Ash/Lock; Holm and Co', ['Ash/Lock', 'Holm and Co']],
+  ['Crews', 'Marsh & Holm / Weir', ['Marsh', 'Holm', 'Weir']],
+  ['Pair', 'Reed and Sedge', undefined],
+  ['Athletes', 'Reed and Sedge', ['Reed', 'Sedge']],
+])('in a column “%s”, “%s” is %p', (column, cell, names) => {
+  const { events } = order(`Event,Start,${column}\nHeat,10:00,${cell}`);
+  expect(events[0]?.entries.map(({ name }) => name)).toEqual(names ?? []);
+});
+
+test.each(['＝1+1', '＋1', '－1', '＠SUM(A1)'])(
+  'the wide sign of %s is no formula either',
+  (name) => {
+    const text = writeOrder({
+      events: [{ ...FIRST_EVENT, id: 'a', name, entries: [], startLocal: '2027-06-19T10:00' }],
+    });
+    expect(text).toContain(`'${name}`);
+    expect(order(text).events[0]?.name).toBe(name);
+  },
+);

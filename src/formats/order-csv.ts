@@ -24,14 +24,14 @@ export interface OrderTable {
   readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
 }
 
-type TableRead =
+export type TableRead =
   | { readonly ok: true; readonly table: OrderTable }
   | { readonly ok: false; readonly reason: string };
 
 const refuse = (reason: string) => ({ ok: false as const, reason });
 
 /** A cell without the mark that keeps a spreadsheet from running it. */
-const plain = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@\t])/, '');
+const plain = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@\t＝＋－＠])/, '');
 
 /** A table from CSV, tabs or semicolons; its first row names the columns unless it holds a time. */
 export function readTable(text: string): TableRead {
@@ -136,6 +136,10 @@ const WORTH: Readonly<Record<string, DayEventRecord['worth']>> = {
 };
 const short = (text: string): string => (text.length > 40 ? `${text.slice(0, 40)}…` : text);
 
+/** A column of more than one name each. */
+const SEVERAL =
+  /(?:athletes|crews|competitors|swimmers|runners|teams|people|names|pairs?|doubles)$/i;
+
 class Wrong extends Error {}
 
 /**
@@ -144,7 +148,7 @@ class Wrong extends Error {}
  * @param days first and last date of the shoot; rows of other days are counted and left
  */
 export function readOrder(
-  { rows }: OrderTable,
+  { columns, rows }: OrderTable,
   meanings: readonly ColumnMeaning[],
   { days, order }: { readonly days: readonly [string, string]; readonly order?: DateOrder },
 ): OrderRead {
@@ -157,6 +161,8 @@ export function readOrder(
     const date = cellOf(cells, 'date') || splitDateTime(cellOf(cells, 'start')).date;
     return date ? [date] : [];
   });
+  // “Marsh & Holm AC” is one club: only a column that says it names several is split at such words.
+  const several = SEVERAL.test(columns[at.who] ?? '');
   const found = dateOrderOf(writtenDates);
   const dateOrder = found ?? order ?? 'dayFirst';
   const year = Number(days[0].slice(0, 4));
@@ -198,7 +204,7 @@ export function readOrder(
     }
     const heat = cellOf(cells, 'heat').slice(0, 40);
     const who = cellOf(cells, 'who')
-      .split(/[;\n/&]| and /)
+      .split(several ? /[;\n/&]| and / : /[;\n]/)
       .map((entry) => entry.trim().slice(0, 80))
       .filter(Boolean)
       .slice(0, 40);

@@ -205,3 +205,18 @@ test('what is written reads back, each event as itself', () => {
     TERN_WATER.events.map((event) => [event.id, startOf(event)]),
   );
 });
+
+test('three daily entries since 1995 are read for the shoot’s own day', () => {
+  const daily = (uid: string, hour: string) => [
+    ...['BEGIN:VEVENT', `UID:${uid}@b`, `SUMMARY:Bell ${uid}`],
+    ...[`DTSTART:19950101T${hour}0000`, 'RRULE:FREQ=DAILY', 'END:VEVENT'],
+  ];
+  const { events } = eventsOf(
+    calendar(...daily('a', '08'), ...daily('b', '12'), ...daily('c', '17')),
+  );
+  expect(events.map(({ name, startLocal }) => [name, startLocal])).toEqual([
+    ['Bell a', '2027-06-19T08:00'],
+    ['Bell b', '2027-06-19T12:00'],
+    ['Bell c', '2027-06-19T17:00'],
+  ]);
+});

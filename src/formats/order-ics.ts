@@ -10,8 +10,13 @@ import type { OrderedEvent } from './order-csv';
 
 export const LARGEST_CALENDAR_BYTES = 5_000_000;
 const MINUTE_MS = 60_000;
-/** Repeats that are looked at in one calendar: endless rules must not hold the page. */
-const MOST_REPEATS = 10_000;
+/**
+ * Repeats that are looked at in one calendar: some thirty years of twenty things a day. A rule that never
+ * gives a day at all is ended by whoever reads in a worker (files-client).
+ */
+const MOST_REPEATS = 250_000;
+/** Longer than any occurrence is moved from where its rule has it. */
+const NEAR_MS = 7 * 86_400_000;
 const UID_HOST = '@bright-perch';
 
 export interface CalendarEvent extends OrderedEvent {
@@ -75,8 +80,15 @@ interface Occurrence {
   readonly seconds: number;
 }
 
-/** An entry's occurrences, in order, as long as there are repeats left to look at. */
-function* occurrencesOf(event: ICAL.Event, left: { repeats: number }): Generator<Occurrence> {
+/**
+ * An entry's occurrences from about a moment on, in order, as long as there are repeats left to look at.
+ * Those long before are only counted.
+ */
+function* occurrencesOf(
+  event: ICAL.Event,
+  left: { repeats: number },
+  fromMs: number,
+): Generator<Occurrence> {
   const first = {
     component: event.component,
     start: event.startDate,
@@ -90,6 +102,7 @@ function* occurrencesOf(event: ICAL.Event, left: { repeats: number }): Generator
   for (; left.repeats > 0; left.repeats -= 1) {
     const next = repeats.next() as ICAL.Time | null;
     if (!next) return;
+    if (next.toUnixTime() * 1000 < fromMs - NEAR_MS) continue;
     const { item, startDate, endDate } = event.getOccurrenceDetails(next);
     yield {
       component: item.component,
@@ -156,7 +169,7 @@ export function readCalendar(
         continue;
       }
       const met = events.length;
-      for (const occurrence of occurrencesOf(event, left)) {
+      for (const occurrence of occurrencesOf(event, left, from)) {
         const at = momentOf(occurrence.start, tzidOf(occurrence.component), timeZone);
         if (at > to) break;
         if (at >= from) events.push(eventOf(occurrence, localMinuteOf(at, timeZone)));

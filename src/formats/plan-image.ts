@@ -1,3 +1,5 @@
+import { xmlText } from './xml-text';
+
 /** A drawn plan as a picture file: SVG that stands alone, and PNG made from it. */
 
 /** Seen where the app's own fonts are not. */
@@ -5,7 +7,11 @@ const FONT_FAMILY = '"Perch Body", "Source Sans 3", "Helvetica Neue", Arial, san
 
 /** A text as it may stand in markup. */
 export const escaped = (text: string) =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  xmlText(text)
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/"/g, '&quot;');
 
 /**
  * A whole SVG file round the drawing's own markup.

@@ -1,12 +1,5 @@
 import { toLocal, type GeoPoint, type Point2 } from '@/core';
-import {
-  MOST_ENTRIES,
-  REACH_M,
-  type Feature,
-  type Mark,
-  type Position,
-  type Shoot,
-} from '@/records/shoot';
+import { REACH_M, type Feature, type Mark, type Position, type Shoot } from '@/records/shoot';
 
 /** Things of a ground as a file holds them, whatever its format. */
 export interface SiteItems {
@@ -67,7 +60,7 @@ export function reading(read: () => Omit<Extract<SiteRead, { ok: true }>, 'ok'>)
 }
 
 /** The shoot with a file's things: those whose id is there already take its place, others are added. */
-export function merged(shoot: Shoot, items: SiteItems): Shoot | undefined {
+export function merged(shoot: Shoot, items: SiteItems): Shoot {
   const mergeLists = <T extends { readonly id: string }>(
     there: readonly T[],
     come: readonly T[],
@@ -77,14 +70,10 @@ export function merged(shoot: Shoot, items: SiteItems): Shoot | undefined {
     const known = new Set(there.map(({ id }) => id));
     return [...kept, ...come.filter(({ id }) => !known.has(id))];
   };
-  const next = {
+  return {
     ...shoot,
     marks: mergeLists(shoot.marks, items.marks),
     positions: mergeLists(shoot.positions, items.positions),
     features: mergeLists(shoot.features, items.features),
   };
-  const full = [next.marks, next.positions, next.features].some(
-    (list) => list.length > MOST_ENTRIES,
-  );
-  return full ? undefined : next;
 }

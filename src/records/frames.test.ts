@@ -87,3 +87,48 @@ test.each([
   expect(checked.success).toBe(false);
   expect(checked.error?.issues[0]?.message.length).toBeGreaterThan(5);
 });
+
+test('more cameras than one chunk holds each keep their own name', () => {
+  const frames = Array.from({ length: 90 }, (_, i) => ({
+    name: `P${i}.jpg`,
+    cameraMs: 1_800_000_000_000 + i,
+    camera: `Body ${i % 45}`,
+  }));
+  const chunks = packFrames(frames);
+  expect(chunks.every((chunk) => frameChunkSchema.safeParse(chunk).success)).toBe(true);
+  expect(unpackFrames(chunks)).toEqual(frames);
+});
+
+test('names as long as file systems allow come back whole', () => {
+  const frames = [0, 1].map((i) => ({
+    name: `${String(i)}${'é'.repeat(250)}.jpg`,
+    cameraMs: 1_800_000_000_000 + i,
+    camera: '',
+  }));
+  const chunks = packFrames(frames);
+  expect(frameChunkSchema.safeParse(chunks[0]).success).toBe(true);
+  expect(unpackFrames(chunks)).toEqual(frames);
+});
+
+test('a full chunk of long names, all different, is one that can be read', () => {
+  let state = 7;
+  const letter = () => {
+    state = (state * 1_103_515_245 + 12_345) % 2_147_483_648;
+    return String.fromCharCode(97 + ((state >> 8) % 26));
+  };
+  const frames = Array.from({ length: 1000 }, (_, i) => ({
+    name: Array.from({ length: 255 }, letter).join(''),
+    cameraMs: 1_800_000_000_000 + i,
+    camera: 'A',
+  }));
+  const chunks = packFrames(frames);
+  expect(chunks.every((chunk) => frameChunkSchema.safeParse(chunk).success)).toBe(true);
+  expect(unpackFrames(chunks)).toEqual(frames);
+});
+
+test('more than a shoot holds is refused, not cut', () => {
+  const one = { name: 'a', cameraMs: 1_800_000_000_000, camera: '' };
+  expect(() => packFrames(Array.from({ length: 50_001 }, () => one))).toThrow(
+    'frames 50001: must be at most 50000',
+  );
+});

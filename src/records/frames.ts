@@ -12,10 +12,16 @@ import { firstProblem } from './parse';
  */
 
 export const FRAMES_PER_CHUNK = 1000;
-export const MOST_CHUNKS = 50;
+/** Most pictures of one shoot. */
+export const MOST_FRAMES = 50_000;
+/** Chunks may be short: one ends where its cameras are too many. */
+export const MOST_CHUNKS = 500;
+const CAMERAS_PER_CHUNK = 20;
+/** Longest name that file systems allow. */
+export const LONGEST_NAME = 255;
 /** Characters of one chunk, and what it may unfold to. */
-const LONGEST_CHUNK = 120_000;
-const LARGEST_BYTES = 400_000;
+const LONGEST_CHUNK = 400_000;
+const LARGEST_BYTES = 1_200_000;
 
 export interface Frame {
   /** The file's own name. */
@@ -42,11 +48,19 @@ const optional = (least: number, most: number) =>
 const columnsSchema = z
   .strictObject({
     v: z.literal(1),
-    names: z.array(z.string().max(120)).max(FRAMES_PER_CHUNK),
+    names: z.array(z.string().max(LONGEST_NAME + 1)).max(FRAMES_PER_CHUNK),
     /** The first time, then steps. */
     ms: z.array(z.number().int().min(-1e14).max(1e14)).max(FRAMES_PER_CHUNK),
-    cameras: z.array(z.string().max(80)).max(20),
-    camera: z.array(z.number().int().min(0).max(19)).max(FRAMES_PER_CHUNK),
+    cameras: z.array(z.string().max(80)).max(CAMERAS_PER_CHUNK),
+    camera: z
+      .array(
+        z
+          .number()
+          .int()
+          .min(0)
+          .max(CAMERAS_PER_CHUNK - 1),
+      )
+      .max(FRAMES_PER_CHUNK),
     shutterS: optional(1e-6, 3600),
     aperture: optional(0.5, 128),
     iso: optional(1, 10_000_000),
@@ -84,17 +98,17 @@ function namesOf(steps: readonly string[]): string[] {
 }
 
 function packChunk(frames: readonly Frame[]): string {
-  const cameras = [...new Set(frames.map(({ camera }) => camera))].slice(0, 20);
+  const cameras = [...new Set(frames.map(({ camera }) => camera))];
   const figures = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') =>
     frames.map((frame) => frame[key] ?? null);
   const switches = (key: 'kept' | 'upright') =>
     frames.map((frame) => (frame[key] === undefined ? null : Number(frame[key])));
   const columns: z.infer<typeof columnsSchema> = {
     v: 1,
-    names: stepsOf(frames.map(({ name }) => name.slice(0, 100))),
+    names: stepsOf(frames.map(({ name }) => name.slice(0, LONGEST_NAME))),
     ms: frames.map(({ cameraMs }, i) => Math.round(cameraMs - (frames[i - 1]?.cameraMs ?? 0))),
     cameras,
-    camera: frames.map(({ camera }) => Math.max(0, cameras.indexOf(camera))),
+    camera: frames.map(({ camera }) => cameras.indexOf(camera)),
     shutterS: figures('shutterS'),
     aperture: figures('aperture'),
     iso: figures('iso'),
@@ -106,12 +120,29 @@ function packChunk(frames: readonly Frame[]): string {
   return btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns)), { level: 9 }), true));
 }
 
-/** Frames as chunks, in order of time. */
+/**
+ * Frames as chunks, in order of time. A chunk ends when it is full, or when a camera more would be too
+ * many for it.
+ * @throws RangeError for more frames than a shoot may hold
+ */
 export function packFrames(frames: readonly Frame[]): string[] {
+  if (frames.length > MOST_FRAMES) {
+    throw new RangeError(`frames ${frames.length}: must be at most ${MOST_FRAMES}`);
+  }
   const sorted = [...frames].sort((a, b) => a.cameraMs - b.cameraMs);
-  return Array.from({ length: Math.ceil(sorted.length / FRAMES_PER_CHUNK) }, (_, i) =>
-    packChunk(sorted.slice(i * FRAMES_PER_CHUNK, (i + 1) * FRAMES_PER_CHUNK)),
-  );
+  const chunks: Frame[][] = [];
+  let cameras = new Set<string>();
+  for (const frame of sorted) {
+    const last = chunks.at(-1);
+    const full = !last || last.length >= FRAMES_PER_CHUNK;
+    const crowded = !cameras.has(frame.camera) && cameras.size >= CAMERAS_PER_CHUNK;
+    if (full || crowded) {
+      chunks.push([frame]);
+      cameras = new Set();
+    } else last.push(frame);
+    cameras.add(frame.camera);
+  }
+  return chunks.map(packChunk);
 }
 
 /** Unfolded chunks are kept: a shoot is read anew at every change, its chunks seldom differ. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MOST_CHUNKS, frameChunkSchema } from './frames';
+import { frameChunkSchema, MOST_CHUNKS, MOST_FRAMES } from './frames';
 import { id, localSecond, text } from './shape';
 
 /**
@@ -41,19 +41,22 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
 export type LogEntry = z.infer<typeof logEntrySchema>;
 export type LogKind = LogEntry['kind'];
 
+/** A camera whose date was never set: any span between two years that pictures may be of. */
+export const MOST_OFF_S = 250 * 366 * 86_400;
+
 /** How far a camera's clock stands from the place's own. */
 export const cameraClockSchema = z.strictObject({
   /** As its pictures name it; none where they don't. */
   name: z.string().max(80),
   /** Add this to the camera's time. */
-  offsetS: z.number().int().min(-172_800).max(172_800),
+  offsetS: z.number().int().min(-MOST_OFF_S).max(MOST_OFF_S),
 });
 
 export const logSchema = z.strictObject({
   entries: z.array(logEntrySchema).max(MOST_LOGGED),
-  clocks: z.array(cameraClockSchema).max(20),
+  clocks: z.array(cameraClockSchema).max(200),
   /** Pictures' own figures, packed: `src/records/frames.ts`. */
-  frames: z.array(frameChunkSchema).max(MOST_CHUNKS),
+  frames: z.array(frameChunkSchema).max(MOST_CHUNKS, `must be at most ${MOST_FRAMES} pictures`),
   /** Lessons of earlier shoots, and whether this plan uses them. */
   lessons: z
     .array(

@@ -8,10 +8,11 @@ type Migration = (older: Record<string, unknown>) => unknown;
 
 /** Longest piece of a file that a refusal quotes. */
 const LONGEST_QUOTE = 60;
+const LONGEST_MESSAGE = 240;
 
 /** Text as a refusal shows it: no longer than fits, and cut off visibly. */
-export const shortened = (text: string): string =>
-  text.length > LONGEST_QUOTE ? `${text.slice(0, LONGEST_QUOTE)}…` : text;
+export const shortened = (text: string, most = LONGEST_QUOTE): string =>
+  text.length > most ? `${text.slice(0, most)}…` : text;
 
 /** A value of a file as a refusal shows it. */
 export const quoted = (value: unknown): string => shortened(JSON.stringify(value) ?? 'nothing');
@@ -25,11 +26,12 @@ export function firstProblem(error: z.ZodError): string {
       typeof key === 'number'
         ? `${soFar}[${key}]`
         : soFar
-          ? `${soFar}.${String(key)}`
-          : String(key),
+          ? `${soFar}.${shortened(String(key))}`
+          : shortened(String(key)),
     '',
   );
-  return path ? `${path}: ${issue.message}` : issue.message;
+  const message = shortened(issue.message, LONGEST_MESSAGE);
+  return path ? `${path}: ${message}` : message;
 }
 
 /** Lifts an older record through its migrations and checks it whole. */

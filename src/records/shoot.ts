@@ -136,7 +136,7 @@ const LISTS_OF_ITEMS = [
 ] as const;
 
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
-  z.array(entry).min(atLeast).max(MOST_ENTRIES);
+  z.array(entry).min(atLeast).max(MOST_ENTRIES, `must be at most ${MOST_ENTRIES}`);
 
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;

@@ -4,13 +4,15 @@ import { useShootPage } from '@/features/plan/ShootContext';
 import { LARGEST_TABLE_BYTES, writeOrder } from '@/formats/order-csv';
 import { writeCalendar } from '@/formats/order-ics';
 import { fileStem } from '@/formats/shoot-json';
+import { ReadingNow } from '@/features/files/ReadingNow';
+import { useReading } from '@/features/files/use-reading';
 import { Button } from '@/ui/Button';
 import { chooseFile, downloadText } from '@/ui/files';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import type { DayLine } from './day-lines';
-import { noteFor } from './import';
-import { ImportSheet, type OrderFile } from './ImportSheet';
+import { daysOf, noteFor } from './import';
+import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
 import type { LightCell } from './light-column';
 import type { DayEventRecord } from '@/records/day';
 
@@ -29,18 +31,19 @@ export function FilesSection({
   const { shoot, clock } = useShootPage().plan;
   const say = useToast();
   const [file, setFile] = useState<OrderFile>();
+  const reading = useReading();
   const open = async () => {
     const chosen = await chooseFile('.csv,.tsv,.txt,.ics,text/csv,text/calendar');
     if (!chosen) return;
-    if (chosen.size > LARGEST_TABLE_BYTES) {
-      say({ text: `“${chosen.name}” is over 5 MB: no running order is so large` });
-      return;
-    }
-    try {
-      setFile({ name: chosen.name, text: await chosen.text() });
-    } catch {
-      say({ text: `“${chosen.name}” could not be read` });
-    }
+    const { startLocal, endLocal, place } = shoot;
+    const options = { days: daysOf({ startLocal, endLocal }), timeZone: place.timeZone };
+    const read = await reading.read(chosen, LARGEST_TABLE_BYTES, async (service, text) =>
+      isCalendar(chosen.name, text)
+        ? { text, calendar: await service.calendar(text, options) }
+        : { text, table: await service.table(text) },
+    );
+    if (read.ok) setFile({ name: chosen.name, ...read.value });
+    else if (read.reason) say({ text: `“${chosen.name}” could not be read: ${read.reason}` });
   };
   const stem = fileStem(shoot.title);
   const saveCalendar = () => {
@@ -64,6 +67,7 @@ export function FilesSection({
         In and out
       </Heading>
       <Button label="Bring in a running order" onPress={() => void open()} />
+      <ReadingNow reading={reading} />
       <Button
         label="Save as a table"
         disabled={none}

@@ -1,14 +1,16 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { columnKey, guessMeanings, readOrder, readTable } from '@/formats/order-csv';
-import { readCalendar, type CalendarEvent } from '@/formats/order-ics';
+import { columnKey, guessMeanings, type TableRead } from '@/formats/order-csv';
+import type { CalendarEvent, CalendarRead } from '@/formats/order-ics';
 import type { DateOrder } from '@/formats/written-time';
 import { COLUMN_MEANINGS, MOST_COLUMNS, type ColumnMeaning } from '@/records/columns';
 import { MOST_EVENTS } from '@/records/day';
 import { newId } from '@/records/new-id';
 import { COLUMNS } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
+import { readFileApart } from '@/workers/files-client';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
@@ -17,10 +19,15 @@ import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { daysOf, merged, type Merged } from './import';
 
-export interface OrderFile {
-  readonly name: string;
-  readonly text: string;
-}
+/** A file that was read: as a calendar, or as a table whose columns are still to be named. */
+export type OrderFile = { readonly name: string; readonly text: string } & (
+  | { readonly calendar: CalendarRead; readonly table?: never }
+  | { readonly table: TableRead; readonly calendar?: never }
+);
+
+/** By what is in it; an empty one by its name. */
+export const isCalendar = (name: string, text: string): boolean =>
+  /^\uFEFF?\s*BEGIN:/i.test(text) || /\.ics$/i.test(name);
 
 const MEANING_WORDS: Readonly<Record<ColumnMeaning, string>> = {
   skip: 'Nothing: leave it',
@@ -49,38 +56,28 @@ export function ImportSheet({
   readonly file: OrderFile;
   readonly onClose: () => void;
 }) {
-  const isCalendar = /^\uFEFF?\s*BEGIN:/i.test(file.text) || /\.ics$/i.test(file.name);
   return (
     <Sheet title={`Bring in ${file.name}`} open onClose={onClose}>
-      {isCalendar ? (
-        <CalendarPart file={file} onClose={onClose} />
+      {file.calendar ? (
+        <CalendarPart read={file.calendar} onClose={onClose} />
       ) : (
-        <TablePart file={file} onClose={onClose} />
+        <TablePart file={file} table={file.table} onClose={onClose} />
       )}
     </Sheet>
   );
-}
-
-interface PartProps {
-  readonly file: OrderFile;
-  readonly onClose: () => void;
 }
 
 const Refused = ({ reason }: { readonly reason: string }) => (
   <Text role="alert">{`Nothing was brought in: ${reason}.`}</Text>
 );
 
-function CalendarPart({ file, onClose }: PartProps) {
-  const { shoot } = useShootPage().plan;
-  const { startLocal, endLocal, place } = shoot;
-  const read = useMemo(
-    () =>
-      readCalendar(file.text, {
-        days: daysOf({ startLocal, endLocal }),
-        timeZone: place.timeZone,
-      }),
-    [file, startLocal, endLocal, place],
-  );
+function CalendarPart({
+  read,
+  onClose,
+}: {
+  readonly read: CalendarRead;
+  readonly onClose: () => void;
+}) {
   if (!read.ok) return <Refused reason={read.reason} />;
   const left = [
     read.elsewhere > 0 ? `${read.elsewhere} on other days` : '',
@@ -95,11 +92,18 @@ function CalendarPart({ file, onClose }: PartProps) {
   );
 }
 
-function TablePart({ file, onClose }: PartProps) {
+function TablePart({
+  file,
+  table,
+  onClose,
+}: {
+  readonly file: OrderFile;
+  readonly table: TableRead;
+  readonly onClose: () => void;
+}) {
   const { shoot } = useShootPage().plan;
   const { startLocal, endLocal } = shoot;
   const { record: remembered, change } = useSingle(COLUMNS);
-  const table = useMemo(() => readTable(file.text), [file]);
   const [own, setOwn] = useState<Readonly<Record<number, ColumnMeaning>>>({});
   const [order, setOrder] = useState<DateOrder>('dayFirst');
   const meanings = useMemo(() => {
@@ -107,14 +111,18 @@ function TablePart({ file, onClose }: PartProps) {
     const guessed = guessMeanings(table.table.columns, remembered?.byName ?? {});
     return guessed.map((meaning, i) => own[i] ?? meaning);
   }, [table, remembered, own]);
-  const read = useMemo(
-    () =>
-      table.ok
-        ? readOrder(table.table, meanings, { days: daysOf({ startLocal, endLocal }), order })
-        : undefined,
-    [table, meanings, order, startLocal, endLocal],
-  );
-  if (!table.ok || !read) return <Refused reason={table.ok ? 'unreadable' : table.reason} />;
+  const options = { days: daysOf({ startLocal, endLocal }), order };
+  const { data: read, error } = useQuery({
+    queryKey: ['order-file', file.name, file.text.length, meanings, options],
+    queryFn: ({ signal }) =>
+      readFileApart((service) => service.order(file.text, { meanings, options }), signal),
+    enabled: table.ok,
+    placeholderData: keepPreviousData,
+    gcTime: 0,
+  });
+  if (!table.ok) return <Refused reason={table.reason} />;
+  if (error) return <Refused reason={error.message} />;
+  if (!read) return <Text role="status">{`Reading ${file.name}`}</Text>;
   const { columns, rows } = table.table;
   const lacking = (['name', 'start'] as const).filter((meaning) => !meanings.includes(meaning));
   const remember = () =>

@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { pngOf } from '@/formats/plan-image';
-import type { PointsAs, SiteRead } from '@/formats/site';
+import { LARGEST_SITE_BYTES, type PointsAs, type SiteRead } from '@/formats/site';
 import { useShootPage } from '@/features/plan/ShootContext';
+import { ReadingNow } from '@/features/files/ReadingNow';
+import { useReading } from '@/features/files/use-reading';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { chooseFile, downloadBlob, downloadText } from '@/ui/files';
@@ -10,14 +12,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { planSheet, SHEET } from './plan-sheet';
-import {
-  itemsInWords,
-  readSiteFile,
-  SITE_EXPORTS,
-  SITE_FILES,
-  siteFileName,
-  withItems,
-} from './site-files';
+import { itemsInWords, SITE_EXPORTS, SITE_FILES, siteFileName, withItems } from './site-files';
 
 const POINTS_AS: readonly { readonly value: PointsAs; readonly label: string }[] = [
   { value: 'positions', label: 'Positions' },
@@ -48,8 +43,10 @@ function Export() {
   const site = (ending: keyof typeof SITE_EXPORTS) => () => {
     const { write, type } = SITE_EXPORTS[ending];
     const name = siteFileName(shoot, ending);
-    downloadText(name, write(shoot), type);
-    say({ text: `Exported ${name}` });
+    void write(shoot).then((text) => {
+      downloadText(name, text, type);
+      say({ text: `Exported ${name}` });
+    });
   };
   const picture = async (ending: 'svg' | 'png') => {
     const name = siteFileName(shoot, ending);
@@ -87,10 +84,17 @@ function Import({ onDone }: { readonly onDone: () => void }) {
   const [pointsAs, setPointsAs] = useState<PointsAs>('positions');
   const [chosen, setChosen] = useState<Chosen>();
   const { shoot } = plan;
+  const { place, subjects } = shoot;
+  const reading = useReading();
   const choose = async () => {
     const file = await chooseFile(SITE_FILES);
     if (!file) return;
-    setChosen({ name: file.name, read: await readSiteFile(file, shoot, pointsAs) });
+    setChosen(undefined);
+    const read = await reading.read(file, LARGEST_SITE_BYTES, async (service, text) =>
+      service.site(text, { place, subjects, pointsAs }),
+    );
+    if (read.ok) setChosen({ name: file.name, read: read.value });
+    else if (read.reason) setChosen({ name: file.name, read: { ok: false, reason: read.reason } });
   };
   const take = (read: Extract<SiteRead, { ok: true }>) => {
     const fits = withItems(shoot, read.items);
@@ -124,6 +128,7 @@ function Import({ onDone }: { readonly onDone: () => void }) {
         }}
       />
       <Button label="Choose a GeoJSON or GPX file" onPress={() => void choose()} />
+      <ReadingNow reading={reading} />
       {chosen?.read.ok === false ? (
         <View role="alert" className="border-2 border-signal p-3">
           <Text kind="strong">{`${chosen.name} was refused; nothing has changed.`}</Text>

@@ -1,7 +1,15 @@
 import { DEMO_SHOOTS } from '@/demo';
+import { DOMParser } from '@xmldom/xmldom';
 import { writeGeoJson } from '@/formats/geojson';
+import { writeGpx } from '@/formats/gpx';
+import { escaped } from '@/formats/plan-image';
 import type { Shoot } from '@/records/shoot';
-import { itemsInWords, readSite, readSiteFile, withItems } from './site-files';
+import type { PointsAs } from '@/formats/site';
+import { readSite as readSiteText } from '@/formats/site-file';
+import { itemsInWords, withItems } from './site-files';
+
+const readSite = (text: string, { place, subjects }: Shoot, pointsAs: PointsAs) =>
+  readSiteText(text, { place, subjects, pointsAs });
 
 const [larkmoor, , tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
 const reason = (text: string) => {
@@ -46,12 +54,7 @@ describe('what is refused, whole and with a reason', () => {
     expect(reason(outside)).toMatch(/document type of its own/);
   });
 
-  test('a file of over 4 MB, before it is read', async () => {
-    const huge = { size: 5e6, text: () => Promise.reject(new Error('was read')) } as never;
-    expect(await readSiteFile(huge, larkmoor, 'marks')).toMatchObject({
-      ok: false,
-      reason: expect.stringMatching(/over 4 MB/),
-    });
+  test('a file of over 4 MB', () => {
     expect(reason(`{"a": "${'x'.repeat(4_000_001)}"}`)).toMatch(/over 4 MB/);
   });
 
@@ -145,5 +148,72 @@ test('with what is there it would be too many', () => {
   const mark = larkmoor.marks[0] as Shoot['marks'][number];
   const marks = Array.from({ length: 399 }, (_, i) => ({ ...mark, id: `m-${i}` }));
   const taken = withItems(larkmoor, { marks, positions: [], features: [] });
-  expect(taken).toEqual({ ok: false, reason: expect.stringMatching(/over 400/) });
+  expect(taken).toEqual({ ok: false, reason: 'marks: must be at most 400' });
+});
+
+test('a mark with a subject of another shoot’s own stands still here, and it is told', () => {
+  const own = {
+    ...larkmoor,
+    marks: larkmoor.marks.map((m, i) => (i ? m : { ...m, subjectId: 'own-fox' })),
+  };
+  const read = readSite(writeGeoJson(own), larkmoor, 'marks');
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.items.marks[0]?.subjectId).toBe('standing');
+  expect(read.notes.at(-1)).toMatch(/^The subject of .* is not in this shoot; it stands still/);
+  expect(withItems(larkmoor, read.items).ok).toBe(true);
+});
+
+test('a fence whose wire is thicker than its mesh is refused before anything changes', () => {
+  const fence = feature(
+    { type: 'LineString', coordinates: [HERE, [-1.869, 53.12]] },
+    {
+      ...{ kind: 'fence', name: 'Wire', heightM: 3, meshPitchMm: 10, wireMm: 12 },
+      ...{ postSpacingM: 3, postWidthMm: 60 },
+    },
+  );
+  const read = readSite(collection(fence), larkmoor, 'marks');
+  if (!read.ok) throw new Error(read.reason);
+  expect(withItems(larkmoor, read.items)).toEqual({
+    ok: false,
+    reason: expect.stringMatching(/^features\[\d+\]\.wireMm: must be/),
+  });
+});
+
+test.each([
+  ['named as an object’s own part', '<gpx><constructor/><wpt lat="53.12" lon="-1.87"/></gpx>'],
+  ['named __proto__', '<gpx><__proto__><a>1</a></__proto__><wpt lat="53.12" lon="-1.87"/></gpx>'],
+  ['nested a hundred deep', `<gpx>${'<a>'.repeat(100)}${'</a>'.repeat(100)}</gpx>`],
+  ['nested ten thousand deep', `<gpx>${'<a>'.repeat(1e4)}${'</a>'.repeat(1e4)}</gpx>`],
+])('a GPX tag %s is read or refused in words', (_what, text) => {
+  expect(reason(text)).toMatch(/^taken$|^the file is not GPX: |^the file has no waypoints/);
+});
+
+test('a refusal quotes only the beginning of what is long', () => {
+  const key = 'k'.repeat(3_000_000);
+  const own = feature({ type: 'Point', coordinates: HERE }, { kind: 'tree', name: 'T', [key]: 1 });
+  const why = reason(collection(own));
+  expect(why).toMatch(/^feature 1: /);
+  expect(why.length).toBeLessThan(400);
+  expect(reason(`<gpx><${'t'.repeat(3_000_000)}></gpx>`).length).toBeLessThan(400);
+});
+
+test('an area that is not closed is refused, with what is wrong', () => {
+  const ring = [HERE, [-1.869, 53.12], [-1.869, 53.121], [-1.87, 53.121]];
+  expect(reason(collection(feature({ type: 'Polygon', coordinates: [ring] })))).toMatch(
+    /must end where it begins: the area is not closed/,
+  );
+});
+
+test('names with control characters make sound XML', () => {
+  const name = 'A\u0000B\u000bC\ud800D\ufffe & <E>';
+  const [mark, ...marks] = larkmoor.marks as [Shoot['marks'][number]];
+  const gpx = writeGpx({ ...larkmoor, title: name, marks: [{ ...mark, name }, ...marks] });
+  const errors: string[] = [];
+  new DOMParser({ onError: (_level, message) => errors.push(message) }).parseFromString(
+    gpx,
+    'text/xml',
+  );
+  expect(errors).toEqual([]);
+  expect(gpx).toContain('ABCD &amp; &lt;E&gt;');
+  expect(escaped(name)).toBe('ABCD &amp; &lt;E&gt;');
 });

@@ -1,15 +1,7 @@
-import { readGeoJson, writeGeoJson } from '@/formats/geojson';
-import { readGpx, writeGpx } from '@/formats/gpx';
-import {
-  LARGEST_SITE_BYTES,
-  merged,
-  type PointsAs,
-  type SiteItems,
-  type SiteRead,
-} from '@/formats/site';
+import { merged, type SiteItems } from '@/formats/site';
 import { fileStem } from '@/formats/shoot-json';
-import { newId } from '@/records/new-id';
 import type { Shoot } from '@/records/shoot';
+import { refusalOf, shootKey } from '@/records/storage';
 
 /** Grounds in and out of files. */
 
@@ -18,37 +10,17 @@ export const SITE_FILES = '.geojson,.json,.gpx,application/geo+json,application/
 export const siteFileName = ({ title }: Shoot, ending: string): string =>
   `${fileStem(title)}.${ending}`;
 
+/** How a ground is written, fetched when it is. */
 export const SITE_EXPORTS = {
-  geojson: { write: writeGeoJson, type: 'application/geo+json' },
-  gpx: { write: writeGpx, type: 'application/gpx+xml' },
+  geojson: {
+    write: async (shoot: Shoot) => (await import('@/formats/geojson')).writeGeoJson(shoot),
+    type: 'application/geo+json',
+  },
+  gpx: {
+    write: async (shoot: Shoot) => (await import('@/formats/gpx')).writeGpx(shoot),
+    type: 'application/gpx+xml',
+  },
 } as const;
-
-/** Reads a file by what is in it, not by what it is called. */
-export function readSite(text: string, shoot: Shoot, pointsAs: PointsAs): SiteRead {
-  const start = text.replace(/^\uFEFF/, '').trimStart();
-  const plain = { origin: shoot.place, pointsAs, newId };
-  if (start.startsWith('<')) return readGpx(start, plain);
-  if (start.startsWith('{')) return readGeoJson(start, plain);
-  return {
-    ok: false,
-    reason:
-      start === ''
-        ? 'the file is empty'
-        : 'the file is neither GeoJSON nor GPX: it begins with neither { nor <',
-  };
-}
-
-/** As {@link readSite}, from a file; a large one is refused before it is read. */
-export async function readSiteFile(
-  file: File,
-  shoot: Shoot,
-  pointsAs: PointsAs,
-): Promise<SiteRead> {
-  if (file.size > LARGEST_SITE_BYTES) {
-    return { ok: false, reason: 'the file is over 4 MB; a ground is never so large' };
-  }
-  return readSite(await file.text(), shoot, pointsAs);
-}
 
 const counted = (count: number, one: string, many: string) =>
   count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
@@ -81,7 +53,6 @@ export function withItems(
   items: SiteItems,
 ): { readonly ok: true; readonly shoot: Shoot } | { readonly ok: false; readonly reason: string } {
   const next = merged(shoot, items);
-  return next
-    ? { ok: true, shoot: next }
-    : { ok: false, reason: 'with what is there it would be over 400 of one kind' };
+  const reason = refusalOf(shootKey(shoot.id), next);
+  return reason === undefined ? { ok: true, shoot: next } : { ok: false, reason };
 }

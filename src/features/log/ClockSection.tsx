@@ -3,18 +3,21 @@ import { View } from 'react-native';
 import { clockOffset } from '@/core';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { withClock } from '@/records/edit-log';
+import { MOST_OFF_S } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';
+import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { offsetInWords } from './log-rows';
+import { offsetBy, offsetInWords } from './log-rows';
 import { countedEntries, offsetOf, type MatchedFrame } from './matched';
 
 const MINUTE_S = 60;
 const HOUR_S = 3600;
-const MOST_H = 26;
+const DAY_S = 86_400;
+const MOST_DAYS = Math.floor(MOST_OFF_S / DAY_S);
 
 /** The offset that the keepers tapped in the field speak for, camera by camera. */
 function foundOffset(
@@ -59,10 +62,12 @@ function CameraClock({
   const set = (next: number) =>
     update((current) => withClock(current, camera, next), `clock ${camera}`);
   const [byHand, setByHand] = useState(false);
-  const firstMs = frames.find(({ frame }) => frame.camera === camera)?.atMs ?? 0;
+  const first = frames.find(({ frame }) => frame.camera === camera);
+  const firstMs = first?.atMs ?? 0;
   const sign = offsetS < 0 ? -1 : 1;
-  const [hours, minutes, seconds] = [
-    sign * Math.floor(Math.abs(offsetS) / HOUR_S),
+  const [days, hours, minutes, seconds] = [
+    sign * Math.floor(Math.abs(offsetS) / DAY_S),
+    sign * Math.floor((Math.abs(offsetS) % DAY_S) / HOUR_S),
     sign * Math.floor((Math.abs(offsetS) % HOUR_S) / MINUTE_S),
     sign * (Math.abs(offsetS) % MINUTE_S),
   ];
@@ -73,9 +78,7 @@ function CameraClock({
       min={-most}
       max={most}
       valueText={String(value)}
-      onStep={(clicks) =>
-        set(Math.max(-MOST_H * HOUR_S, Math.min(MOST_H * HOUR_S, offsetS + clicks * each)))
-      }
+      onStep={(clicks) => set(Math.max(-MOST_OFF_S, Math.min(MOST_OFF_S, offsetS + clicks * each)))}
     />
   );
   const differs = found && Math.abs(found.offsetS - offsetS) > 5;
@@ -100,8 +103,10 @@ function CameraClock({
       ) : null}
       <Button label="Set the clock by hand" onPress={() => setByHand(true)} />
       <Sheet title="Add to the camera’s time" open={byHand} onClose={() => setByHand(false)}>
-        <Text>{`The first picture is then of ${localSecondOf(firstMs, shoot.place.timeZone).slice(11)}.`}</Text>
-        {part('Hours', hours, HOUR_S, MOST_H)}
+        <Text>{`The first picture is then of ${localSecondOf(firstMs, shoot.place.timeZone).replace('T', ', ')}.`}</Text>
+        <FirstTaken firstCameraMs={first?.frame.cameraMs ?? 0} onSet={set} />
+        {part('Days', days, DAY_S, MOST_DAYS)}
+        {part('Hours', hours, HOUR_S, 23)}
         {part('Minutes', minutes, MINUTE_S, 59)}
         {part('Seconds', seconds, 1, 59)}
         <Text kind="small" ink="quiet">
@@ -109,6 +114,36 @@ function CameraClock({
           Keeper in Field after frames, and it is found by itself.
         </Text>
       </Sheet>
+    </View>
+  );
+}
+
+/** When the first picture was taken, typed: for a camera whose date is wrong. */
+function FirstTaken({
+  firstCameraMs,
+  onSet,
+}: {
+  readonly firstCameraMs: number;
+  readonly onSet: (offsetS: number) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const [wrong, setWrong] = useState(false);
+  const take = () => {
+    const offsetS = offsetBy(typed, firstCameraMs);
+    setWrong(offsetS === undefined);
+    if (offsetS !== undefined) onSet(offsetS);
+  };
+  return (
+    <View className="gap-2">
+      <Field
+        label="The first picture was taken at"
+        hint="Date and time, such as 2027-04-16 19:02:11"
+        error={wrong ? 'write date and time, such as 2027-04-16 19:02:11' : undefined}
+        value={typed}
+        onChangeText={setTyped}
+        onSubmitEditing={take}
+      />
+      <Button label="Set the clock by it" disabled={typed.trim() === ''} onPress={take} />
     </View>
   );
 }

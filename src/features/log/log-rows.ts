@@ -2,7 +2,8 @@ import { evSaid } from '@/features/plan/heard';
 import { eventTitle } from '@/features/day/day-lines';
 import { engraved, lookedInWords, stops } from '@/features/plan/words';
 import type { LogRow } from '@/formats/log-table';
-import type { LogEntry } from '@/records/log';
+import { MOST_OFF_S, type LogEntry } from '@/records/log';
+import { localSecond } from '@/records/shape';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import type { AgainstPlan } from './against-plan';
@@ -94,19 +95,34 @@ export function figuresInWords({ frame }: MatchedFrame): string {
 
 const MINUTE_S = 60;
 const HOUR_S = 3600;
+const DAY_S = 86_400;
 
 /** "1 h 0 min 47 s slow". */
 export function offsetInWords(offsetS: number): string {
   if (offsetS === 0) return 'right';
   const all = Math.abs(offsetS);
-  const hours = Math.floor(all / HOUR_S);
+  const days = Math.floor(all / DAY_S);
+  const hours = Math.floor((all % DAY_S) / HOUR_S);
   const minutes = Math.floor((all % HOUR_S) / MINUTE_S);
   const parts = [
+    days > 0 ? `${days} ${days === 1 ? 'day' : 'days'}` : '',
     hours > 0 ? `${hours} h` : '',
     hours > 0 || minutes > 0 ? `${minutes} min` : '',
     `${all % MINUTE_S} s`,
   ];
   return `${parts.filter(Boolean).join(' ')} ${offsetS > 0 ? 'slow' : 'fast'}`;
+}
+
+/**
+ * What to add to a camera's time so that its first picture was taken when a person says, in seconds;
+ * nothing when that is no date and time.
+ */
+export function offsetBy(written: string, firstCameraMs: number): number | undefined {
+  const parts = /^\s*(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d)(?::(\d\d))?\s*$/.exec(written);
+  const second = parts && `${parts[1]}T${parts[2]}:${parts[3] ?? '00'}`;
+  if (!second || !localSecond.safeParse(second).success) return undefined;
+  const offsetS = Math.round((Date.parse(`${second}Z`) - firstCameraMs) / 1000);
+  return Math.abs(offsetS) <= MOST_OFF_S ? offsetS : undefined;
 }
 
 /** "0.4 stop darker than planned, 0.7 stop slower". */

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { cameraClockSchema } from '@/records/log';
 import { DEMO_SHOOTS } from '@/demo';
 import { DEMO_LOGS } from '@/demo/pictures';
 import { writeLogJson, writeLogTable } from '@/formats/log-table';
@@ -9,7 +10,7 @@ import { parseRecord } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import { median, planComparer } from './against-plan';
-import { againstInWords, figuresInWords, logRows, offsetInWords } from './log-rows';
+import { againstInWords, figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from './lessons';
 import { byPlace, matchedFrames, pressesOf, standInWords } from './matched';
 import {
@@ -289,6 +290,25 @@ test.each([
   [-0.5, -1, '0.5 stop brighter than planned, 1.0 stop faster'],
 ])('%d stops under and %d slower in words', (underStops, slowerStops, words) => {
   expect(againstInWords({ underStops, slowerStops })).toBe(words);
+});
+
+test('a camera whose date was never set is set right by what one says of its first picture', () => {
+  const cameraMs = Date.UTC(2019, 0, 1, 0, 4, 10);
+  const offsetS = offsetBy(' 2027-04-16 19:02:11 ', cameraMs);
+  expect(cameraMs + (offsetS ?? 0) * 1000).toBe(Date.UTC(2027, 3, 16, 19, 2, 11));
+  expect(offsetBy('2027-04-16T19:02', cameraMs)).toBe((offsetS ?? 0) - 11);
+  expect(cameraClockSchema.safeParse({ name: 'A', offsetS }).success).toBe(true);
+  expect(offsetInWords(offsetS ?? 0)).toBe('3027 days 18 h 58 min 1 s slow');
+  for (const wrong of [
+    '',
+    'noon',
+    '2027-02-30 10:00',
+    '2027-04-16',
+    '2027-04-16 25:00',
+    '9999-01-01 00:00',
+  ]) {
+    expect(offsetBy(wrong, cameraMs)).toBeUndefined();
+  }
 });
 
 describe('lessons', () => {

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { DEMO_LOGS, demoPictureUrl, type DemoLog } from '@/demo/pictures';
 import { useShootPage } from '@/features/plan/ShootContext';
-import { frameKey, withFrames } from '@/records/edit-log';
-import type { Frame } from '@/records/frames';
+import { frameKey, framesOf, withFrames } from '@/records/edit-log';
+import { MOST_FRAMES, type Frame } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
 import { useToast } from '@/ui/Toast';
 import { requestPictures } from '@/workers/pictures-client';
@@ -56,6 +56,13 @@ export function usePictures() {
 
   const read = async (files: readonly File[], also: (current: Shoot) => Shoot = (now) => now) => {
     if (files.length === 0) return;
+    const room = MOST_FRAMES - framesOf(shoot).length;
+    if (files.length > room) {
+      say({
+        text: `A shoot holds at most ${MOST_FRAMES} pictures, and ${room} more fit here. Choose fewer, or begin another shoot for the rest.`,
+      });
+      return;
+    }
     const abort = new AbortController();
     running.current = abort;
     setReading({ done: 0, of: files.length });

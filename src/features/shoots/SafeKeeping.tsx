@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
-  BACKUP_TOO_LARGE,
   backupFileName,
   LARGEST_BACKUP_BYTES,
-  readBackup,
   writeBackup,
   type Backup,
 } from '@/formats/backup-json';
+import { ReadingNow } from '@/features/files/ReadingNow';
+import { useReading } from '@/features/files/use-reading';
 import { comparedKept, mergedKept } from '@/records/merge-kept';
 import { useSafeKeeping, useStorageUse } from '@/records/queries';
 import type { Summary } from '@/records/list';
@@ -54,16 +54,17 @@ export function SafeKeeping({
     downloadText(name, writeBackup({ writtenAt, kept }), 'application/json');
     say({ text: `Backed up ${kept.shoots.length} shoots as ${name}` });
   };
+  const reading = useReading();
   const open = async () => {
     const file = await chooseFile('.json,application/json');
     if (!file) return;
-    if (file.size > LARGEST_BACKUP_BYTES) {
-      onRefused(BACKUP_TOO_LARGE);
-      return;
-    }
-    const read = readBackup(await file.text());
-    onRefused(read.ok ? undefined : read.reason);
-    if (read.ok) setChoosing({ backup: read.record, here: await take() });
+    const read = await reading.read(file, LARGEST_BACKUP_BYTES, async (service, text) =>
+      service.backup(text),
+    );
+    const backup = read.ok ? read.value : undefined;
+    const refused = backup && !backup.ok ? backup.reason : !read.ok ? read.reason : undefined;
+    onRefused(refused);
+    if (backup?.ok) setChoosing({ backup: backup.record, here: await take() });
   };
   const offline = useOffline();
   const full = use ? use.used > use.room * NEARLY_FULL : false;
@@ -88,6 +89,7 @@ export function SafeKeeping({
           <Button label="Restore a backup" onPress={() => void open()} />
         </View>
       </View>
+      <ReadingNow reading={reading} />
       {choosing ? <RestoreSheet {...choosing} onClose={() => setChoosing(undefined)} /> : null}
     </View>
   );

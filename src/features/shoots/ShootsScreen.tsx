@@ -3,7 +3,9 @@ import Head from 'expo-router/head';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { LARGEST_FILE_BYTES, TOO_LARGE } from '@/formats/shoot-json';
+import { ReadingNow } from '@/features/files/ReadingNow';
+import { useReading } from '@/features/files/use-reading';
+import { LARGEST_FILE_BYTES } from '@/formats/shoot-json';
 import { demoShoots } from '@/features/root/seed';
 import type { Summary } from '@/records/list';
 import { useReadThrough, useSaveTrouble, useShootActions, useShootList } from '@/records/queries';
@@ -25,20 +27,21 @@ import { useShootTasks } from './use-shoot-tasks';
 export function ShootsScreen() {
   const { data: shoots, error } = useShootList(demoShoots);
   useReadThrough(demoShoots);
-  const { importFile } = useShootTasks();
+  const { importShoot } = useShootTasks();
   const router = useRouter();
   const [refused, setRefused] = useState<string>();
   const [open, setOpen] = useState<Summary>();
   const saveTrouble = useSaveTrouble();
 
+  const reading = useReading();
   const takeFile = async () => {
     const file = await chooseFile('.json,application/json');
     if (!file) return;
-    if (file.size > LARGEST_FILE_BYTES) {
-      setRefused(TOO_LARGE);
-      return;
-    }
-    setRefused(importFile(await file.text()).refused);
+    const read = await reading.read(file, LARGEST_FILE_BYTES, async (service, text) =>
+      service.shoot(text),
+    );
+    if (!read.ok) setRefused(read.reason);
+    else setRefused(importShoot(read.value).refused);
   };
 
   return (
@@ -69,6 +72,7 @@ export function ShootsScreen() {
             The shoots could not be read: {error.message}
           </Text>
         ) : null}
+        <ReadingNow reading={reading} />
         <OnlyHereNotice />
         <SetAsideNotice />
         {refused ? (

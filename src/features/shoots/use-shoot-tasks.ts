@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { taughtByEarlier } from '@/features/log/lessons';
 import { demoShoots } from '@/features/root/seed';
-import { readShootFile, shootFileName, writeShootFile } from '@/formats/shoot-json';
+import { shootFileName, writeShootFile } from '@/formats/shoot-json';
 import { newId } from '@/records/new-id';
 import { duplicateShoot, newShoot, type ShootBrief } from '@/records/new-shoot';
+import type { Parsed } from '@/records/parse';
 import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { downloadText } from '@/ui/files';
@@ -41,9 +42,8 @@ export function useShootTasks() {
         downloadText(shootFileName(shoot), writeShootFile(shoot), 'application/json');
         say({ text: `Exported ${shootFileName(shoot)}` });
       },
-      /** Takes a file in as a new shoot; a refused file changes nothing. */
-      importFile: (text: string): { readonly refused?: string } => {
-        const read = readShootFile(text);
+      /** Takes a shoot of a file in as a new one; a refused file changes nothing. */
+      importShoot: (read: Parsed<Shoot>): { readonly refused?: string } => {
         if (!read.ok) return { refused: read.reason };
         const shoot = { ...read.record, id: newId() };
         add(shoot);

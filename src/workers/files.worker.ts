@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { filesService } from './files-job';
+
+expose(filesService);
