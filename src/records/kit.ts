@@ -120,7 +120,7 @@ export const kitItemSchema = allItems.superRefine((item, context) => {
 
 /**
  * A thing kept before the core's limits were asked, brought within them: no cleaner than the base ISO,
- * no wider than it closes. What is no thing of a bag stays as it is, for the schema to refuse.
+ * no wider than it closes, focusing from beyond its focal length. What is no thing of a bag stays as it is, for the schema to refuse.
  */
 export function withinLimits(raw: unknown): unknown {
   const { data: item } = allItems.safeParse(raw);
@@ -134,7 +134,9 @@ export function withinLimits(raw: unknown): unknown {
       ...stop,
       widestAperture: Math.min(smallestAperture, stop.widestAperture),
     }));
-    return { ...item, focals };
+    const longestM = Math.max(...item.focals.map(({ focalMm }) => focalMm)) / 1000;
+    const nearestFocusM = item.nearestFocusM > longestM ? item.nearestFocusM : longestM * 1.05;
+    return { ...item, focals, nearestFocusM };
   }
   return raw;
 }

@@ -52,6 +52,11 @@ describe('what the core would refuse', () => {
   const lens = itemOf(firstItem('lens', 'own-lens'), 'lens');
   const body = itemOf(firstItem('body', 'own-body'), 'body');
   const wide = { ...lens, focals: lens.focals.map((f) => ({ ...f, widestAperture: 28 })) };
+  const near = (nearestFocusM: number) => ({
+    ...lens,
+    focals: [{ focalMm: 200, widestAperture: 4 }],
+    nearestFocusM,
+  });
   const dim = { ...body, isoGood: 50 };
 
   test.each([
@@ -61,6 +66,11 @@ describe('what the core would refuse', () => {
       /widestAperture 28: must be at most 22; a lens/,
     ],
     ['a zoom from long to short', { ...lens, focals: [...lens.focals].reverse() }, /focalMm/],
+    [
+      'a lens that focuses within its focal length',
+      near(0.05),
+      /nearestFocusM 0.05: must be above 0.2/,
+    ],
     ['a body clean to less than its base', dim, /iso\.good 50: must be at least/],
   ])('%s is refused when saved', (_what, item, reason) => {
     expect(reasonFor(withItem(item))).toMatch(/^kit\.bag\[0\]: /);
@@ -69,12 +79,13 @@ describe('what the core would refuse', () => {
 
   test('and was kept by an older version is brought within the limits', () => {
     const old = { ...(withItem(wide) as Shoot), version: 7 };
-    old.kit.bag.splice(1, 0, dim);
+    old.kit.bag.splice(1, 0, dim, { ...near(0.05), id: 'own-near' });
     const parsed = parseRecord(old, KIND);
     if (!parsed.ok) throw new Error(parsed.reason);
-    const [kept, clean] = parsed.record.kit.bag;
+    const [kept, clean, macro] = parsed.record.kit.bag;
     expect(kept).toMatchObject({ focals: lens.focals.map(() => ({ widestAperture: 22 })) });
     expect(clean).toMatchObject({ isoGood: 100 });
+    expect(macro).toMatchObject({ nearestFocusM: expect.closeTo(0.21, 9) });
   });
 
   test.each([

@@ -33,6 +33,9 @@ export interface Framed {
   readonly wantedMm: number;
 }
 
+/** A converter can carry the focal length past the nearest focus: figures begin just beyond it. */
+const JUST_BEYOND = 1.001;
+
 /** A framing this close to what is wanted is as wanted. */
 const NEAR_ENOUGH = 0.97;
 
@@ -48,7 +51,9 @@ export function framed(
   const { shortestMm, longestMm } = focalRange(lens);
   const wantedMm = focalForFill({ sizeM, distanceM, sensor, fill, orientation });
   const focalMm = Math.min(longestMm, Math.max(shortestMm, wantedMm));
-  const here = frameFill({ sizeM, distanceM, focalMm, sensor, orientation });
+  // Nearer than it focuses there is no picture to measure: what it gives from where it does focus counts.
+  const focusM = Math.max(distanceM, lens.nearestFocusM, (focalMm / 1000) * JUST_BEYOND);
+  const here = frameFill({ sizeM, distanceM: focusM, focalMm, sensor, orientation });
   const wantedFromM = distanceForFill({ sizeM, focalMm, sensor, fill, orientation });
   const verdict =
     distanceM < lens.nearestFocusM

@@ -15,10 +15,11 @@ export interface Lens {
 }
 
 /**
- * A lens that can be: from short to long, each end opening at least as wide as it closes.
+ * A lens that can be: from short to long, each end opening at least as wide as it closes, focusing from
+ * beyond its longest focal length.
  * @throws RangeError naming what can't be
  */
-export function requireLens({ focals, smallestAperture }: Lens): void {
+export function requireLens({ focals, smallestAperture, nearestFocusM }: Lens): void {
   nonEmpty('focals', focals);
   let longestMm = 0;
   for (const { focalMm, widestAperture } of focals) {
@@ -31,6 +32,8 @@ export function requireLens({ focals, smallestAperture }: Lens): void {
     }
     longestMm = focalMm;
   }
+  // A thin lens makes no picture of what stands within its focal length.
+  above('nearestFocusM', nearestFocusM, longestMm / 1000);
 }
 
 export const focalRange = ({ focals }: Lens): { shortestMm: number; longestMm: number } => {

@@ -211,6 +211,8 @@ function nearnessProblem(distanceM: number, lens: Lens): string | undefined {
 }
 
 const LEAST_CLOSEST_M = 0.5;
+/** Nearer than this, level, a camera is straight over what it looks at, and looks no way at all. */
+const LEAST_LEVEL_M = 0.01;
 
 /** Where a subject's line passes the camera closest, and how far past that point the subject is. */
 export interface Passing {
@@ -244,7 +246,12 @@ function seenIn(shoot: Viewed): ViewResult {
   const { feetM = 0 } = mark;
   const feet = point3(mark.x, mark.y, feetM);
   const aim = point3(mark.x, mark.y, feetM + subject.heightM / 2);
-  const farM = Math.hypot(aim.x - camera.x, aim.y - camera.y, aim.z - camera.z);
+  const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
+  if (levelM < LEAST_LEVEL_M) {
+    const problem = `${position.name} stands on ${mark.name}: move one of them aside.`;
+    return { ok: false, problem };
+  }
+  const farM = Math.hypot(levelM, aim.z - camera.z);
   const tooNear = nearnessProblem(Math.max(farM, 1e-6), lens);
   if (tooNear) return { ok: false, problem: tooNear };
 

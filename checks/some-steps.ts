@@ -1,0 +1,139 @@
+import { lightSeries, settingsCard, sunPosition, type LightSeries } from '@/core';
+import { cautionsOf } from '@/features/brief/caution-tags';
+import { formOf, briefFormSchema } from '@/features/brief/brief-form';
+import { personInWords, shotInWords } from '@/features/brief/brief-words';
+import { withBrief } from '@/features/brief/with-brief';
+import { dayInWords, dayLines } from '@/features/day/day-lines';
+import { dayRequestOf, pictureOf } from '@/features/day/day-request';
+import { viewFor } from '@/features/day/light-column';
+import { visitsByHour, watchesWithSightings } from '@/features/day/nature';
+import { effectsOf } from '@/features/draw/effects';
+import { nextCall, nextLight } from '@/features/field/now-next';
+import { compareRequestOf } from '@/features/ground/compare';
+import { figuresOf, sunInFigures } from '@/features/ground/figures';
+import { FIRST_WISH, searchRequestOf } from '@/features/ground/search';
+import { sideView } from '@/features/ground/side-view';
+import { facedScene } from '@/features/ground/when';
+import { servedInWords, shotsServed } from '@/features/kit/bag';
+import { packingList } from '@/features/kit/packing';
+import { storesOf } from '@/features/kit/stores';
+import { bodyRings, twoBodies, twoBodiesInWords } from '@/features/kit/two-bodies';
+import { weatherOf } from '@/features/kit/weather';
+import { gridWalk, groundClicks, shotsThrough, turningsOf } from '@/features/light/light-plan';
+import { lessonsFor } from '@/features/log/lessons';
+import { logRows } from '@/features/log/log-rows';
+import { matchedFrames } from '@/features/log/matched';
+import { deliveredOf } from '@/features/log/taught';
+import { alongSight } from '@/features/plan/along-sight';
+import { answerAt, ballOf, outlookOf } from '@/features/plan/answer';
+import { closeExtent, planExtent, planGround, planLight, planSight } from '@/features/plan/drawing';
+import { answerSentences, settingsInWords, stopsSentence } from '@/features/plan/exposure-words';
+import { notesOf } from '@/features/plan/frame-notes';
+import { heardOf } from '@/features/plan/heard';
+import { marksInSun, ownShadowOn } from '@/features/plan/sun-on-ground';
+import { eventsWithin } from '@/features/plan/use-plan';
+import { chosenMark, chosenPosition, sceneOf, viewOf } from '@/features/plan/view';
+import { cardRequest, cardLine, cardNotes } from '@/features/settings/card';
+import { focusZone, panSwing } from '@/features/settings/instruments';
+import { focusPlan, motionSaid } from '@/features/settings/motion-words';
+import { memorySlots } from '@/features/settings/slots';
+import type { Shoot } from '@/records/shoot';
+import { summaryOf } from '@/records/summary';
+import { clockOf, hoursOf } from '@/records/times';
+
+type Step = () => unknown;
+
+/** Of what a shoot can be asked, about this share is asked of each: of many, every question is asked often. */
+const SHARE = 0.3;
+
+const done = (steps: readonly Step[], chance: () => number): readonly unknown[] =>
+  steps.filter(() => chance() < SHARE).map((step) => step());
+
+/** What the nine steps compute of a shoot at a moment, as their pages ask for it; some of it, by chance. */
+export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[] {
+  const hours = hoursOf(shoot);
+  const atMs = hours.fromMs + (hours.toMs - hours.fromMs) * chance();
+  const clock = (ms: number) => clockOf(ms, shoot.place.timeZone);
+  const sun = sunPosition({ time: atMs, ...shoot.place });
+  const seen = viewOf(shoot);
+  const weather = weatherOf(shoot);
+  const stores = storesOf(shoot, weather.coldestC);
+  const lines = dayLines(shoot, undefined);
+  const frames = matchedFrames(shoot);
+  const always: Step[] = [
+    () => summaryOf(shoot),
+    () => planExtent(planGround(shoot), shoot),
+    () => eventsWithin(shoot.place, hours),
+    () => cautionsOf(shoot),
+    () => shoot.shots.map(shotInWords),
+    () => shoot.people.map(personInWords),
+    () => briefFormSchema.safeParse(formOf(shoot)).success && withBrief(shoot, formOf(shoot)),
+    () => marksInSun(shoot, shoot.features, sun),
+    () => ownShadowOn(chosenPosition(shoot), chosenMark(shoot), sun),
+    () => servedInWords(shotsServed(shoot)),
+    () => packingList(shoot, stores, weather, []),
+    () => dayRequestOf(shoot),
+    () => dayInWords(lines),
+    () => nextCall(lines, shoot, atMs),
+    () => visitsByHour(watchesWithSightings(shoot)),
+    () => logRows(shoot, frames),
+    () => deliveredOf(shoot, frames),
+    () => lessonsFor(shoot, [shoot]),
+    () => gridWalk(shoot),
+  ];
+  if (!seen.ok) return done(always, chance);
+  const { view } = seen;
+  const { choice, features } = shoot;
+  const scene = sceneOf(view, features);
+  const heard = heardOf(shoot);
+  const along = alongSight(view, features);
+  const answer = answerAt(view, shoot, atMs);
+  const { exposure, light } = answer;
+  const { settings } = exposure;
+  const stepS = Math.max(60, (hours.toMs - hours.fromMs) / 1000 / 12);
+  const series: LightSeries = lightSeries({
+    ...{ scene, heard, fromMs: hours.fromMs, toMs: hours.toMs, stepS },
+  });
+  const outlook = outlookOf(view, choice, series, hours);
+  const request = cardRequest(view, choice, series, hours);
+  const card = request && settingsCard(request);
+  const two = twoBodies(shoot.kit, view);
+  const shown: Step[] = [
+    () => closeExtent(view),
+    () => planLight({ sky: shoot.light.sky, features }, { ...light, sun }),
+    () => planSight(view, along),
+    () => ballOf(view, answer),
+    () => notesOf(view, exposure),
+    () => answerSentences(view, exposure),
+    () => settingsInWords(settings),
+    () => stopsSentence(exposure, outlook, { clock, atMs, usableIso: view.body.iso.usable }),
+    () => figuresOf(view, answer, along),
+    () => sunInFigures(shoot.marks, []),
+    () => sideView(view, features),
+    () => facedScene(view, scene),
+    () =>
+      searchRequestOf(shoot, view, FIRST_WISH, atMs, {
+        scope: { marks: 'all', hours: 'shoot', lenses: 'all' },
+        hours,
+      }),
+    () => compareRequestOf(shoot, view, FIRST_WISH, atMs, hours),
+    () => turningsOf(series),
+    () => groundClicks(shoot, view, atMs, light.ev.expected),
+    () => shotsThrough(shoot, () => series, hours, clock),
+    () => card?.rows.map((row) => cardLine(row, clock)),
+    () => card && cardNotes(card, clock),
+    () => nextLight(card, series, atMs),
+    () => motionSaid(view, settings),
+    () => focusPlan(view, settings),
+    () => focusZone(view, settings),
+    () => panSwing(view),
+    () => memorySlots(view, choice, light),
+    () => two && [twoBodiesInWords(two), bodyRings(two, view)],
+    () => features.map((feature) => effectsOf(feature, { view, answer })),
+    () =>
+      shoot.events
+        .slice(0, 4)
+        .map((event) => viewFor(shoot, pictureOf(shoot, event), choice.positionId)),
+  ];
+  return done([...always, ...shown], chance);
+}
