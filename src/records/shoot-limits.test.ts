@@ -44,6 +44,17 @@ test('a duplicate begins before its day: unpacked, on time, nothing measured, wa
   expect(copy.log).toEqual({ entries: [], clocks: [], frames: [], lessons: [] });
 });
 
+test('a ground of more points than light can be traced past is refused, with how many', () => {
+  const points = Array.from({ length: 200 }, (_, i) => ({ x: i, y: i % 7 }));
+  const features = Array.from({ length: 31 }, (_, i) => ({
+    ...{ id: `w${i}`, name: 'Wall', kind: 'wall' as const, heightM: 2, points },
+  }));
+  expect(reasonFor({ ...larkmoor, features })).toBe(
+    'features: must have at most 6000 points together, not 6200',
+  );
+  expect(reasonFor({ ...larkmoor, features: features.slice(0, 30) })).toBe('accepted');
+});
+
 describe('what the core would refuse', () => {
   const withItem = (item: KitItem): unknown => ({
     ...larkmoor,

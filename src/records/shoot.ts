@@ -36,6 +36,8 @@ export { presetId, REACH_M } from './shape';
 
 /** Most points a line or an area may have. */
 export const MOST_POINTS = 200;
+/** Most points that all things on one ground have together: light is traced past each of them. */
+export const MOST_SITE_POINTS = 6000;
 /** Most entries of one kind of list. */
 export const MOST_ENTRIES = 400;
 const point = z.strictObject({ x: metres, y: metres });
@@ -226,6 +228,10 @@ export const shootSchema = z
   .superRefine((shoot, context) => {
     const refuse = (path: (string | number)[], message: string) =>
       context.addIssue({ code: 'custom', path, message });
+    const drawn = shoot.features.reduce((sum, { points: corners }) => sum + corners.length, 0);
+    if (drawn > MOST_SITE_POINTS) {
+      refuse(['features'], `must have at most ${MOST_SITE_POINTS} points together, not ${drawn}`);
+    }
     if (!endsAfterStart(shoot)) {
       refuse(
         ['endLocal'],

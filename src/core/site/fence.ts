@@ -61,19 +61,19 @@ const edgeOn = (fenceDeg: number, sunDeg: number): boolean => {
 /**
  * The strips of shade that a fence's posts throw on its own wire, about each post: w/cos φ wide
  * (see {@link postShadeWidth}). A post stands at each spacing from the beginning of each stretch.
+ * One after the other, since a long fence has many.
  * @returns none while the sun is down, nor for a stretch lit edge-on
  */
-export function postStrips(
+export function* eachPostStrip(
   { points, postSpacingM, postWidthMm }: Fence,
   sun: { readonly azimuthDeg: number; readonly altitudeDeg: number },
-): readonly PostStrip[] {
-  if (sun.altitudeDeg <= 0) return [];
-  return points.slice(1).flatMap((end, i) => {
+): Generator<PostStrip, void> {
+  if (sun.altitudeDeg <= 0) return;
+  for (const [i, end] of points.slice(1).entries()) {
     const start = points[i] as Point2;
     const lengthM = Math.hypot(end.x - start.x, end.y - start.y);
-    if (lengthM === 0) return [];
     const fenceBearingDeg = bearingDeg(start, end);
-    if (edgeOn(fenceBearingDeg, sun.azimuthDeg)) return [];
+    if (lengthM === 0 || edgeOn(fenceBearingDeg, sun.azimuthDeg)) continue;
     const widthM = postShadeWidth({
       widthM: postWidthMm / 1000,
       fenceBearingDeg,
@@ -84,10 +84,17 @@ export function postStrips(
       y: start.y + ((end.y - start.y) * m) / lengthM,
     });
     const posts = Math.floor(lengthM / postSpacingM + 1e-9) + 1;
-    return Array.from({ length: posts }, (_, post) => ({
-      from: along(post * postSpacingM - widthM / 2),
-      to: along(post * postSpacingM + widthM / 2),
-      widthM,
-    }));
-  });
+    for (let post = 0; post < posts; post += 1) {
+      yield {
+        from: along(post * postSpacingM - widthM / 2),
+        to: along(post * postSpacingM + widthM / 2),
+        widthM,
+      };
+    }
+  }
 }
+
+/** All strips of {@link eachPostStrip}. */
+export const postStrips = (...asked: Parameters<typeof eachPostStrip>): readonly PostStrip[] => [
+  ...eachPostStrip(...asked),
+];

@@ -11,7 +11,13 @@ export {
   type FeatureShape,
   type SiteFeature,
 } from './feature';
-export { fenceInSight, postStrips, type FenceInSight, type PostStrip } from './fence';
+export {
+  eachPostStrip,
+  fenceInSight,
+  postStrips,
+  type FenceInSight,
+  type PostStrip,
+} from './fence';
 export { insidePolygon, turned } from './frame';
 export { toGeographic, toLocal, type GeoPoint } from './geodesy';
 export { refusals, THROW_SECTOR_DEG, throwSector, type Limit, type Throw } from './limits';

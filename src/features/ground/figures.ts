@@ -5,7 +5,7 @@ import {
   cropFor,
   frameFill,
   meshThrough,
-  postStrips,
+  eachPostStrip,
   type SubjectLight,
 } from '@/core';
 import type { AlongSight } from '@/features/plan/along-sight';
@@ -141,7 +141,7 @@ export function postShadeInWords(
   fence: AlongSight['fence'],
   sun: SubjectLight['sun'],
 ): string | undefined {
-  const [strip] = fence ? postStrips(fence.fence, sun) : [];
+  const [strip] = fence ? eachPostStrip(fence.fence, sun) : [];
   return strip && `${smallLength(strip.widthM)} wide at each post of ${fence?.fence.name}`;
 }
 

@@ -43,6 +43,27 @@ test('closer fills the frame more and asks for no slower a shutter', () => {
   expect(seen(half).times.wishS).toBeLessThanOrEqual(view.times.wishS);
 });
 
+test('a camera straight over its mark is a problem with its remedy', () => {
+  const mark = larkmoor.marks.find(
+    ({ id }) => id === larkmoor.choice.markId,
+  ) as Shoot['marks'][number];
+  const over = moved(larkmoor, mark.x, mark.y);
+  const positions = over.positions.map((position) => ({ ...position, cameraHeightM: 12 }));
+  expect(viewOf({ ...over, positions })).toEqual({
+    ok: false,
+    problem: `${positions[0]?.name} is straight over ${mark.name}: move one of them aside.`,
+  });
+});
+
+test('what the core refuses is a problem that says what to change, any other fault is thrown', () => {
+  const bad = { ...larkmoor, kit: { ...larkmoor.kit, lensId: 'no such lens' } };
+  expect(viewOf(bad)).toMatchObject({
+    ok: false,
+    problem: expect.stringMatching(/^This can’t be computed\. Change lensId no such lens: must be/),
+  });
+  expect(() => viewOf({ ...larkmoor, marks: undefined as never })).toThrow(TypeError);
+});
+
 test('a position on the mark, or nearer than the lens focuses, is a problem with its remedy', () => {
   const { aim } = seen(larkmoor);
   for (const x of [aim.x, aim.x + 1]) {

@@ -62,3 +62,20 @@ test('only fences have posts to shade them', () => {
   expect(postShade([wall], WEST_LOW)).toEqual([]);
   expect(postShade(larkmoor.features, WEST_LOW).length).toBeGreaterThan(5);
 });
+
+test('more posts than can be told apart throw no strips, and take no time', () => {
+  const fence = (lengthM: number): SiteFeature => ({
+    ...{ id: 'f', name: 'Wire', kind: 'fence', heightM: 3, meshPitchMm: 50, wireMm: 3 },
+    ...{
+      postSpacingM: 0.2,
+      postWidthMm: 60,
+      points: [
+        { x: 0, y: 0 },
+        { x: lengthM, y: 0 },
+      ],
+    },
+  });
+  const south = { azimuthDeg: 180, altitudeDeg: 30 };
+  expect(postShade([fence(500)], south)).toHaveLength(2501);
+  expect(postShade([fence(500), fence(500)], south)).toEqual([]);
+});

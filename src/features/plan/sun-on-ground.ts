@@ -3,7 +3,7 @@ import {
   insidePolygon,
   personObstacle,
   point3,
-  postStrips,
+  eachPostStrip,
   shadowOnGround,
   sunBlocked,
   type Point2,
@@ -58,6 +58,18 @@ export const ownShadowOn = (position: Position, mark: Mark, sun: Sun): boolean =
   sun.altitudeDeg > 0 &&
   sunBlocked(point3(mark.x, mark.y, mark.feetM ?? 0), sun, [personObstacle(position)]);
 
-/** Strips of shade that posts throw on their own fences. */
-export const postShade = (features: readonly SiteFeature[], sun: Sun): readonly PostStrip[] =>
-  features.flatMap((feature) => (feature.kind === 'fence' ? postStrips(feature, sun) : []));
+/** More posts than this on one plan are no strips to put a lens behind, but grey. */
+const MOST_STRIPS = 3000;
+
+/** Strips of shade that posts throw on their own fences; none where there are too many to tell apart. */
+export function postShade(features: readonly SiteFeature[], sun: Sun): readonly PostStrip[] {
+  const strips: PostStrip[] = [];
+  for (const feature of features) {
+    if (feature.kind !== 'fence') continue;
+    for (const strip of eachPostStrip(feature, sun)) {
+      if (strips.length >= MOST_STRIPS) return [];
+      strips.push(strip);
+    }
+  }
+  return strips;
+}

@@ -247,13 +247,13 @@ function seenIn(shoot: Viewed): ViewResult {
   const feet = point3(mark.x, mark.y, feetM);
   const aim = point3(mark.x, mark.y, feetM + subject.heightM / 2);
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
-  if (levelM < LEAST_LEVEL_M) {
-    const problem = `${position.name} stands on ${mark.name}: move one of them aside.`;
-    return { ok: false, problem };
-  }
   const farM = Math.hypot(levelM, aim.z - camera.z);
   const tooNear = nearnessProblem(Math.max(farM, 1e-6), lens);
   if (tooNear) return { ok: false, problem: tooNear };
+  if (levelM < LEAST_LEVEL_M) {
+    const problem = `${position.name} is straight over ${mark.name}: move one of them aside.`;
+    return { ok: false, problem };
+  }
 
   const sight = sightLine(camera, aim);
   const framing = {
