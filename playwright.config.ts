@@ -39,7 +39,7 @@ export default defineConfig({
   ],
   webServer: {
     command: 'node --import tsx server/index.ts',
-    env: { PORT: String(PORT) },
+    env: { PORT: String(PORT), NODE_ENV: 'production' },
     url: `http://127.0.0.1:${PORT}/healthz`,
     reuseExistingServer: false,
   },

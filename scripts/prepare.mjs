@@ -67,10 +67,11 @@ const BUILD_SOURCES = [
   'tailwind.config.js',
   'package-lock.json',
   'scripts/service-worker.mjs',
+  'scripts/compress.mjs',
 ];
 
 export function ensureBuild() {
-  unlessDone('build', BUILD_SOURCES, 'dist/sw.js', () => {
+  unlessDone('build', BUILD_SOURCES, 'dist/sw.js.br', () => {
     console.log('Building the app (a minute or two the first time) …');
     // Left to itself the bundler keeps to half the cores.
     const workers = String(availableParallelism());
@@ -80,5 +81,6 @@ export function ensureBuild() {
       CI: '1',
     });
     run('node', ['scripts/service-worker.mjs']);
+    run('node', ['scripts/compress.mjs']);
   });
 }

@@ -6,6 +6,7 @@ ensureBuild();
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
   cwd: ROOT,
   stdio: 'inherit',
+  env: { ...process.env, NODE_ENV: 'production' },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

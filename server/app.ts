@@ -1,5 +1,5 @@
-import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
@@ -11,6 +11,33 @@ const YEAR_S = 365 * 24 * 60 * 60;
 const HOUR_S = 60 * 60;
 /** What tells a browser that there is a new version. */
 const ASKED_ANEW: ReadonlySet<string> = new Set(['index.html', 'sw.js']);
+/** What this app asks of a device; nothing else, and none of it for others. */
+const PERMISSIONS = [
+  ...['geolocation', 'microphone', 'accelerometer', 'gyroscope', 'screen-wake-lock'].map(
+    (name) => `${name}=(self)`,
+  ),
+  ...['camera', 'payment', 'usb', 'bluetooth', 'midi', 'serial', 'hid', 'display-capture'].map(
+    (name) => `${name}=()`,
+  ),
+].join(', ');
+
+/** What is wrong with a request, and nothing of how the server is made. */
+const refuse: ErrorRequestHandler = (
+  error: { readonly status?: unknown },
+  _request,
+  response,
+  next,
+) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const status = typeof error.status === 'number' && error.status < 500 ? error.status : 500;
+  response
+    .status(status)
+    .type('text')
+    .send(status === 500 ? 'It failed here' : 'No such address');
+};
 /** File names that carry a hash of their content: the same name is the same file for ever. */
 const HASHED = /[-.][0-9a-f]{16,}\.\w+$/;
 
@@ -51,7 +78,10 @@ export function createApp(distDir: string): Express {
       crossOriginOpenerPolicy: false,
     }),
   );
-  app.use(compression());
+  app.use((_request, response, next) => {
+    response.set('Permissions-Policy', PERMISSIONS);
+    next();
+  });
   app.get('/healthz', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ status: 'ok' });
   });
@@ -66,24 +96,48 @@ export function createApp(distDir: string): Express {
   app.all('/api/{*path}', (_request, response) => {
     response.status(404).json({ error: 'no such service' });
   });
+  // Made once at the build: nothing is compressed per request.
   app.use(
-    express.static(distDir, {
+    staticGzip(distDir, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
       index: false,
-      setHeaders: (response, file) => {
-        response.setHeader(
-          'Cache-Control',
-          HASHED.test(file)
-            ? `public, max-age=${YEAR_S}, immutable`
-            : `public, max-age=${ASKED_ANEW.has(path.basename(file)) ? 0 : HOUR_S}`,
-        );
+      serveStatic: {
+        dotfiles: 'ignore',
+        redirect: false,
+        setHeaders: (response, file) => {
+          const name = file.replace(/\.(?:br|gz)$/, '');
+          response.setHeader(
+            'Cache-Control',
+            HASHED.test(name)
+              ? `public, max-age=${YEAR_S}, immutable`
+              : `public, max-age=${ASKED_ANEW.has(path.basename(name)) ? 0 : HOUR_S}`,
+          );
+        },
       },
     }),
   );
-  app.get(['/_expo/{*file}', '/assets/{*file}', '/fonts/{*file}'], (_request, response) => {
-    response.status(404).type('text').send('No such file');
+  // A file that is not there is not there; every other address is the app's own.
+  app.use((request, response, next) => {
+    const isFile = /\.\w+$/.test(request.path) || /^\/(?:_expo|assets|fonts)\//.test(request.path);
+    if (isFile || !['GET', 'HEAD'].includes(request.method)) {
+      response.status(404).type('text').send('No such file');
+      return;
+    }
+    request.url = '/index.html';
+    next();
   });
-  app.get('/{*path}', (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile(page);
-  });
+  app.use(
+    staticGzip(distDir, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: {
+        redirect: false,
+        setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
+      },
+    }),
+  );
+  app.use(refuse);
   return app;
 }

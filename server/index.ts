@@ -1,9 +1,9 @@
 import path from 'node:path';
 import { createApp } from './app';
 import { listenOnFreePort } from './listen';
+import { stopped } from './stop';
 
 const DEFAULT_PORT = 8740;
-const CLOSE_WITHIN_MS = 3000;
 
 const wanted = Number(process.env.PORT ?? DEFAULT_PORT);
 if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535) {
@@ -18,9 +18,7 @@ async function main(): Promise<void> {
 
   const stop = () => {
     console.log('Stopping.');
-    server.close(() => process.exit(0));
-    server.closeIdleConnections();
-    setTimeout(() => server.closeAllConnections(), CLOSE_WITHIN_MS).unref();
+    void stopped(server).then(() => process.exit(0));
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);

@@ -1,10 +1,12 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { Agent, get as httpGet, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { createApp } from './app';
 import { listenOnFreePort } from './listen';
+import { stopped } from './stop';
 
 const HASHED = '_expo/static/js/web/entry-0123456789abcdef0123456789abcdef.js';
 
@@ -14,6 +16,11 @@ function fakeBuild(): string {
   writeFileSync(path.join(dir, 'index.html'), '<!doctype html><title>page</title>');
   writeFileSync(path.join(dir, HASHED), `/* ${'x'.repeat(4000)} */`);
   writeFileSync(path.join(dir, 'manifest.webmanifest'), '{}');
+  for (const name of ['index.html', HASHED]) {
+    const text = readFileSync(path.join(dir, name));
+    writeFileSync(path.join(dir, `${name}.br`), brotliCompressSync(text));
+    writeFileSync(path.join(dir, `${name}.gz`), gzipSync(text));
+  }
   return dir;
 }
 
@@ -46,6 +53,14 @@ test('hashed files are kept for ever, others an hour, all compressed', async () 
   const hashed = await get(`/${HASHED}`, { 'accept-encoding': 'gzip' });
   expect(hashed.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
   expect(hashed.headers.get('content-encoding')).toBe('gzip');
+  expect(hashed.headers.get('content-type')).toMatch(/^(text|application)\/javascript/);
+  expect(await hashed.text()).toContain('xxxx');
+  const best = await get('/shoot/a/light', { 'accept-encoding': 'gzip, br' });
+  expect(best.headers.get('content-encoding')).toBe('br');
+  expect(best.headers.get('cache-control')).toBe('no-cache');
+  expect(await best.text()).toContain('<title>page</title>');
+  const plain = await get(`/${HASHED}`, { 'accept-encoding': 'identity' });
+  expect(plain.headers.get('content-encoding')).toBeNull();
   expect((await get('/manifest.webmanifest')).headers.get('cache-control')).toBe(
     'public, max-age=3600',
   );
@@ -55,9 +70,24 @@ test.each([
   '/_expo/static/js/web/gone.js',
   '/assets/gone.png',
   '/fonts/gone.woff2',
+  '/robots.txt',
+  '/favicon.ico',
+  '/.env',
+  '/index.php',
   '/_expo/..%2f..%2fpackage.json',
 ])('%s is not found rather than the page', async (where) => {
   expect((await get(where)).status).toBeGreaterThanOrEqual(400);
+});
+
+test('an address that is none says so, and nothing of the server', async () => {
+  for (const where of ['/%', '/%ff', '/_expo/%', '/shoot/%E0%A4%A', '/api/%']) {
+    const response = await get(where);
+    expect(response.status).toBe(400);
+    const text = await response.text();
+    expect(text).not.toMatch(/at .*\(|node_modules|\.ts|\/work|Error:/);
+    expect(text.length).toBeLessThan(60);
+  }
+  expect((await fetch(base, { method: 'POST' })).status).toBe(404);
 });
 
 test('a path out of the build leads to the page or nowhere', async () => {
@@ -73,6 +103,8 @@ test('headers: no script but its own, no eval, no frame, no guessing of types', 
   expect(policy).toContain("frame-ancestors 'none'");
   expect(headers.get('x-content-type-options')).toBe('nosniff');
   expect(headers.get('x-powered-by')).toBeNull();
+  expect(headers.get('permissions-policy')).toContain('geolocation=(self)');
+  expect(headers.get('permissions-policy')).toContain('camera=()');
 });
 
 test('a taken port is said, and the next free one used', async () => {
@@ -95,6 +127,9 @@ test('the simulated forecast answers a whole question, and says what is wrong wi
   expect(right.status).toBe(200);
   expect(await right.json()).toMatchObject({ version: 1, simulated: true, weather: 'mist' });
   for (const query of [
+    'latitudeDeg=&longitudeDeg=0&date=2027-04-16&weather=mist',
+    'latitudeDeg=%20&longitudeDeg=0&date=2027-04-16&weather=mist',
+    'latitudeDeg=1e2&longitudeDeg=0&date=2027-04-16&weather=mist',
     'latitudeDeg=99&longitudeDeg=0&date=2027-04-16&weather=mist',
     'latitudeDeg=9&longitudeDeg=0&date=2027-13-16&weather=mist',
     'latitudeDeg=9&longitudeDeg=0&date=2027-04-16&weather=frogs',
@@ -107,4 +142,28 @@ test('the simulated forecast answers a whole question, and says what is wrong wi
     expect((await wrong.json()).error.length).toBeGreaterThan(5);
   }
   expect((await get('/api/nothing')).status).toBe(404);
+});
+
+test('stopped, it answers all who asked in time, and then no one', async () => {
+  const { server: own, port } = await listenOnFreePort(createApp(fakeBuild()), 0, jest.fn());
+  const agent = new Agent({ keepAlive: true, maxSockets: 20 });
+  const ask = () =>
+    new Promise<number | undefined>((resolve, reject) =>
+      httpGet({ port, agent, path: '/' }, (response) => {
+        response.resume();
+        response.on('end', () => resolve(response.statusCode));
+      }).on('error', reject),
+    );
+  await Promise.all(Array.from({ length: 20 }, ask));
+  // Lines are open and idle; all of them ask as the word to stop comes, and a little after.
+  const asked = Array.from({ length: 60 }, ask);
+  const gone = stopped(own);
+  const later = new Promise((resolve) => setTimeout(resolve, 100)).then(() =>
+    Promise.all(Array.from({ length: 20 }, ask)),
+  );
+  expect(new Set(await Promise.all(asked))).toEqual(new Set([200]));
+  expect(new Set(await later)).toEqual(new Set([200]));
+  await gone;
+  await expect(ask()).rejects.toThrow(/ECONNREFUSED/);
+  agent.destroy();
 });

@@ -2,7 +2,8 @@ import { DOMParser } from '@xmldom/xmldom';
 import { load, type XmpTag } from 'exifreader';
 // All of the core would follow into the worker.
 import { isPictureTime } from '@/core/log/bursts';
-import { LONGEST_NAME, type Frame } from '@/records/frames';
+import type { Frame } from '@/records/frames';
+import { LONGEST_NAME } from '@/records/picture-name';
 
 /**
  * What a picture says of itself: JPEG, TIFF and the raw containers built on TIFF (DNG among them), HEIC,

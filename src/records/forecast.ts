@@ -64,10 +64,16 @@ export const forecastSchema = z
   });
 export type Forecast = z.infer<typeof forecastSchema>;
 
+/** A number as it stands in an address: nothing at all is none, not 0. */
+const writtenNumber = z
+  .string()
+  .regex(/^-?\d{1,3}(\.\d{1,15})?$/, 'must be a number')
+  .transform(Number);
+
 /** The question to the service, as it stands in an address. */
 export const forecastQuerySchema = z.strictObject({
-  latitudeDeg: z.coerce.number().min(-90).max(90),
-  longitudeDeg: z.coerce.number().min(-180).max(180),
+  latitudeDeg: writtenNumber.pipe(z.number().min(-90).max(90)),
+  longitudeDeg: writtenNumber.pipe(z.number().min(-180).max(180)),
   date: z.iso.date(),
   weather: z.enum(WEATHERS),
 });

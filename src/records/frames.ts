@@ -2,6 +2,7 @@ import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { z } from 'zod';
 import { isPictureTime } from '@/core';
 import { firstProblem } from './parse';
+import { LONGEST_NAME } from './picture-name';
 
 /**
  * What pictures say of themselves, packed: up to a thousand frames a chunk, a column for each figure,
@@ -17,8 +18,6 @@ export const MOST_FRAMES = 50_000;
 /** Chunks may be short: one ends where its cameras are too many. */
 export const MOST_CHUNKS = 500;
 const CAMERAS_PER_CHUNK = 20;
-/** Longest name that file systems allow. */
-export const LONGEST_NAME = 255;
 /** Characters of one chunk, and what it may unfold to. */
 const LONGEST_CHUNK = 400_000;
 const LARGEST_BYTES = 1_200_000;

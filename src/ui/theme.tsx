@@ -44,7 +44,7 @@ export function useBrightness() {
     choose: (next: Brightness) => {
       setColorScheme(next === 'day' ? 'light' : 'dark');
       setBrightness(next);
-      void AsyncStorage.setItem(SCHEME_KEY, KEPT[next]);
+      AsyncStorage.setItem(SCHEME_KEY, KEPT[next]).catch(() => undefined);
     },
   };
 }
@@ -55,11 +55,14 @@ export function useRememberedScheme() {
   useEffect(() => {
     const preferred = (): Brightness =>
       window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dusk' : 'day';
-    void AsyncStorage.getItem(SCHEME_KEY).then((kept) => {
-      const chosen = BRIGHTNESSES.find((name) => KEPT[name] === kept) ?? preferred();
-      setColorScheme(chosen === 'day' ? 'light' : 'dark');
-      setBrightness(chosen);
-    });
+    AsyncStorage.getItem(SCHEME_KEY).then(
+      (kept) => {
+        const chosen = BRIGHTNESSES.find((name) => KEPT[name] === kept) ?? preferred();
+        setColorScheme(chosen === 'day' ? 'light' : 'dark');
+        setBrightness(chosen);
+      },
+      () => undefined,
+    );
     // Once, as the setter never changes: later changes come from the person.
   }, [setColorScheme]);
 }

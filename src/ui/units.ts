@@ -35,7 +35,7 @@ export function useUnits(): { readonly units: Units; readonly choose: (next: Uni
     units: now,
     choose: (next) => {
       setUnits(next);
-      void AsyncStorage.setItem(KEY, next);
+      AsyncStorage.setItem(KEY, next).catch(() => undefined);
     },
   };
 }
@@ -43,9 +43,12 @@ export function useUnits(): { readonly units: Units; readonly choose: (next: Uni
 /** Puts back the units that were chosen last. */
 export function useRememberedUnits(): void {
   useEffect(() => {
-    void AsyncStorage.getItem(KEY).then((kept) => {
-      if (kept === 'imperial' || kept === 'metric') setUnits(kept);
-    });
+    AsyncStorage.getItem(KEY).then(
+      (kept) => {
+        if (kept === 'imperial' || kept === 'metric') setUnits(kept);
+      },
+      () => undefined,
+    );
   }, []);
 }
 

@@ -6,6 +6,9 @@ const WAIT_MS = 6000;
 /** What a person can do when no forecast comes. */
 const INSTEAD = 'The sky set by hand still holds, and so does a forecast that is already here.';
 
+/** A tenth of a metre. */
+const DEGREE_DIGITS = 6;
+
 /**
  * Asks our server's simulated forecast. @throws Error that says what went wrong and what holds: no
  * network, no answer in time, an answer that is none.
@@ -15,7 +18,10 @@ export async function fetchForecast(
   { get = fetch, waitMs = WAIT_MS }: { readonly get?: typeof fetch; readonly waitMs?: number } = {},
 ): Promise<Forecast> {
   const address = `/api/forecast?${new URLSearchParams(
-    Object.entries(query).map(([name, value]) => [name, String(value)]),
+    Object.entries(query).map(([name, value]) => [
+      name,
+      typeof value === 'number' ? value.toFixed(DEGREE_DIGITS) : value,
+    ]),
   ).toString()}`;
   let response: Response;
   let body: unknown;

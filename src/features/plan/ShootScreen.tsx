@@ -1,4 +1,4 @@
-import { Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
+import { Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { memo, useMemo, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
@@ -41,7 +41,8 @@ import { useLook, usePlan, type Look } from './use-plan';
 
 /** One shoot: plan, answer and time, around the step that is open. */
 export function ShootScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+  // The address's own: a layout's local one stays behind when one shoot takes the place of another.
+  const { id } = useGlobalSearchParams<{ id: string }>();
   const { data: shoot, isPending } = useShoot(id, demoShoots);
   const router = useRouter();
   if (isPending) return <PlanSkeleton />;

@@ -1,0 +1,2 @@
+/** Longest name that file systems allow. */
+export const LONGEST_NAME = 255;
