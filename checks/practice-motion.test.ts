@@ -11,6 +11,7 @@ import {
   motionSmear,
   pan,
   postShadeWidth,
+  framesForNineInTen,
   rollingShutterSkew,
   rollingShutterStretch,
   shakeLimit,
@@ -272,4 +273,9 @@ test('held upright a silent shutter draws out what runs with its reading and squ
   expect(6 * shorter).toBeCloseTo(1.2, 9);
   const keepsUp = { imageSpeedMmS: 480, readoutS: 1 / 20, frameAcrossMm: 24 };
   expect(rollingShutterStretch(keepsUp).longer).toBe(Infinity);
+});
+
+test('frames for nine chances in ten: one where it is as good as sure, none ever suffices without a chance', () => {
+  // 1 − (1 − p)^n ≥ 0.9, by hand: 1 − 0.5^4 = 0.9375, 1 − 0.7^7 = 0.918.
+  expect([1, 0.9, 0.5, 0.3, 0].map(framesForNineInTen)).toEqual([1, 1, 4, 7, Infinity]);
 });

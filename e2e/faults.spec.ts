@@ -174,22 +174,27 @@ loud(
   'a fault of a step or of the whole page keeps title, undo, export and the way on',
   { tag: '@once' },
   async ({ page }) => {
-    const broken = (name: 'log1p' | 'hypot') =>
+    const broken = (name: 'findLastIndex' | 'hypot') =>
       page.evaluate((of) => {
-        const real = Math[of];
-        Object.assign(window, { mend: () => Object.assign(Math, { [of]: real }) });
-        Math[of] = () => {
+        const parts = (of === 'hypot' ? Math : Array.prototype) as unknown as Record<
+          string,
+          unknown
+        >;
+        const real = parts[of];
+        Object.assign(window, { mend: () => (parts[of] = real) });
+        parts[of] = () => {
           throw new TypeError('broken on purpose');
         };
       }, name);
     const mended = () => page.evaluate(() => (window as unknown as { mend: () => void }).mend());
-    await page.goto('/shoot/demo-larkmoor/ground');
+    await page.goto('/shoot/demo-larkmoor/light');
     await expect(headline(page)).toBeVisible();
     await page.getByRole('button', { name: /^Position .* to move it$/ }).focus();
     await page.keyboard.press('ArrowLeft');
     const undo = page.getByRole('button', { name: 'Undo', exact: true });
     await expect(undo).toBeVisible();
-    await broken('log1p');
+    // What only this step asks, and then what all of them do.
+    await broken('findLastIndex');
     await page.getByRole('link', { name: 'Settings', exact: true }).click();
     await expect(page.getByText('This step can’t be shown as it is now.')).toBeVisible();
     await expect(page.getByText(/change this: broken on purpose/)).toBeVisible();

@@ -104,6 +104,10 @@ for (const seed of [7, 11]) {
             done.stand += 1;
           }
         }
+        // A press is made when the screen has answered it: then it must be kept, whatever comes.
+        await page.evaluate(
+          () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+        );
         await killNow();
       }
     },

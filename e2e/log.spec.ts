@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, settle, test } from './app';
+import { expect, giveFile, settle, test } from './app';
 import { keptShoot } from './field';
 
 const picture = (file: string) => ({
@@ -110,7 +110,12 @@ test(
     await clock.getByRole('button', { name: 'Set the clock by hand' }).click();
     const dialog = page.getByRole('dialog', { name: 'Add to the camera’s time' });
     await dialog.getByRole('spinbutton', { name: 'Hours' }).press('ArrowDown');
-    await expect(dialog).toContainText(/The first picture is then of 18:04:1\d\./);
+    await expect(dialog).toContainText(/The first picture is then of 2027-04-16, 18:04:1\d\./);
+    // A camera whose date was never set is set right by what one says of its first picture.
+    await dialog.getByLabel('The first picture was taken at').fill('2031-01-02 03:04:05');
+    await dialog.getByRole('button', { name: 'Set the clock by it' }).click();
+    await expect(dialog).toContainText('The first picture is then of 2031-01-02, 03:04:05.');
+    await expect(clock.getByRole('heading')).toHaveText(/\d{4} days \d+ h \d+ min \d+ s slow$/);
   },
 );
 
@@ -140,7 +145,13 @@ test(
     const json = JSON.parse((await saved('Save the log as JSON')).text);
     expect(json).toMatchObject({ format: 'bright-perch/log', version: 1 });
     expect(json.rows).toHaveLength(41);
-    // A shoot made after it begins with what this one taught, and says so.
+    // What the demo teaches stays with the demo: one's own shoot that was logged teaches the next.
+    await settle(page);
+    await page.goto('/');
+    await page.getByRole('button', { name: /^More for Tern Water/ }).click();
+    const exported = await saved('Export as a file');
+    await giveFile(page, 'Import', { ...exported, mimeType: 'application/json' });
+    await expect(page.getByRole('listitem')).toHaveCount(4);
     await settle(page);
     await page.goto('/new');
     for (const [label, value] of Object.entries({

@@ -46,6 +46,7 @@ test('shoots of every older version are lifted on the way', () => {
     'larkmoor-v4',
     'larkmoor-v5',
     'tern-water-v6',
+    'larkmoor-v7',
   ].map((name, i) => ({
     ...JSON.parse(
       readFileSync(path.join(__dirname, `../records/fixtures/${name}.shoot.json`), 'utf8'),

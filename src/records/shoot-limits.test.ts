@@ -1,9 +1,12 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { DEMO_SHOOTS } from '@/demo';
+import { readShootFile } from '@/formats/shoot-json';
 import { firstItem } from './edit-kit';
 import type { ItemOfKind, KitItem, KitKind } from './kit';
 import { duplicateShoot } from './new-shoot';
 import { parseRecord } from './parse';
-import type { Shoot } from './shoot';
+import { SHOOT_VERSION, type Shoot } from './shoot';
 import { SHOOT_KIND as KIND } from './storage';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot, ...Shoot[]];
@@ -97,6 +100,17 @@ describe('what the core would refuse', () => {
     expect(kept).toMatchObject({ focals: lens.focals.map(() => ({ widestAperture: 22 })) });
     expect(clean).toMatchObject({ isoGood: 100 });
     expect(macro).toMatchObject({ nearestFocusM: expect.closeTo(0.21, 9) });
+  });
+
+  test('a file of version 7 that had them is read, brought within them', () => {
+    const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v7.shoot.json'), 'utf8');
+    const read = readShootFile(text);
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.record.kit.bag.at(-1)).toMatchObject({
+      focals: [{ widestAperture: 2.8 }, { widestAperture: 22 }],
+      nearestFocusM: expect.closeTo(0.21, 9),
+    });
+    expect(read.record).toMatchObject({ version: SHOOT_VERSION, endLocal: '2027-03-28T03:10' });
   });
 
   test.each([

@@ -327,6 +327,18 @@ describe('writes that wait', () => {
     });
   });
 
+  test('what waits is done to what another tab has written meanwhile', async () => {
+    const { write, ...rest } = writers(() => new Promise(() => undefined));
+    const writer = pendingWrites(told(), { write, ...rest });
+    writer.put(key, { from: larkmoor, to: titled('under way') });
+    await jest.advanceTimersByTimeAsync(0);
+    writer.put(key, { from: titled('under way'), to: titled('waits') });
+    const theirs = { ...larkmoor, endLocal: '2027-04-16T22:00' };
+    expect(writer.rebase(key, theirs)).toMatchObject({ title: 'waits', endLocal: theirs.endLocal });
+    expect(writer.waiting(key)).toMatchObject({ from: theirs, to: { title: 'waits' } });
+    expect(writer.rebase(shootKey(alder.id), alder)).toBe(alder);
+  });
+
   test('a change that is refused is taken back on the page', async () => {
     const { write, ...rest } = writers(async () => {
       throw new Refused('title: must not be empty');

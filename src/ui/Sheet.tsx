@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import { Modal, Pressable, ScrollView, View } from 'react-native';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { Modal, Text as NativeText, Pressable, ScrollView, View } from 'react-native';
 import X from 'lucide-react-native/icons/x';
 import { IconButton } from './Button';
 import { Heading } from './Text';
@@ -21,6 +21,11 @@ export function Sheet({
   readonly children: ReactNode;
 }) {
   const inks = useInks();
+  // Who opens it by key or hears it read begins at its title.
+  const heading = useRef<NativeText>(null);
+  useEffect(() => {
+    if (open) heading.current?.focus();
+  }, [open]);
   return (
     <Modal visible={open} transparent onRequestClose={onClose} aria-label={title}>
       <View className="flex-1 justify-end sm:items-center sm:justify-center">
@@ -34,7 +39,7 @@ export function Sheet({
           className={`max-h-[85%] w-full border-t-2 border-ink bg-paper sm:border-2 ${wide ? 'sm:w-[1040px] sm:max-w-[96%]' : 'sm:w-[440px]'}`}
         >
           <View className="flex-row items-center justify-between border-b border-line pl-4">
-            <Heading level={2} kind="figure">
+            <Heading ref={heading} tabIndex={-1} level={2} kind="figure">
               {title}
             </Heading>
             <IconButton label="Close" onPress={onClose}>

@@ -1,10 +1,11 @@
+import type { Ref } from 'react';
 import { Text as NativeText, type TextProps } from 'react-native';
 
 const KINDS = {
   headline: 'font-figures text-headline font-semibold',
   title: 'font-figures text-title font-semibold',
   figure: 'font-figures text-figure font-semibold',
-  place: 'font-figures text-[19px] leading-[22px] font-semibold',
+  place: 'font-figures text-[1.1875rem] leading-[1.375rem] font-semibold',
   body: 'font-body text-body',
   strong: 'font-body text-body font-semibold',
   small: 'font-body text-small',
@@ -20,7 +21,11 @@ export function Text({
   ink = 'ink',
   className = '',
   ...props
-}: TextProps & { readonly kind?: keyof typeof KINDS; readonly ink?: keyof typeof INKS }) {
+}: TextProps & {
+  readonly kind?: keyof typeof KINDS;
+  readonly ink?: keyof typeof INKS;
+  readonly ref?: Ref<NativeText>;
+}) {
   return <NativeText className={`${KINDS[kind]} ${INKS[ink]} ${className}`} {...props} />;
 }
 

@@ -345,3 +345,20 @@ test('titles read as a programme has them', () => {
   expect(eventTitle(event)).toBe('Junior single 500 m, heat 2');
   expect(eventTitle({ ...event, heat: 'Final' })).toBe('Junior single 500 m, final');
 });
+
+test('a must is worth more than a should, a should more than a could, and only a must has to be had', () => {
+  const [event] = TERN_WATER.events as [Shoot['events'][number]];
+  const worths = ['must', 'should', 'could'] as const;
+  const events = worths.map((worth) => ({ ...event, id: worth, worth, entries: [] }));
+  const asked = dayRequestOf({ ...TERN_WATER, events } as Shoot);
+  const values = worths.map((worth) => asked?.events.find(({ id }) => id === worth));
+  expect(values.map((entry) => entry?.mustHave)).toEqual([true, false, false]);
+  const [must, should, could] = values.map((entry) => entry?.value ?? NaN) as [
+    number,
+    number,
+    number,
+  ];
+  expect(must).toBeGreaterThan(should);
+  expect(should).toBeGreaterThan(could);
+  expect(could).toBeGreaterThan(0);
+});

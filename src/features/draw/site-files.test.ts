@@ -138,6 +138,12 @@ test('what has the same id is replaced, what has not is added, and it is told be
   const fewer = { ...larkmoor, features: larkmoor.features.slice(0, 3) };
   const taken = withItems(fewer, read.items);
   expect(taken.ok && taken.shoot.features).toHaveLength(larkmoor.features.length);
+  // The file's own figures take the place of those that were there.
+  const renamed = { ...larkmoor, marks: larkmoor.marks.map((mark) => ({ ...mark, name: 'Old' })) };
+  const named = withItems(renamed, read.items);
+  expect(named.ok && named.shoot.marks.map(({ name }) => name)).toEqual(
+    larkmoor.marks.map(({ name }) => name),
+  );
 });
 
 test('a file of another place is refused rather than thrown to the far side of the map', () => {

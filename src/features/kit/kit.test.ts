@@ -278,3 +278,25 @@ test('a pan by day without a filter in the bag lacks one on the packing list; wi
   };
   expect(lineOf(still)).toBeUndefined();
 });
+
+test('weather set by hand holds though a forecast lies beside it, until that is followed', () => {
+  const shoot = LARKMOOR;
+  const hour = {
+    ...{ cloudLow: 0.9, cloud: 0.9, cloudHigh: 1, windMs: 9, temperatureC: -12 },
+    ...{ humidityPct: 90, rainMmH: 4, visibilityKm: 5 },
+  };
+  const hours = Array.from({ length: 30 }, (_, i) => ({
+    ...hour,
+    time: new Date(Date.parse('2027-04-16T06:00:00Z') + i * 3_600_000).toISOString(),
+  }));
+  const forecast = {
+    ...{ version: 1 as const, simulated: true as const, weather: 'snow' as const },
+    ...{ latitudeDeg: 53, longitudeDeg: -2, date: '2027-04-16', hours },
+  };
+  const by = (skyFrom: 'hand' | 'forecast') =>
+    weatherOf({ ...shoot, light: { ...shoot.light, forecast, skyFrom } });
+  expect(by('hand').coldestC).toBe(shoot.air.temperatureC);
+  expect(by('hand').rains).toBe(false);
+  expect(by('forecast').coldestC).toBe(-12);
+  expect(by('forecast').rains).toBe(true);
+});

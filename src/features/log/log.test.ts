@@ -12,7 +12,7 @@ import { localSecondOf } from '@/records/times';
 import { median, planComparer } from './against-plan';
 import { againstInWords, figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from './lessons';
-import { byPlace, matchedFrames, pressesOf, standInWords } from './matched';
+import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from './matched';
 import {
   deliveredOf,
   lightOffsets,
@@ -309,6 +309,18 @@ test('a camera whose date was never set is set right by what one says of its fir
   ]) {
     expect(offsetBy(wrong, cameraMs)).toBeUndefined();
   }
+});
+
+test.each([
+  [{}, false],
+  [{ rating: 2 }, false],
+  [{ rating: 3 }, true],
+  [{ rating: 5 }, true],
+  [{ rating: -1 }, false],
+  [{ rating: 5, kept: false }, false],
+  [{ rating: 0, kept: true }, true],
+])('a frame with %p is kept: %p', (figures, kept) => {
+  expect(isKept({ name: 'a', cameraMs: 0, camera: '', ...figures })).toBe(kept);
 });
 
 describe('lessons', () => {

@@ -7,7 +7,9 @@ import { useKeptTrue } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
+import { SkipLink } from './SkipLink';
 import { useKeptApp } from './use-offline';
+import { useScreenFocus } from './use-screen-focus';
 
 // A change of a record is drawn with the next frame, and only once in it.
 notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
@@ -17,7 +19,13 @@ function Page() {
   useRememberedUnits();
   useKeptTrue();
   useKeptApp();
-  return <Slot />;
+  useScreenFocus();
+  return (
+    <>
+      <SkipLink />
+      <Slot />
+    </>
+  );
 }
 
 /** What every page stands in. Records live in this browser, so queries never wait for a network. */

@@ -1,0 +1,119 @@
+import AsyncStorage, { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook, waitFor } from '@testing-library/react-native';
+import type { ReactNode } from 'react';
+import { DEMO_SHOOTS } from '@/demo';
+import {
+  takeOver,
+  useKeptTrue,
+  useSaveTrouble,
+  useShoot,
+  useShootActions,
+  writerOf,
+} from './queries';
+import type { Shoot } from './shoot';
+import { shootKey } from './storage';
+
+const [larkmoor] = DEMO_SHOOTS as [Shoot];
+const KEY = shootKey(larkmoor.id);
+const disk = createAsyncStorage('bright-perch');
+const seed = async () => [larkmoor];
+
+function page() {
+  const client = new QueryClient({
+    defaultOptions: { queries: { retry: false, structuralSharing: false, gcTime: Infinity } },
+  });
+  const wrapper = ({ children }: { readonly children: ReactNode }) => (
+    <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  );
+  const open = async () => {
+    const hook = renderHook(
+      () => {
+        useKeptTrue();
+        return {
+          shoot: useShoot(larkmoor.id, seed).data,
+          actions: useShootActions(),
+          trouble: useSaveTrouble(),
+        };
+      },
+      { wrapper },
+    );
+    await waitFor(() => expect(hook.result.current.shoot?.id).toBe(larkmoor.id));
+    return hook;
+  };
+  return { client, open };
+}
+const kept = async () => JSON.parse((await disk.getItem(KEY)) ?? 'null') as Shoot;
+
+/** What a page's window and document are told here; there is no line to other tabs. */
+const told = { window: new EventTarget(), document: new EventTarget() };
+const listening = (target: EventTarget) => ({
+  addEventListener: target.addEventListener.bind(target),
+  removeEventListener: target.removeEventListener.bind(target),
+});
+Object.assign(globalThis, { BroadcastChannel: undefined, document: listening(told.document) });
+Object.assign(globalThis.window, listening(told.window));
+
+beforeEach(async () => {
+  await disk.clear();
+  await AsyncStorage.clear();
+});
+
+test('a page that is hidden or left writes what waits', async () => {
+  const { client, open } = page();
+  await open();
+  const writer = writerOf(client);
+  const flush = jest.spyOn(writer, 'flush').mockResolvedValue(undefined);
+  const last = jest.spyOn(writer, 'flushLast').mockReturnValue(undefined);
+  act(() => void told.document.dispatchEvent(new Event('visibilitychange')));
+  expect(flush).toHaveBeenCalledTimes(1);
+  act(() => void told.window.dispatchEvent(new Event('pagehide')));
+  expect(last).toHaveBeenCalledTimes(1);
+});
+
+test('a change is seen at once and written; one that changes nothing is neither', async () => {
+  const { open } = page();
+  const hook = await open();
+  const before = hook.result.current.shoot;
+  let answer: unknown;
+  act(() => {
+    answer = hook.result.current.actions.update(larkmoor.id, (shoot) => ({ ...shoot }));
+  });
+  expect(answer).toBeUndefined();
+  expect(hook.result.current.shoot).toBe(before);
+  act(() => {
+    answer = hook.result.current.actions.update(larkmoor.id, (shoot) => ({
+      ...shoot,
+      title: 'New',
+    }));
+  });
+  expect(answer).toMatchObject({ before, after: { title: 'New' } });
+  await waitFor(() => expect(hook.result.current.shoot?.title).toBe('New'));
+  await waitFor(async () => expect((await kept()).title).toBe('New'));
+  expect((await kept()).updatedAt).not.toBe(larkmoor.updatedAt);
+});
+
+test('a change that would break the record is not made, and why is said until the next good one', async () => {
+  const { open } = page();
+  const hook = await open();
+  act(() => {
+    hook.result.current.actions.update(larkmoor.id, (shoot) => ({ ...shoot, title: '' }));
+  });
+  await waitFor(() => expect(hook.result.current.trouble).toMatch(/^title:/));
+  expect(hook.result.current.shoot?.title).toBe(larkmoor.title);
+  act(() => {
+    hook.result.current.actions.update(larkmoor.id, (shoot) => ({ ...shoot, title: 'Good' }));
+  });
+  await waitFor(() => expect(hook.result.current.trouble).toBeNull());
+});
+
+test('what another tab wrote is taken over; what it deleted is gone', async () => {
+  const { client, open } = page();
+  const hook = await open();
+  await disk.setItem(KEY, JSON.stringify({ ...larkmoor, title: 'Theirs' }));
+  await act(async () => takeOver(client, KEY));
+  await waitFor(() => expect(hook.result.current.shoot?.title).toBe('Theirs'));
+  await disk.removeItem(KEY);
+  await act(async () => takeOver(client, KEY));
+  await waitFor(() => expect(hook.result.current.shoot).toBeNull());
+});
