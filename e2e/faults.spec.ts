@@ -197,7 +197,7 @@ loud(
     await broken('findLastIndex');
     await page.getByRole('link', { name: 'Settings', exact: true }).click();
     await expect(page.getByText('This step can’t be shown as it is now.')).toBeVisible();
-    await expect(page.getByText(/change this: broken on purpose/)).toBeVisible();
+    await expect(page.getByText(/try again\. Why: broken on purpose\./)).toBeVisible();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Larkmoor, evening hockey');
     const [download] = await Promise.all([
       page.waitForEvent('download'),

@@ -6,4 +6,4 @@ import { ensureBuild, ensurePackages, run } from './prepare.mjs';
 
 ensurePackages();
 ensureBuild();
-run(process.execPath, ['--import', 'tsx', 'scripts/bench.ts']);
+run(process.execPath, ['--import', 'tsx', 'scripts/bench.ts', ...process.argv.slice(2)]);

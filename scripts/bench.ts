@@ -6,8 +6,10 @@ import { sceneOf, viewOf } from '@/features/plan/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
+import { benchOpening } from './bench-opening';
 import { benchOrder } from './bench-order';
 import { benchSearchAndDay } from './bench-search';
+import { benchServer } from './bench-server';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const MEASURE_MS = 1500;
@@ -58,13 +60,24 @@ function benchCore(): void {
   row('ribbon series, a minute of it', series * minutes, sun / (series * minutes));
 }
 
+/** Parts by name, all of them when none is asked for. */
+const PARTS = {
+  core: benchCore,
+  search: benchSearchAndDay,
+  order: benchOrder,
+  server: benchServer,
+  opening: benchOpening,
+  drags: benchDrags,
+} as const;
+
 async function main(): Promise<void> {
   console.log(`${cpus()[0]?.model}, ${cpus().length} cores, Node ${process.version}\n`);
-  benchCore();
-  benchSearchAndDay();
-  await benchOrder();
-  console.log('');
-  await benchDrags();
+  const wanted = process.argv.slice(2);
+  for (const [name, part] of Object.entries(PARTS)) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
+    await part();
+    console.log('');
+  }
 }
 
 void main();

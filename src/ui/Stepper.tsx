@@ -5,6 +5,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { onKeys } from './keys';
 import { Text } from './Text';
 import { useInks } from './theme';
+import { useCounted } from './use-counted';
 
 const HOLD_MS = 350;
 const REPEAT_MS = 110;
@@ -81,8 +82,9 @@ export function Stepper({
   readonly onStep: (clicks: number) => void;
 }) {
   const labelId = useId();
+  const counted = useCounted(value);
   const step = (clicks: number) => {
-    if (value + clicks >= min && value + clicks <= max) onStep(clicks);
+    if (counted(clicks, (next) => next >= min && next <= max) !== undefined) onStep(clicks);
   };
   return (
     <View className="gap-1">

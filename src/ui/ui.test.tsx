@@ -4,6 +4,7 @@ import { Button } from './Button';
 import { Choice } from './Choice';
 import { Exposure, headlinePx } from './Exposure';
 import { Field } from './Field';
+import { Stepper } from './Stepper';
 import { ToastProvider, useToast } from './Toast';
 
 test('the headline is read out as one line of engraved figures', () => {
@@ -80,4 +81,15 @@ describe('a toast', () => {
     expect(undo).toHaveBeenCalledTimes(1);
     expect(screen.queryByText('Deleted')).toBeNull();
   });
+});
+
+test('presses faster than they are drawn count from one another, up to the end', () => {
+  const onStep = jest.fn();
+  render(<Stepper label="ISO" value={0} min={-1} max={2} valueText="ISO 100" onStep={onStep} />);
+  const more = screen.getByLabelText('ISO: more');
+  for (let i = 0; i < 5; i += 1) fireEvent.press(more);
+  expect(onStep.mock.calls).toEqual([[1], [1]]);
+  const less = screen.getByLabelText('ISO: less');
+  for (let i = 0; i < 5; i += 1) fireEvent.press(less);
+  expect(onStep.mock.calls.slice(2)).toEqual([[-1], [-1], [-1]]);
 });

@@ -105,6 +105,7 @@ function CameraClock({
       <Sheet title="Add to the camera’s time" open={byHand} onClose={() => setByHand(false)}>
         <Text>{`The first picture is then of ${localSecondOf(firstMs, shoot.place.timeZone).replace('T', ', ')}.`}</Text>
         <FirstTaken firstCameraMs={first?.frame.cameraMs ?? 0} onSet={set} />
+        <Text kind="label">Or add to its time</Text>
         {part('Days', days, DAY_S, MOST_DAYS)}
         {part('Hours', hours, HOUR_S, 23)}
         {part('Minutes', minutes, MINUTE_S, 59)}

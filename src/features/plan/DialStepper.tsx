@@ -1,5 +1,6 @@
 import { markAt, nearestMark, type Dial, type ScaleKind } from '@/core';
 import { Stepper } from '@/ui/Stepper';
+import { useCounted } from '@/ui/use-counted';
 
 const LABELS: Readonly<Record<ScaleKind, string>> = {
   shutter: 'Shutter',
@@ -33,6 +34,7 @@ export function DialStepper({
   const click = (of: number) => sign * nearestMark(kind, of, 'nearest', dial).click;
   const now = click(value);
   const ends = [click(least), click(most)];
+  const counted = useCounted(now);
   return (
     <Stepper
       label={label}
@@ -41,7 +43,10 @@ export function DialStepper({
       max={Math.max(...ends)}
       valueText={markAt(kind, sign * now, dial).label}
       note={note}
-      onStep={(clicks) => onChange(markAt(kind, sign * (now + clicks), dial).value)}
+      onStep={(clicks) => {
+        const next = counted(clicks, () => true);
+        if (next !== undefined) onChange(markAt(kind, sign * next, dial).value);
+      }}
     />
   );
 }

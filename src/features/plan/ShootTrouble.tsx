@@ -9,8 +9,13 @@ import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { UndoButtons } from './UndoButtons';
 
-const reasonOf = (error: unknown): string =>
-  error instanceof Error ? error.message : String(error);
+/** What the core refuses says what to change; any other fault only why. */
+function adviceFor(error: unknown): string {
+  const why = error instanceof Error ? error.message : String(error);
+  return error instanceof RangeError
+    ? `Undo the last change, or change this: ${why}.`
+    : `Undo the last change, or try again. Why: ${why}.`;
+}
 
 /** A fault of the page of a shoot: nothing is lost, and there are four ways on. */
 export function ShootTrouble({
@@ -57,7 +62,7 @@ function TroubleWords({ what, error }: { readonly what: string; readonly error: 
   return (
     <View role="alert" className="gap-1 border-2 border-signal p-3">
       <Text kind="strong">{what}</Text>
-      <Text>{`Nothing is lost. Undo the last change, or change this: ${reasonOf(error)}`}</Text>
+      <Text>{`Nothing is lost. ${adviceFor(error)}`}</Text>
     </View>
   );
 }

@@ -1,0 +1,83 @@
+import { chromium, type Page } from '@playwright/test';
+import path from 'node:path';
+import { createApp } from '../server/app';
+import { listenOnFreePort } from '../server/listen';
+import { CHROMIUM } from './chromium';
+
+/** A phone on a slow line: a processor four times slower, 1.6 Mbps, 150 ms. */
+const SLOWER = 4;
+const BYTES_A_SECOND = 1_600_000 / 8;
+const LATENCY_MS = 150;
+
+async function throttled(page: Page, cold: boolean): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Network.enable');
+  await session.send('Network.setCacheDisabled', { cacheDisabled: cold });
+  await session.send('Network.emulateNetworkConditions', {
+    ...{ offline: false, latency: LATENCY_MS },
+    ...{ downloadThroughput: BYTES_A_SECOND, uploadThroughput: BYTES_A_SECOND },
+  });
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+}
+
+/** Opens an address and times what is seen, from the moment it was asked for. */
+async function opened(page: Page, url: string, seen: (page: Page) => Promise<unknown>) {
+  await page.addInitScript(() => {
+    const kept = window as unknown as { longest: number };
+    kept.longest = 0;
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) kept.longest = Math.max(kept.longest, duration);
+    }).observe({ type: 'longtask', buffered: true });
+  });
+  const start = Date.now();
+  await page.goto(url, { waitUntil: 'commit' });
+  await page.locator('#outline, [role=listitem], h1').first().waitFor();
+  const outlineMs = Date.now() - start;
+  await seen(page);
+  const seenMs = Date.now() - start;
+  const longestMs = await page.evaluate(() => (window as unknown as { longest: number }).longest);
+  return { outlineMs, seenMs, longestMs };
+}
+
+/** Cold and warm opening on a slow phone: outline, list, first answer, longest task. */
+export async function benchOpening(): Promise<void> {
+  const { server, port } = await listenOnFreePort(
+    createApp(path.resolve(__dirname, '../dist')),
+    0,
+    console.log,
+  );
+  const base = `http://127.0.0.1:${port}`;
+  const browser = await chromium.launch(CHROMIUM);
+  const list = (page: Page) => page.getByRole('listitem').first().waitFor();
+  const answer = (page: Page) =>
+    page
+      .getByRole('img', { name: /^.+, f\/.+, ISO \d+$/ })
+      .first()
+      .waitFor();
+  const row = async (what: string, at: string, seen: typeof list, warm: boolean) => {
+    const context = await browser.newContext({
+      ...{ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' },
+    });
+    if (warm) {
+      const first = await context.newPage();
+      await first.goto(base + at);
+      await seen(first);
+      await first.close();
+    }
+    const page = await context.newPage();
+    await throttled(page, !warm);
+    const { outlineMs, seenMs, longestMs } = await opened(page, base + at, seen);
+    console.log(
+      `${what.padEnd(44)} outline ${outlineMs} ms, seen ${seenMs} ms, longest task ${Math.round(longestMs)} ms`,
+    );
+    await context.close();
+  };
+  console.log(`opening, processor ${SLOWER}x slower, 1.6 Mbps, ${LATENCY_MS} ms:`);
+  await row('the list, cold', '/', list, false);
+  await row('a shoot’s first answer, cold', '/shoot/demo-larkmoor/ground', answer, false);
+  await row('the list, warm', '/', list, true);
+  await row('a shoot’s first answer, warm', '/shoot/demo-larkmoor/ground', answer, true);
+  await browser.close();
+  server.closeAllConnections();
+  await new Promise<void>((resolve) => server.close(() => resolve()));
+}
