@@ -9,6 +9,7 @@ const ESM = [
   'comlink',
   'nrel-spa',
   '@react-native-async-storage',
+  'standard-navigation',
 ];
 
 /** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */

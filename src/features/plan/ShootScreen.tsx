@@ -33,7 +33,7 @@ import {
   useShootEdits,
   useShootPage,
 } from './ShootContext';
-import { ShootTrouble, StepTrouble } from './ShootTrouble';
+import { ShootTrouble } from './ShootTrouble';
 import { useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePaced } from './use-paced';
@@ -159,21 +159,9 @@ const PageTitle = memo(function PageTitle({ title }: { readonly title: string })
 });
 
 /** It reads what it needs itself, so that a new minute does not redraw it all. */
-const STEP = <Slot />;
-
-/** The open step, and what stands in its place when it meets a fault. */
-function OpenStep() {
-  const { shoot } = useLooked();
-  const path = usePathname();
-  return (
-    <ErrorBoundary
-      resetKeys={[shoot, path]}
-      fallbackRender={(fault) => <StepTrouble shoot={shoot} {...fault} />}
-    >
-      {STEP}
-    </ErrorBoundary>
-  );
-}
+const OpenStep = memo(function OpenStep() {
+  return <Slot />;
+});
 
 function StepAnswer() {
   const path = usePathname();

@@ -1,4 +1,5 @@
-import { useRouter } from 'expo-router';
+import { useRouter, type ErrorBoundaryProps } from 'expo-router';
+import { useEffect, useRef } from 'react';
 import type { FallbackProps } from 'react-error-boundary';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
@@ -7,6 +8,7 @@ import type { Shoot } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { useLooked } from './ShootContext';
 import { UndoButtons } from './UndoButtons';
 
 /** What the core refuses says what to change; any other fault only why. */
@@ -44,16 +46,22 @@ export function ShootTrouble({
   );
 }
 
-/** A fault of the step that is open: title, undo, plan and the other steps are still there. */
-export function StepTrouble({
-  shoot,
-  error,
-  resetErrorBoundary,
-}: FallbackProps & { readonly shoot: Shoot }) {
+/**
+ * A fault of the step that is open: title, undo, plan and the other steps are still there. It is tried again
+ * when the shoot changes, as it does with an undo.
+ */
+export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
+  const { shoot } = useLooked();
+  const met = useRef(shoot);
+  useEffect(() => {
+    if (met.current === shoot) return;
+    met.current = shoot;
+    void retry();
+  }, [shoot, retry]);
   return (
     <View className="gap-4 py-4">
       <TroubleWords what="This step can’t be shown as it is now." error={error} />
-      <TroubleWays shoot={shoot} onRetry={resetErrorBoundary} />
+      <TroubleWays shoot={shoot} onRetry={() => void retry()} />
     </View>
   );
 }

@@ -11,7 +11,7 @@ export function SkipLink() {
   };
   return (
     <Pressable
-      role="link"
+      role="button"
       onPress={skip}
       className="absolute left-2 top-[-64px] z-50 min-h-touch justify-center border-2 border-ink bg-sheet px-4 focus:top-2"
     >

@@ -1,2 +1,2 @@
-export { PageTrouble as ErrorBoundary } from '@/features/root/PageTrouble';
+export { StepTrouble as ErrorBoundary } from '@/features/plan/ShootTrouble';
 export { FieldStep as default } from '@/features/field/FieldStep';

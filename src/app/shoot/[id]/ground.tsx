@@ -1,2 +1,2 @@
-export { PageTrouble as ErrorBoundary } from '@/features/root/PageTrouble';
+export { StepTrouble as ErrorBoundary } from '@/features/plan/ShootTrouble';
 export { GroundStep as default } from '@/features/ground/GroundStep';

@@ -1,0 +1,41 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import { DEMO_SHOOTS } from '@/demo';
+import type { Shoot } from '@/records/shoot';
+import { ToastProvider } from '@/ui/Toast';
+import { LookContext } from './ShootContext';
+import { StepTrouble } from './ShootTrouble';
+import type { Look } from './use-plan';
+
+const [larkmoor] = DEMO_SHOOTS as [Shoot];
+const client = new QueryClient();
+
+const trouble = (error: Error, retry: () => Promise<void>, shoot: Shoot = larkmoor) => (
+  <QueryClientProvider client={client}>
+    <ToastProvider>
+      <LookContext.Provider value={{ shoot } as Look}>
+        <StepTrouble error={error} retry={retry} />
+      </LookContext.Provider>
+    </ToastProvider>
+  </QueryClientProvider>
+);
+
+test('what the core refuses says what to change; any other fault says why, and can be tried again', () => {
+  const retry = jest.fn(async () => undefined);
+  const { rerender } = render(trouble(new RangeError('focalMm 0: must be above 0'), retry));
+  expect(screen.getByText(/change this: focalMm 0: must be above 0\.$/)).toBeTruthy();
+  rerender(trouble(new TypeError('no such thing'), retry));
+  expect(screen.getByText(/try again\. Why: no such thing\.$/)).toBeTruthy();
+  expect(screen.getByText('Export as a file')).toBeTruthy();
+  expect(retry).not.toHaveBeenCalled();
+  fireEvent.press(screen.getByText('Try again'));
+  expect(retry).toHaveBeenCalledTimes(1);
+});
+
+test('when the shoot changes, as with an undo, the step is tried again by itself', () => {
+  const retry = jest.fn(async () => undefined);
+  const fault = new TypeError('no such thing');
+  const { rerender } = render(trouble(fault, retry));
+  rerender(trouble(fault, retry, { ...larkmoor, title: 'Undone' }));
+  expect(retry).toHaveBeenCalledTimes(1);
+});
