@@ -11,6 +11,7 @@ import { byStart, readList, type Summary } from './list';
 import { pendingWrites, type PendingWrites } from './pending-writes';
 import type { Shoot } from './shoot';
 import {
+  askToKeep,
   bringBack,
   discardSetAside,
   onWrittenElsewhere,
@@ -85,7 +86,10 @@ export function writerOf(client: QueryClient): PendingWrites {
   if (known) return known;
   const writer = pendingWrites({
     failed: (error) => noteSaveTrouble(client, reasonOf(error)),
-    saved: () => noteSaveTrouble(client, null),
+    saved: () => {
+      noteSaveTrouble(client, null);
+      askToKeep();
+    },
     written: (key, now) => show(client, key, now),
   });
   writersByClient.set(client, writer);
@@ -111,11 +115,14 @@ export function useShoot(id: string, seed: Seed) {
     queryKey: openKey(id),
     queryFn: async () => {
       await seedOnce(seed);
-      const shoot = await readShoot(id);
+      // What found no room to be written yet is what it is.
+      const waits = writerOf(client).waiting(shootKey(id))?.to as Shoot | undefined;
+      const shoot = waits ?? (await readShoot(id));
       if (!shoot) await tellSetAside(client);
       return shoot;
     },
     staleTime: Infinity,
+    gcTime: Infinity,
   });
 }
 

@@ -333,6 +333,16 @@ export async function writeKept({ shoots, quick, shelf, columns, setAside: aside
   announce(null);
 }
 
+let asked = false;
+
+/** Asks the browser once not to clear what is kept here when it runs short; it may decide by itself. */
+export function askToKeep(): void {
+  if (asked) return;
+  asked = true;
+  const storage = (globalThis as { readonly navigator?: Navigator }).navigator?.storage;
+  storage?.persist?.().catch(() => undefined);
+}
+
 /** How much is in use of how much there is, bytes; nothing where the browser does not say. */
 export async function storageUse(): Promise<{
   readonly used: number;
