@@ -7,21 +7,11 @@ import { DEMO_SHOOTS } from '@/demo';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
+import { seeded } from '../scripts/seeded';
 import { someSteps } from './some-steps';
 import { randomShoot } from './random-shoots';
 
 const SHOOTS = Number(process.env.SHOOTS ?? 5000);
-
-/** The same chance in every run (mulberry32). */
-function chance(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const BEGUN: readonly Shoot[] = [
   ...DEMO_SHOOTS,
@@ -54,7 +44,7 @@ test(`${SHOOTS} shoots made by chance: no step throws, and none says NaN or unde
     // Half of them are the demo, whose things are of every kind.
     const begun = seed % 2 ? DEMO_SHOOTS : BEGUN;
     const from = begun[Math.floor(seed / 2) % begun.length] as Shoot;
-    const next = chance(seed);
+    const next = seeded(seed);
     const shoot = randomShoot(from, next);
     if (JSON.stringify(shoot.features) !== JSON.stringify(from.features)) changed += 1;
     let fault: string | undefined;

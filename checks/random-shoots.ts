@@ -126,10 +126,9 @@ export function randomShoot(from: Shoot, chance: Chance): Shoot {
   const base = shootSchema.safeParse(wished).success ? wished : from;
   for (const share of [0.2, 0.06, 0.02]) {
     const wild = shaken(SCHEMA, base as unknown as Json, chance, share) as unknown as Shoot;
-    // Half of a bag that no longer fits the hands would refuse the rest with it.
     const checked = shootSchema.safeParse({ ...wild, id: from.id, title: from.title });
     if (checked.success) return checked.data;
-
+    // A part that no longer fits would refuse the rest with it: it stays as it was.
     const bad = new Set(checked.error.issues.map(({ path }) => String(path[0])));
     const mended = Object.fromEntries(
       Object.entries(wild).map(([name, part]) => [

@@ -3,6 +3,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { CHROMIUM } from '../scripts/chromium';
+import { seeded } from '../scripts/seeded';
 import { expect, test } from './app';
 import { keptShoot } from './field';
 
@@ -11,17 +12,6 @@ const KILLS = 25;
 const PRESSES = 10;
 /** As long after the last press a kill may come, on a machine that is busy with other browsers, too. */
 const WRITTEN_MS = 250;
-
-/** The same chance in every run (mulberry32). */
-function chance(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 interface Running {
   readonly page: Page;
@@ -70,7 +60,7 @@ for (const seed of [7, 11]) {
     { tag: '@once' },
     async ({ baseURL }, info) => {
       test.setTimeout(400_000);
-      const random = chance(seed);
+      const random = seeded(seed);
       const profile = info.outputPath('profile');
       const done = { keeper: 0, behaviour: 0, readings: 0, stand: 0 };
       for (let kill = 0; kill <= KILLS; kill += 1) {
