@@ -253,7 +253,7 @@ test(
     await expect(page.getByText('Change this: not valid JSON')).toBeVisible();
     await page.getByRole('textbox', { name: 'Its text' }).fill(whole);
     await page.getByRole('button', { name: 'Bring it back' }).click();
-    await expect(page.getByText(/was set aside/)).toBeHidden();
+    await expect(page.getByText(/could not be read and was set aside/)).toBeHidden();
     await expect(links).toHaveCount(3);
     expect(JSON.parse((await keptText(page, key)) ?? '')).toEqual(JSON.parse(whole));
     // One that is of no use is discarded.
@@ -263,7 +263,7 @@ test(
     await page.getByRole('button', { name: 'See all shoots' }).click();
     await page.getByRole('button', { name: 'Look at it' }).click();
     await page.getByRole('button', { name: 'Discard it' }).click();
-    await expect(page.getByText(/was set aside/)).toBeHidden();
+    await expect(page.getByText(/could not be read and was set aside/)).toBeHidden();
     await expect(links).toHaveCount(2);
   },
 );
