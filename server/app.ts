@@ -41,6 +41,26 @@ const refuse: ErrorRequestHandler = (
 /** File names that carry a hash of their content: the same name is the same file for ever. */
 const HASHED = /[-.][0-9a-f]{16,}\.\w+$/;
 
+/** How long a browser may hold a built file. */
+function cacheOf(file: string): string {
+  const name = file.replace(/\.(?:br|gz)$/, '');
+  if (HASHED.test(name)) return `public, max-age=${YEAR_S}, immutable`;
+  return `public, max-age=${ASKED_ANEW.has(path.basename(name)) ? 0 : HOUR_S}`;
+}
+
+/** Files as the build left them, compressed once there: nothing is compressed per request. */
+const sentAsBuilt = (distDir: string, cache: (file: string) => string) =>
+  staticGzip(distDir, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: {
+      dotfiles: 'ignore',
+      redirect: false,
+      setHeaders: (response, file) => response.setHeader('Cache-Control', cache(file)),
+    },
+  });
+
 /**
  * Serves the built app: its files, its page for every address of its own, `/healthz`, and the
  * simulated forecast at `/api/forecast`.
@@ -96,27 +116,7 @@ export function createApp(distDir: string): Express {
   app.all('/api/{*path}', (_request, response) => {
     response.status(404).json({ error: 'no such service' });
   });
-  // Made once at the build: nothing is compressed per request.
-  app.use(
-    staticGzip(distDir, {
-      enableBrotli: true,
-      orderPreference: ['br', 'gz'],
-      index: false,
-      serveStatic: {
-        dotfiles: 'ignore',
-        redirect: false,
-        setHeaders: (response, file) => {
-          const name = file.replace(/\.(?:br|gz)$/, '');
-          response.setHeader(
-            'Cache-Control',
-            HASHED.test(name)
-              ? `public, max-age=${YEAR_S}, immutable`
-              : `public, max-age=${ASKED_ANEW.has(path.basename(name)) ? 0 : HOUR_S}`,
-          );
-        },
-      },
-    }),
-  );
+  app.use(sentAsBuilt(distDir, cacheOf));
   // A file that is not there is not there; every other address is the app's own.
   app.use((request, response, next) => {
     const isFile = /\.\w+$/.test(request.path) || /^\/(?:_expo|assets|fonts)\//.test(request.path);
@@ -127,17 +127,7 @@ export function createApp(distDir: string): Express {
     request.url = '/index.html';
     next();
   });
-  app.use(
-    staticGzip(distDir, {
-      enableBrotli: true,
-      orderPreference: ['br', 'gz'],
-      index: false,
-      serveStatic: {
-        redirect: false,
-        setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
-      },
-    }),
-  );
+  app.use(sentAsBuilt(distDir, () => 'no-cache'));
   app.use(refuse);
   return app;
 }

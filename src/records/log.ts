@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PICTURE_SPAN_MS } from '@/core';
 import { frameChunkSchema, MOST_CHUNKS, MOST_FRAMES } from './frames';
 import { id, localSecond, text } from './shape';
 
@@ -41,8 +42,8 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
 export type LogEntry = z.infer<typeof logEntrySchema>;
 export type LogKind = LogEntry['kind'];
 
-/** A camera whose date was never set: any span between two years that pictures may be of. */
-export const MOST_OFF_S = 250 * 366 * 86_400;
+/** A camera whose date was never set may stand this far off: from any moment of a picture to any other. */
+export const MOST_OFF_S = PICTURE_SPAN_MS / 1000;
 
 /** How far a camera's clock stands from the place's own. */
 export const cameraClockSchema = z.strictObject({

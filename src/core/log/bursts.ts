@@ -33,5 +33,8 @@ export function burstsOf(timesMs: readonly number[], pauseMs = PAUSE_MS): readon
 const EARLIEST_MS = Date.UTC(1970, 0, 1);
 const LATEST_MS = Date.UTC(2200, 0, 1);
 
+/** Between the first moment that a picture can be of and the last. */
+export const PICTURE_SPAN_MS = LATEST_MS - EARLIEST_MS;
+
 /** Whether a picture can be of a moment: from 1970 to 2200. What lies outside is a damaged file. */
 export const isPictureTime = (ms: number): boolean => ms >= EARLIEST_MS && ms < LATEST_MS;

@@ -1,4 +1,4 @@
-export { burstsOf, isPictureTime, type Burst } from './bursts';
+export { burstsOf, isPictureTime, PICTURE_SPAN_MS, type Burst } from './bursts';
 export { clockOffset, type ClockOffset } from './clock';
 export { meanInterval, type Mean } from './mean';
 export {

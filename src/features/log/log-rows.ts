@@ -1,8 +1,9 @@
+import { isPictureTime } from '@/core';
 import { evSaid } from '@/features/plan/heard';
 import { eventTitle } from '@/features/day/day-lines';
 import { engraved, lookedInWords, stops } from '@/features/plan/words';
 import type { LogRow } from '@/formats/log-table';
-import { MOST_OFF_S, type LogEntry } from '@/records/log';
+import type { LogEntry } from '@/records/log';
 import { localSecond } from '@/records/shape';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
@@ -121,8 +122,8 @@ export function offsetBy(written: string, firstCameraMs: number): number | undef
   const parts = /^\s*(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d)(?::(\d\d))?\s*$/.exec(written);
   const second = parts && `${parts[1]}T${parts[2]}:${parts[3] ?? '00'}`;
   if (!second || !localSecond.safeParse(second).success) return undefined;
-  const offsetS = Math.round((Date.parse(`${second}Z`) - firstCameraMs) / 1000);
-  return Math.abs(offsetS) <= MOST_OFF_S ? offsetS : undefined;
+  const takenMs = Date.parse(`${second}Z`);
+  return isPictureTime(takenMs) ? Math.round((takenMs - firstCameraMs) / 1000) : undefined;
 }
 
 /** "0.4 stop darker than planned, 0.7 stop slower". */
