@@ -66,6 +66,7 @@ const BUILD_SOURCES = [
   'metro.config.js',
   'tailwind.config.js',
   'package-lock.json',
+  'scripts/chunks.mjs',
   'scripts/service-worker.mjs',
   'scripts/compress.mjs',
 ];
@@ -80,6 +81,7 @@ export function ensureBuild() {
       EXPO_NO_TELEMETRY: '1',
       CI: '1',
     });
+    run('node', ['scripts/chunks.mjs']);
     run('node', ['scripts/service-worker.mjs']);
     run('node', ['scripts/compress.mjs']);
   });

@@ -1,0 +1,216 @@
+/**
+ * Deals what the bundler wrote out anew, so that a page waits for what it needs and for nothing else.
+ *
+ * The bundler puts every module that two screens share into one file, has the first page wait for it, and gives each
+ * worker a copy of all it needs. Here modules that the same screens and workers need share a file; a screen's
+ * files are asked for together, workers read the very files that the page has read, and a page that opens on a
+ * screen asks for its files before the app itself has started.
+ *
+ * A built file is one `__d(function(g,r,i,a,m,e,d){…},id,[ids it requires]);` after another, and `__r(id);` for
+ * what runs. Ids are the same in all files, and what is defined twice counts once.
+ */
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { ROOT } from './prepare.mjs';
+
+const ADDRESS = '/_expo/static/js/web/';
+const FOLDER = path.join(ROOT, 'dist', ADDRESS);
+const PAGE = path.join(ROOT, 'dist/index.html');
+/** What is shared and smaller is copied to those who need it: not worth a request of its own. */
+const LEAST_CHARACTERS = 16_000;
+/** What starts the app comes in files of about this size, read side by side. */
+const MOST_CHARACTERS = 450_000;
+
+const MODULE = /^(?<code>__d\([\s\S]*),(?<id>\d+),(?<needs>\[[\d,null]*\]|\{.*\})\);$/;
+
+/** A module: its code, what it requires at once, what it asks for later, the workers it starts. */
+function parse(text) {
+  const match = MODULE.exec(text.trim());
+  if (!match) throw new Error(`A module is not written as expected: ${text.slice(-200)}`);
+  const { code, id, needs } = match.groups;
+  const { paths = {}, ...list } = JSON.parse(needs);
+  const asked = (pattern) => [...code.matchAll(pattern)].map(([, at]) => list[at]);
+  const workers = asked(/unstable_resolve\(d\[(\d+)\],d\.paths/g);
+  const later = asked(/\(d\[(\d+)\],d\.paths/g).filter((dep) => !workers.includes(dep));
+  const apart = new Set([...later, ...workers]);
+  const now = Object.values(list).filter((dep) => dep !== null && !apart.has(dep));
+  return { id: Number(id), code, list, paths, now, later, workers };
+}
+
+/** A built file: what stands before its modules, the modules, and what runs when they are there. */
+function read(name) {
+  const text = readFileSync(path.join(FOLDER, name), 'utf8');
+  const starts = [...text.matchAll(/^__r\((\d+)\);?$/gm)].map(([, id]) => Number(id));
+  const [before, ...modules] = `\n${text}`.replace(/^__r\(\d+\);?$/gm, '').split(/^(?=__d\()/m);
+  return { name, before, modules: modules.map(parse), starts };
+}
+
+const files = readdirSync(FOLDER)
+  .filter((name) => name.endsWith('.js'))
+  .map(read);
+const fileCalled = (start) => files.find(({ name }) => name.startsWith(start));
+const runtime = fileCalled('__expo-metro-runtime');
+const entry = fileCalled('entry-');
+const modules = new Map(files.flatMap((file) => file.modules.map((module) => [module.id, module])));
+
+/** All that is required at once from somewhere, but for what is there already. */
+function closure(roots, there = new Set()) {
+  const found = new Set();
+  const todo = [...roots];
+  while (todo.length > 0) {
+    const id = todo.pop();
+    if (found.has(id) || there.has(id)) continue;
+    const module = modules.get(id);
+    if (!module) throw new Error(`No file holds module ${id}`);
+    found.add(id);
+    todo.push(...module.now);
+  }
+  return found;
+}
+
+/** Screens as the router's table has them: `"./shoot/[id]/ground.tsx":{enumerable:true,get(){return r(d[1])(d[9],d.paths)`. */
+const SCREEN = /"\.\/([^"]+)\.tsx":\{enumerable:true,get\(\)\{return r\(d\[\d+\]\)\(d\[(\d+)\],d\.paths\)/g;
+const screens = new Map(
+  [...modules.values()].flatMap(({ code, list }) =>
+    [...code.matchAll(SCREEN)].map(([, route, at]) => [route, list[at]]),
+  ),
+);
+
+/** What the first page is made of: what starts the app, what stands around each screen, the list of shoots. */
+const first = closure([...entry.starts, screens.get('_layout'), screens.get('index')]);
+const startsWorkers = [...modules.values()].filter(({ workers }) => workers.length > 0);
+const workers = new Map(
+  startsWorkers.flatMap((module) =>
+    module.workers.map((id) => [id, fileCalled(path.basename(module.paths[id]))]),
+  ),
+);
+const later = new Set([...modules.values()].flatMap((module) => module.later));
+
+/** Those that ask for modules: each screen, each thing asked for later, each worker. */
+const askers = [
+  ...[...later]
+    .filter((id) => !first.has(id))
+    .map((id) => ({ id, needs: closure([id], first), own: [], files: [] })),
+  ...[...workers].map(([id, { starts }]) => ({
+    ...{ id, worker: true, needs: closure(starts), own: [], files: [] },
+  })),
+];
+
+/** Modules that the same ask for. What asks for more by itself is not shared with workers, nor is the first page. */
+const groups = new Map();
+for (const id of new Set(askers.flatMap(({ needs }) => [...needs]))) {
+  const module = modules.get(id);
+  const simple = module.later.length === 0 && module.workers.length === 0 && !first.has(id);
+  const all = askers.filter(({ needs }) => needs.has(id));
+  const sharing = all.filter(({ worker }) => simple || !worker);
+  all.filter((asker) => !sharing.includes(asker)).forEach(({ own }) => own.push(module));
+  if (sharing.length === 0) continue;
+  const key = sharing.map((asker) => asker.id).join();
+  if (!groups.has(key)) groups.set(key, { sharing, members: [] });
+  groups.get(key).members.push(module);
+}
+
+/** Modules as they are written: a worker by its address, what is asked for later by its id. */
+function written(members, workerAddress = new Map()) {
+  return members
+    .map(({ code, id, list, later: asks, workers: starts }) => {
+      const paths = [
+        ...asks.filter((ask) => !first.has(ask)).map((ask) => [ask, String(ask)]),
+        ...starts.map((start) => [start, workerAddress.get(start)]),
+      ];
+      const needs =
+        paths.length > 0 ? { ...list, paths: Object.fromEntries(paths) } : Object.values(list);
+      return `${code},${id},${JSON.stringify(needs)});\n`;
+    })
+    .join('');
+}
+
+/** Writes a file under a name that says its content; answers with its address. */
+function write(text) {
+  const name = `c-${createHash('md5').update(text).digest('hex')}.js`;
+  writeFileSync(path.join(FOLDER, name), text);
+  return ADDRESS + name;
+}
+
+const sizeOf = (members) => members.reduce((sum, { code }) => sum + code.length, 0);
+const shared = [];
+for (const group of groups.values()) {
+  const alone = group.sharing.length === 1 || sizeOf(group.members) < LEAST_CHARACTERS;
+  if (alone) group.sharing.forEach(({ own }) => own.push(...group.members));
+  else shared.push(group);
+}
+files.forEach(({ name }) => rmSync(path.join(FOLDER, name)));
+
+// Shared with a worker first: their names stand in its file, and its name in others.
+const withWorkers = ({ sharing }) => sharing.some(({ worker }) => worker);
+for (const group of shared.filter(withWorkers)) {
+  const address = write(written(group.members));
+  group.sharing.forEach((asker) => asker.files.push(address));
+}
+const workerAddress = new Map(
+  askers
+    .filter(({ worker }) => worker)
+    .map(({ id, own, files: read }) => {
+      const { before, starts } = workers.get(id);
+      const reads = read.length > 0 ? `importScripts(${read.map((file) => `"${file}"`)});\n` : '';
+      const runs = starts.map((start) => `__r(${start});\n`).join('');
+      return [id, write(before + reads + written(own) + runs)];
+    }),
+);
+for (const group of shared.filter((candidate) => !withWorkers(candidate))) {
+  const address = write(written(group.members, workerAddress));
+  group.sharing.forEach((asker) => asker.files.push(address));
+}
+for (const asker of askers.filter(({ worker }) => !worker)) {
+  if (asker.own.length > 0) asker.files.push(write(written(asker.own, workerAddress)));
+}
+
+const filesOf = new Map(askers.map((asker) => [String(asker.id), asker.files]));
+/** Addresses that a screen has, and the files of it and of what stands around it. */
+const opens = [...screens].flatMap(([route, id]) => {
+  if (route.endsWith('_layout') || !filesOf.has(String(id))) return [];
+  const around = route.split('/').map((_, at, parts) => [...parts.slice(0, at), '_layout'].join('/'));
+  const ids = [id, ...around.flatMap((layout) => screens.get(layout) ?? [])].map(String);
+  const pattern = route.replace(/(^|\/)index$/, '').replace(/\[\w+\]/g, '[^/]+');
+  return [[`^/${pattern}/?$`, [...new Set(ids.flatMap((key) => filesOf.get(key) ?? []))]]];
+});
+
+/** Runs before the app: has a page's files on their way, and asks for all files of a thing together. */
+function ahead(filesById, byAddress) {
+  for (const [address, list] of byAddress) {
+    if (!new RegExp(address).test(location.pathname)) continue;
+    for (const file of list) {
+      const link = document.createElement('link');
+      Object.assign(link, { rel: 'preload', as: 'script', href: file });
+      document.head.append(link);
+    }
+  }
+  let load;
+  Object.defineProperty(globalThis, '__loadBundleAsync', {
+    get: () => load && ((id) => Promise.all(filesById[id].map(load))),
+    set: (loadFile) => (load = loadFile),
+  });
+}
+
+const pageFiles = Object.fromEntries(askers.filter(({ worker }) => !worker).map(({ id, files: read }) => [id, read]));
+const start = write(
+  `${runtime.before}${written(runtime.modules)};(${ahead})(${JSON.stringify(pageFiles)},${JSON.stringify(opens)});`,
+);
+const starting = [[]];
+for (const id of first) {
+  if (sizeOf(starting.at(-1)) > MOST_CHARACTERS) starting.push([]);
+  starting.at(-1).push(modules.get(id));
+}
+const runs = entry.starts.map((id) => `__r(${id});\n`).join('');
+const firstFiles = starting.map((members, at) =>
+  write(written(members, workerAddress) + (at === starting.length - 1 ? runs : '')),
+);
+const tags = [start, ...firstFiles].map((file) => `<script src="${file}" defer></script>`).join('');
+writeFileSync(PAGE, readFileSync(PAGE, 'utf8').replace(/(?:<script src="[^"]+" defer><\/script>)+/, tags));
+console.log(`Dealt out anew: ${files.length} files to ${new Set([start, ...firstFiles, ...askers.flatMap((asker) => asker.files), ...workerAddress.values()]).size}, ${shared.length} of them shared`);
+if (process.argv.includes('--list')) {
+  console.log('first', first.size, sizeOf(starting.flat()));
+  for (const g of shared) console.log(sizeOf(g.members), g.sharing.map(({id,worker})=>(worker?'W':'')+([...screens].find(([,s])=>s===id)?.[0]??id)).join(' '));
+  for (const a of askers) console.log([...screens].find(([,s])=>s===a.id)?.[0]??a.id, a.worker?'worker':'', 'own', sizeOf(a.own), 'files', a.files.length, 'all', sizeOf([...a.needs].map(i=>modules.get(i)).filter(Boolean)));
+}
