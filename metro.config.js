@@ -1,3 +1,4 @@
+const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
 
@@ -7,15 +8,48 @@ const config = getDefaultConfig(__dirname);
 config.transformer.minifierConfig = { ...config.transformer.minifierConfig, compress: false };
 
 /**
- * Left out of what is sent, a quarter of it: animations that the gestures offer and nobody here uses, and
- * zod's messages in other languages. Both packages do without.
+ * Left out of what is sent: what packages bring along in one piece and nobody here uses. By the file that asks, and
+ * what it asks for; a name at the end is that of a stand-in, where something is called while loading.
  */
-const isLeftOut = (from, name) =>
-  name === 'react-native-reanimated' ||
-  (name === '../locales/index.js' && /node_modules\/zod\//.test(from));
-config.resolver.resolveRequest = (context, name, platform) =>
-  isLeftOut(context.originModulePath, name)
-    ? { type: 'empty' }
-    : context.resolveRequest(context, name, platform);
+const LEFT_OUT = [
+  // Animations that the gestures offer, and zod's messages in other languages.
+  [/./, /^react-native-reanimated$/],
+  [/node_modules\/zod\//, /^\.\.\/locales\/index\.js$/],
+  // Gestures by the older engine, and components made of gestures.
+  [/react-native-gesture-handler\//, /^\.\.?\/web_hammer\//],
+  [
+    /react-native-gesture-handler\/lib\/module\/index\.js$/,
+    /^\.\/components\/(?:GestureButtons|touchables|GestureComponents|Text|Swipeable|Pressable|DrawerLayout|gestureHandlerRootHOC)$/,
+  ],
+  // What nobody asks react-native-web for by name.
+  [
+    /react-native-web\/dist\/index\.js$/,
+    /\/exports\/(?:Animated|FlatList|SectionList|VirtualizedList|Touchable\w*|ImageBackground|Picker|CheckBox|ProgressBar|Switch|Button|KeyboardAvoidingView|LayoutAnimation|DrawerLayoutAndroid|YellowBox|LogBox)$/,
+  ],
+  // Navigators that are not used: addresses are all there is between screens.
+  [/expo-router\/build\/layouts\/StackClient\.js$/, /^\.\/stack-utils$/],
+  [/expo-router\/build\/stack\/index\.js$/, /^\.\.\/layouts\/Stack$/],
+  [
+    /expo-router\/build\/layouts\/StackClient\.js$/,
+    /\/createNativeStackNavigator$/,
+    'native-stack.js',
+  ],
+  [
+    /expo-router\/build\/exports\.js$/,
+    /^\.\/(?:layouts\/(?:Tabs|experimental-stack)|views\/ErrorBoundary)$/,
+  ],
+  [/expo-router\/build\/views\/\w+\.js$/, /^\.\/Toast$/, 'router-toast.js'],
+  [/expo-router\/build\/ExpoRoot\.js$/, /^\.\/screensFeatureFlags$/, 'screens-flags.js'],
+];
+
+config.resolver.resolveRequest = (context, name, platform) => {
+  const found = LEFT_OUT.find(
+    ([from, asked]) => from.test(context.originModulePath) && asked.test(name),
+  );
+  if (!found) return context.resolveRequest(context, name, platform);
+  const [, , standIn] = found;
+  if (!standIn) return { type: 'empty' };
+  return { type: 'sourceFile', filePath: path.join(__dirname, 'scripts/stand-ins', standIn) };
+};
 
 module.exports = withNativeWind(config, { input: './src/global.css' });

@@ -30,11 +30,15 @@ function parse(text) {
   if (!match) throw new Error(`A module is not written as expected: ${text.slice(-200)}`);
   const { code, id, needs } = match.groups;
   const { paths = {}, ...list } = JSON.parse(needs);
-  const asked = (pattern) => [...code.matchAll(pattern)].map(([, at]) => list[at]);
-  const workers = asked(/unstable_resolve\(d\[(\d+)\],d\.paths/g);
-  const later = asked(/\(d\[(\d+)\],d\.paths/g).filter((dep) => !workers.includes(dep));
-  const apart = new Set([...later, ...workers]);
-  const now = Object.values(list).filter((dep) => dep !== null && !apart.has(dep));
+  const asked = (pattern) => new Set([...code.matchAll(pattern)].map(([, at]) => at));
+  const forWorkers = asked(/unstable_resolve\(d\[(\d+)\],d\.paths/g);
+  const forLater = asked(/\(d\[(\d+)\],d\.paths/g);
+  // By place in the list: what is required at once may be asked for later, too.
+  const those = (is) =>
+    Object.entries(list).flatMap(([at, dep]) => (is(at) && dep !== null ? [dep] : []));
+  const workers = those((at) => forWorkers.has(at));
+  const later = those((at) => forLater.has(at) && !forWorkers.has(at));
+  const now = those((at) => !forLater.has(at));
   return { id: Number(id), code, list, paths, now, later, workers };
 }
 
@@ -70,7 +74,8 @@ function closure(roots, there = new Set()) {
 }
 
 /** Screens as the router's table has them: `"./shoot/[id]/ground.tsx":{enumerable:true,get(){return r(d[1])(d[9],d.paths)`. */
-const SCREEN = /"\.\/([^"]+)\.tsx":\{enumerable:true,get\(\)\{return r\(d\[\d+\]\)\(d\[(\d+)\],d\.paths\)/g;
+const SCREEN =
+  /"\.\/([^"]+)\.tsx":\{enumerable:true,get\(\)\{return r\(d\[\d+\]\)\(d\[(\d+)\],d\.paths\)/g;
 const screens = new Map(
   [...modules.values()].flatMap(({ code, list }) =>
     [...code.matchAll(SCREEN)].map(([, route, at]) => [route, list[at]]),
@@ -97,7 +102,10 @@ const askers = [
   })),
 ];
 
-/** Modules that the same ask for. What asks for more by itself is not shared with workers, nor is the first page. */
+/**
+ * Modules that the same ask for. What asks for more by itself is not shared with workers, nor is the first page.
+ * What is asked for by name is in no shared file: it is read last, so that it is found only with all it needs.
+ */
 const groups = new Map();
 for (const id of new Set(askers.flatMap(({ needs }) => [...needs]))) {
   const module = modules.get(id);
@@ -106,8 +114,8 @@ for (const id of new Set(askers.flatMap(({ needs }) => [...needs]))) {
   const sharing = all.filter(({ worker }) => simple || !worker);
   all.filter((asker) => !sharing.includes(asker)).forEach(({ own }) => own.push(module));
   if (sharing.length === 0) continue;
-  const key = sharing.map((asker) => asker.id).join();
-  if (!groups.has(key)) groups.set(key, { sharing, members: [] });
+  const key = `${later.has(id)} ${sharing.map((asker) => asker.id).join()}`;
+  if (!groups.has(key)) groups.set(key, { sharing, members: [], last: later.has(id) });
   groups.get(key).members.push(module);
 }
 
@@ -136,9 +144,9 @@ function write(text) {
 const sizeOf = (members) => members.reduce((sum, { code }) => sum + code.length, 0);
 const shared = [];
 for (const group of groups.values()) {
-  const alone = group.sharing.length === 1 || sizeOf(group.members) < LEAST_CHARACTERS;
-  if (alone) group.sharing.forEach(({ own }) => own.push(...group.members));
-  else shared.push(group);
+  const { sharing, members, last } = group;
+  if (!last && sharing.length > 1 && sizeOf(members) >= LEAST_CHARACTERS) shared.push(group);
+  else sharing.forEach(({ own }) => own.push(...members));
 }
 files.forEach(({ name }) => rmSync(path.join(FOLDER, name)));
 
@@ -163,37 +171,50 @@ for (const group of shared.filter((candidate) => !withWorkers(candidate))) {
   group.sharing.forEach((asker) => asker.files.push(address));
 }
 for (const asker of askers.filter(({ worker }) => !worker)) {
-  if (asker.own.length > 0) asker.files.push(write(written(asker.own, workerAddress)));
+  asker.files.push(write(written(asker.own, workerAddress)));
 }
 
 const filesOf = new Map(askers.map((asker) => [String(asker.id), asker.files]));
 /** Addresses that a screen has, and the files of it and of what stands around it. */
 const opens = [...screens].flatMap(([route, id]) => {
   if (route.endsWith('_layout') || !filesOf.has(String(id))) return [];
-  const around = route.split('/').map((_, at, parts) => [...parts.slice(0, at), '_layout'].join('/'));
+  const around = route
+    .split('/')
+    .map((_, at, parts) => [...parts.slice(0, at), '_layout'].join('/'));
   const ids = [id, ...around.flatMap((layout) => screens.get(layout) ?? [])].map(String);
   const pattern = route.replace(/(^|\/)index$/, '').replace(/\[\w+\]/g, '[^/]+');
   return [[`^/${pattern}/?$`, [...new Set(ids.flatMap((key) => filesOf.get(key) ?? []))]]];
 });
 
-/** Runs before the app: has a page's files on their way, and asks for all files of a thing together. */
+/** Runs before the app: has a page's files on their way, and asks for all files of a thing together, its own read last. */
 function ahead(filesById, byAddress) {
+  const asked = new Set();
+  const ask = (file) => {
+    if (asked.has(file)) return;
+    asked.add(file);
+    const link = document.createElement('link');
+    document.head.append(Object.assign(link, { rel: 'preload', as: 'script', href: file }));
+  };
   for (const [address, list] of byAddress) {
-    if (!new RegExp(address).test(location.pathname)) continue;
-    for (const file of list) {
-      const link = document.createElement('link');
-      Object.assign(link, { rel: 'preload', as: 'script', href: file });
-      document.head.append(link);
-    }
+    if (new RegExp(address).test(location.pathname)) list.forEach(ask);
   }
   let load;
+  const loadAll = async (id) => {
+    const before = filesById[id].slice(0, -1);
+    const own = filesById[id].at(-1);
+    ask(own);
+    await Promise.all(before.map(load));
+    await load(own);
+  };
   Object.defineProperty(globalThis, '__loadBundleAsync', {
-    get: () => load && ((id) => Promise.all(filesById[id].map(load))),
+    get: () => load && loadAll,
     set: (loadFile) => (load = loadFile),
   });
 }
 
-const pageFiles = Object.fromEntries(askers.filter(({ worker }) => !worker).map(({ id, files: read }) => [id, read]));
+const pageFiles = Object.fromEntries(
+  askers.filter(({ worker }) => !worker).map(({ id, files: read }) => [id, read]),
+);
 const start = write(
   `${runtime.before}${written(runtime.modules)};(${ahead})(${JSON.stringify(pageFiles)},${JSON.stringify(opens)});`,
 );
@@ -207,10 +228,34 @@ const firstFiles = starting.map((members, at) =>
   write(written(members, workerAddress) + (at === starting.length - 1 ? runs : '')),
 );
 const tags = [start, ...firstFiles].map((file) => `<script src="${file}" defer></script>`).join('');
-writeFileSync(PAGE, readFileSync(PAGE, 'utf8').replace(/(?:<script src="[^"]+" defer><\/script>)+/, tags));
-console.log(`Dealt out anew: ${files.length} files to ${new Set([start, ...firstFiles, ...askers.flatMap((asker) => asker.files), ...workerAddress.values()]).size}, ${shared.length} of them shared`);
+writeFileSync(
+  PAGE,
+  readFileSync(PAGE, 'utf8').replace(/(?:<script src="[^"]+" defer><\/script>)+/, tags),
+);
+console.log(
+  `Dealt out anew: ${files.length} files to ${new Set([start, ...firstFiles, ...askers.flatMap((asker) => asker.files), ...workerAddress.values()]).size}, ${shared.length} of them shared`,
+);
 if (process.argv.includes('--list')) {
   console.log('first', first.size, sizeOf(starting.flat()));
-  for (const g of shared) console.log(sizeOf(g.members), g.sharing.map(({id,worker})=>(worker?'W':'')+([...screens].find(([,s])=>s===id)?.[0]??id)).join(' '));
-  for (const a of askers) console.log([...screens].find(([,s])=>s===a.id)?.[0]??a.id, a.worker?'worker':'', 'own', sizeOf(a.own), 'files', a.files.length, 'all', sizeOf([...a.needs].map(i=>modules.get(i)).filter(Boolean)));
+  for (const g of shared)
+    console.log(
+      sizeOf(g.members),
+      g.sharing
+        .map(
+          ({ id, worker }) =>
+            (worker ? 'W' : '') + ([...screens].find(([, s]) => s === id)?.[0] ?? id),
+        )
+        .join(' '),
+    );
+  for (const a of askers)
+    console.log(
+      [...screens].find(([, s]) => s === a.id)?.[0] ?? a.id,
+      a.worker ? 'worker' : '',
+      'own',
+      sizeOf(a.own),
+      'files',
+      a.files.length,
+      'all',
+      sizeOf([...a.needs].map((i) => modules.get(i)).filter(Boolean)),
+    );
 }

@@ -67,6 +67,7 @@ const BUILD_SOURCES = [
   'tailwind.config.js',
   'package-lock.json',
   'scripts/chunks.mjs',
+  'scripts/stand-ins',
   'scripts/service-worker.mjs',
   'scripts/compress.mjs',
 ];

@@ -1,12 +1,10 @@
-import { z } from 'zod';
 import { openDevice, ROOT } from './device';
-import { id, localMinute, text } from './shape';
 
 /**
  * What the list of shoots says of each: kept beside the record, in the same transaction, so that a list of
  * two hundred is read without reading two hundred shoots. It is made anew from the record when missing.
  * @example
- * const summary = summarySchema.parse(summaryOf(shoot));
+ * const summary: Summary = summaryOf(shoot);
  */
 
 export const SUMMARY_VERSION = 1;
@@ -14,29 +12,48 @@ export const SUMMARY_PREFIX = `${ROOT}summary/`;
 export const SHOOT_PREFIX = `${ROOT}shoot/`;
 export const SEEDED_KEY = `${ROOT}seeded`;
 
-const path = z.string().max(400_000);
-const boxed = z.number().min(-1).max(101);
+const LOCAL_MINUTE = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/;
 
-export const summarySchema = z.strictObject({
-  version: z.literal(SUMMARY_VERSION),
-  id,
-  title: text(120),
-  startLocal: localMinute,
-  endLocal: localMinute,
-  updatedAt: z.iso.datetime(),
-  /** The ground in a box of 100: paths of lines and areas, and where one may stand. */
-  sketch: z.strictObject({
-    lines: path,
-    solids: path,
-    places: z.array(z.strictObject({ x: boxed, y: boxed })).max(400),
-  }),
-});
-export type Summary = z.infer<typeof summarySchema>;
+/** The ground in a box of 100: paths of lines and areas, and where one may stand. */
+interface Sketch {
+  readonly lines: string;
+  readonly solids: string;
+  readonly places: readonly { readonly x: number; readonly y: number }[];
+}
+
+export interface Summary {
+  readonly version: typeof SUMMARY_VERSION;
+  readonly id: string;
+  readonly title: string;
+  readonly startLocal: string;
+  readonly endLocal: string;
+  readonly updatedAt: string;
+  readonly sketch: Sketch;
+}
+
+const isText = (value: unknown): value is string => typeof value === 'string';
+const isPlace = (value: unknown): boolean =>
+  Number.isFinite((value as Sketch['places'][number] | null)?.x) &&
+  Number.isFinite((value as Sketch['places'][number] | null)?.y);
+
+/** By hand, so that the first page needs no package for it: what is not one is made anew from its record. */
+function isSummary(value: unknown): value is Summary {
+  const { version, sketch, ...texts } = (value ?? {}) as Partial<Summary>;
+  const { id, title, startLocal, endLocal, updatedAt } = texts;
+  return (
+    version === SUMMARY_VERSION &&
+    [id, title, startLocal, endLocal, updatedAt, sketch?.lines, sketch?.solids].every(isText) &&
+    LOCAL_MINUTE.test(startLocal ?? '') &&
+    Array.isArray(sketch?.places) &&
+    sketch.places.every(isPlace)
+  );
+}
 
 function summaryFrom(written: string | undefined): Summary | undefined {
   if (written === undefined) return undefined;
   try {
-    return summarySchema.safeParse(JSON.parse(written)).data;
+    const read: unknown = JSON.parse(written);
+    return isSummary(read) ? read : undefined;
   } catch {
     return undefined;
   }
@@ -48,10 +65,13 @@ export const byStart = (
   b: { readonly startLocal: string },
 ): number => (a.startLocal < b.startLocal ? -1 : 1);
 
+/** Whether the first shoots were put in here once. */
+export const isSeeded = async (): Promise<boolean> =>
+  (await (await openDevice()).read([SEEDED_KEY])).has(SEEDED_KEY);
+
 /** All shoots as the list shows them. Those without a summary are read whole, and get one. */
-export async function readList(seed: () => Promise<void>): Promise<Summary[]> {
+export async function readList(): Promise<Summary[]> {
   const device = await openDevice();
-  if (!(await device.read([SEEDED_KEY])).has(SEEDED_KEY)) await seed();
   const keys = await device.keys();
   const ids = keys
     .filter((key) => key.startsWith(SHOOT_PREFIX))

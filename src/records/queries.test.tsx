@@ -1,23 +1,17 @@
 import AsyncStorage, { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react-native';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { DEMO_SHOOTS } from '@/demo';
-import {
-  takeOver,
-  useKeptTrue,
-  useSaveTrouble,
-  useShoot,
-  useShootActions,
-  writerOf,
-} from './queries';
+import { useSaveTrouble } from './list-queries';
+import { keepTrue, takeOver, useShoot, useShootActions, writerOf } from './queries';
 import type { Shoot } from './shoot';
 import { shootKey } from './storage';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const KEY = shootKey(larkmoor.id);
 const disk = createAsyncStorage('bright-perch');
-const seed = async () => [larkmoor];
+const seed = { shoots: async () => [larkmoor], summaries: [] };
 
 function page() {
   const client = new QueryClient({
@@ -29,7 +23,7 @@ function page() {
   const open = async () => {
     const hook = renderHook(
       () => {
-        useKeptTrue();
+        useEffect(() => keepTrue(client), []);
         return {
           shoot: useShoot(larkmoor.id, seed).data,
           actions: useShootActions(),

@@ -6,8 +6,8 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
-import { openDevice } from './device';
-import { byStart, readList, type Summary } from './list';
+import { byStart, type Summary } from './list';
+import { LIST_KEY, noteSaveTrouble, reasonOf, type Seed } from './list-queries';
 import { pendingWrites, type PendingWrites } from './pending-writes';
 import type { Shoot } from './shoot';
 import {
@@ -33,24 +33,12 @@ import {
 } from './storage';
 import { summaryOf } from './summary';
 
-/** All shoots whole, for what learns from them; the list of them; and each that is open. */
+/** All shoots whole, for what learns from them; and each that is open. */
 const SHOOTS_KEY = ['shoots'] as const;
-const LIST_KEY = ['list'] as const;
 const openKey = (id: string) => ['shoot', id] as const;
 const SET_ASIDE_KEY = ['set-aside'] as const;
 /** After this long a page is taken to be drawn. */
 const QUIET_MS = 1500;
-const SAVE_TROUBLE_KEY = ['save-trouble'] as const;
-
-/** Says on every page that a save failed, and why. */
-const noteSaveTrouble = (client: QueryClient, trouble: string | null): void =>
-  void client.setQueryData(SAVE_TROUBLE_KEY, trouble);
-
-const reasonOf = (error: unknown): string =>
-  error instanceof Error ? error.message : String(error);
-
-/** The records shown when this storage is opened for the first time. */
-export type Seed = () => Promise<readonly Shoot[]>;
 
 /** Shows a shoot's state wherever it is shown; nothing when it is gone. */
 function showShoot(client: QueryClient, id: string, shoot: Shoot | null): void {
@@ -96,14 +84,6 @@ export function writerOf(client: QueryClient): PendingWrites {
   return writer;
 }
 
-/** All shoots as the list shows them, in the order of their start. */
-export const useShootList = (seed: Seed) =>
-  useQuery({
-    queryKey: LIST_KEY,
-    queryFn: () => readList(() => seedOnce(seed)),
-    staleTime: Infinity,
-  });
-
 /** Something could not be read: it is told of, and is on the list no more. */
 const tellSetAside = (client: QueryClient) =>
   Promise.all([SET_ASIDE_KEY, LIST_KEY].map((queryKey) => client.invalidateQueries({ queryKey })));
@@ -114,7 +94,7 @@ export function useShoot(id: string, seed: Seed) {
   return useQuery({
     queryKey: openKey(id),
     queryFn: async () => {
-      await seedOnce(seed);
+      await seedOnce(seed.shoots);
       // What found no room to be written yet is what it is.
       const waits = writerOf(client).waiting(shootKey(id))?.to as Shoot | undefined;
       const shoot = waits ?? (await readShoot(id));
@@ -131,7 +111,7 @@ const allShoots = (client: QueryClient, seed: Seed) =>
   queryOptions({
     queryKey: SHOOTS_KEY,
     queryFn: async () => {
-      await seedOnce(seed);
+      await seedOnce(seed.shoots);
       const shoots = await readShoots();
       const listed = client.getQueryData<Summary[]>(LIST_KEY);
       if (listed && listed.length > shoots.length) await tellSetAside(client);
@@ -145,14 +125,6 @@ export const useShoots = (seed: Seed) => useQuery(allShoots(useQueryClient(), se
 
 export const useSetAside = () =>
   useQuery({ queryKey: SET_ASIDE_KEY, queryFn: readSetAside, staleTime: Infinity });
-
-/** Why the last save failed, if it did. */
-export const useSaveTrouble = () =>
-  useQuery<string | null>({
-    queryKey: SAVE_TROUBLE_KEY,
-    queryFn: () => null,
-    staleTime: Infinity,
-  }).data;
 
 /** How a change is to be taken. */
 interface ChangeHow {
@@ -269,14 +241,6 @@ export function useSafeKeeping() {
   );
 }
 
-/** Why nothing is kept beyond this page, if so. */
-export const useOnlyHere = () =>
-  useQuery({
-    queryKey: ['only-here'],
-    queryFn: async () => (await openDevice()).onlyHere ?? null,
-    staleTime: Infinity,
-  }).data;
-
 /** Reads all shoots through once the page is quiet, so that a damaged one is told of before it is needed. */
 export function useReadThrough(seed: Seed): void {
   const client = useQueryClient();
@@ -313,18 +277,16 @@ export async function takeOver(client: QueryClient, key: string | null): Promise
   }
 }
 
-/** Keeps a page true to what other tabs write, and writes what waits when it is hidden or left. */
-export function useKeptTrue() {
-  const client = useQueryClient();
-  useEffect(() => onWrittenElsewhere((key) => void takeOver(client, key)), [client]);
-  useEffect(() => {
-    const flush = () => void writerOf(client).flush();
-    const leave = () => writerOf(client).flushLast();
-    window.addEventListener('pagehide', leave);
-    document.addEventListener('visibilitychange', flush);
-    return () => {
-      window.removeEventListener('pagehide', leave);
-      document.removeEventListener('visibilitychange', flush);
-    };
-  }, [client]);
+/** Keeps a page true to what other tabs write, and writes what waits when it is hidden or left; until told to stop. */
+export function keepTrue(client: QueryClient): () => void {
+  const stopHearing = onWrittenElsewhere((key) => void takeOver(client, key));
+  const flush = () => void writerOf(client).flush();
+  const leave = () => writerOf(client).flushLast();
+  window.addEventListener('pagehide', leave);
+  document.addEventListener('visibilitychange', flush);
+  return () => {
+    stopHearing();
+    window.removeEventListener('pagehide', leave);
+    document.removeEventListener('visibilitychange', flush);
+  };
 }

@@ -30,7 +30,6 @@ const write = (shoot: Shoot) => writeChange(shootKey(shoot.id), { from: undefine
 /** What another tab writes: this one does not know of it. */
 const writeElsewhere = (shoot: Shoot) =>
   disk.setItem(shootKey(shoot.id), JSON.stringify(shoot)).then(() => shoot);
-const noSeed = async () => undefined;
 
 beforeEach(async () => {
   await disk.clear();
@@ -93,7 +92,7 @@ describe('the list', () => {
   test('says of each shoot what its summary says, without reading the shoot', async () => {
     await seedOnce(async () => DEMO_SHOOTS);
     const texts = jest.spyOn(disk, 'getMany');
-    const list = await readList(noSeed);
+    const list = await readList();
     expect(list).toEqual([larkmoor, alder, tern].map(summaryOf));
     expect(texts.mock.calls.flatMap(([keys]) => keys)).not.toContain(shootKey(larkmoor.id));
     texts.mockRestore();
@@ -104,7 +103,7 @@ describe('the list', () => {
     await disk.removeItem(`bright-perch/summary/${larkmoor.id}`);
     await disk.setItem(`bright-perch/summary/${alder.id}`, '{"version":1');
     await disk.setItem(`bright-perch/summary/${tern.id}`, JSON.stringify(summaryOf(alder)));
-    expect(await readList(noSeed)).toEqual([larkmoor, alder, tern].map(summaryOf));
+    expect(await readList()).toEqual([larkmoor, alder, tern].map(summaryOf));
     const kept = await disk.getItem(`bright-perch/summary/${larkmoor.id}`);
     expect(JSON.parse(kept ?? '')).toEqual(summaryOf(larkmoor));
   });
@@ -115,7 +114,7 @@ describe('the list', () => {
     const from = (await readShoot(larkmoor.id)) as Shoot;
     await writeChange(shootKey(larkmoor.id), { from, to: { ...from, title: 'Renamed' } });
     await removeShoot(alder.id);
-    expect((await readList(noSeed)).map(({ title }) => title)).toEqual(['Renamed']);
+    expect((await readList()).map(({ title }) => title)).toEqual(['Renamed']);
   });
 
   test('a ground drawn small stays within its box, north up', () => {
@@ -136,13 +135,13 @@ describe('what an older version kept', () => {
     await oldStore.setItem(shootKey(larkmoor.id), JSON.stringify(larkmoor));
     await oldStore.setItem('bright-perch/seeded', 'then');
     await oldStore.setItem('bright-perch/scheme', 'dark');
-    expect((await readList(noSeed)).map(({ id }) => id)).toEqual([larkmoor.id]);
+    expect((await readList()).map(({ id }) => id)).toEqual([larkmoor.id]);
     expect(await readShoot(larkmoor.id)).toEqual(larkmoor);
     expect(await oldStore.getAllKeys()).toEqual(['bright-perch/scheme']);
     // Carried over, then deleted: it does not come back.
     await removeShoot(larkmoor.id);
     reopenDevice();
-    expect(await readList(noSeed)).toEqual([]);
+    expect(await readList()).toEqual([]);
   });
 
   test('that does not arrive whole stays where it was, and is worked with from memory', async () => {
@@ -179,7 +178,7 @@ test('a whole state is put in place of another in one transaction, and what was 
   expect(now.shoots).toEqual([alder]);
   expect(now.quick.distanceM).toBe(12);
   expect(await readSetAside()).toHaveLength(1);
-  expect((await readList(noSeed)).map(({ id }) => id)).toEqual([alder.id]);
+  expect((await readList()).map(({ id }) => id)).toEqual([alder.id]);
 });
 
 test('a state that does not fit changes nothing', async () => {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { DEMO_SHOOTS } from '@/demo';
-import { atMsOf, clockOf, dayOf, hoursOf, localMinuteOf, msOf } from './times';
+import { dayOf } from './day-said';
+import { atMsOf, clockOf, hoursOf, localMinuteOf, msOf } from './times';
 import type { Shoot } from './shoot';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];

@@ -60,10 +60,6 @@ export const localSecondOf = (ms: number, timeZone: string): string =>
 export const clockOf = (ms: number, timeZone: string): string =>
   localMinuteOf(ms, timeZone).slice(11);
 
-/** "Friday 16 April 2027" for a wall-clock minute. */
-export const dayOf = (localMinute: string): string =>
-  DateTime.fromISO(localMinute).setLocale('en-GB').toFormat('cccc d LLLL yyyy');
-
 /** A shoot's hours as moments. */
 export interface ShootHours {
   readonly startMs: number;

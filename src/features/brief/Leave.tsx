@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import { useShootPage } from '@/features/plan/ShootContext';
 import { briefSchema, FORBIDDABLE, type Brief } from '@/records/brief';
 import { firstProblem } from '@/records/parse';
-import { dayOf } from '@/records/times';
+import { dayOf } from '@/records/day-said';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';

@@ -4,7 +4,8 @@ import { z } from 'zod';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import type { ShootBrief } from '@/records/new-shoot';
-import { dayOf, MOST_DAYS, msOf } from '@/records/times';
+import { dayOf } from '@/records/day-said';
+import { MOST_DAYS, msOf } from '@/records/times';
 import { numberWritten } from '@/ui/numbers';
 
 const numberBetween = (low: number, high: number, what: string) =>

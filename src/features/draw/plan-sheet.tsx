@@ -6,7 +6,7 @@ import { planSvg } from '@/formats/plan-image';
 import { planExtent, planGround, planLight, planSight } from '@/features/plan/drawing';
 import { marksInSun } from '@/features/plan/sun-on-ground';
 import type { Plan } from '@/features/plan/use-plan';
-import { dayOf } from '@/records/times';
+import { dayOf } from '@/records/day-said';
 import tokens from '@/ui/tokens.json';
 
 /** Size of the sheet that a plan is exported on. */

@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { CautionsButton } from '@/features/brief/Cautions';
-import { useSaveTrouble } from '@/records/queries';
+import { useSaveTrouble } from '@/records/list-queries';
 import { IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';

@@ -6,7 +6,8 @@ import {
   type SettingsCard,
 } from '@/core';
 import type { Mark, Position, Shoot } from '@/records/shoot';
-import { clockOf, dayOf, hoursOf } from '@/records/times';
+import { dayOf } from '@/records/day-said';
+import { clockOf, hoursOf } from '@/records/times';
 import { answerAt, exposedFor, exposureDemands, type Answer } from './answer';
 import { heardOf } from './heard';
 import { sceneOf, viewOf, type View } from './view';

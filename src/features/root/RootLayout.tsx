@@ -1,9 +1,12 @@
-import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import {
+  notifyManager,
+  QueryClient,
+  QueryClientProvider,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { Slot } from 'expo-router';
-import { useState } from 'react';
-import { GestureHandlerRootView } from 'react-native-gesture-handler';
+import { useEffect, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { useKeptTrue } from '@/records/queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
@@ -13,6 +16,22 @@ import { useScreenFocus } from './use-screen-focus';
 
 // A change of a record is drawn with the next frame, and only once in it.
 notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
+
+/** Keeps the page true to other tabs: by what knows the records, which the first page does not wait for. */
+function useKeptTrue(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    let stop: (() => void) | undefined;
+    let left = false;
+    void import('@/records/queries').then(({ keepTrue }) => {
+      if (!left) stop = keepTrue(client);
+    });
+    return () => {
+      left = true;
+      stop?.();
+    };
+  }, [client]);
+}
 
 function Page() {
   useRememberedScheme();
@@ -40,13 +59,11 @@ export function RootLayout() {
   );
   return (
     <QueryClientProvider client={client}>
-      <GestureHandlerRootView style={{ flex: 1 }}>
-        <SafeAreaProvider>
-          <ToastProvider>
-            <Page />
-          </ToastProvider>
-        </SafeAreaProvider>
-      </GestureHandlerRootView>
+      <SafeAreaProvider>
+        <ToastProvider>
+          <Page />
+        </ToastProvider>
+      </SafeAreaProvider>
     </QueryClientProvider>
   );
 }

@@ -1,5 +1,4 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { Workbox } from 'workbox-window';
 import { useToast } from '@/ui/Toast';
 
 /** Whether the app opens without a network: not known yet, kept whole, or the browser can't. */
@@ -22,35 +21,45 @@ export const useOffline = (): Offline =>
     () => offline,
   );
 
+/** A page that was just opened has the line for itself first. */
+const STARTS_AFTER_MS = 3000;
+
 /** Has the browser keep the app, and says when a newer one waits. */
 export function useKeptApp(): void {
   const say = useToast();
   useEffect(() => {
     // A page that is still being written is served by its own server.
-    if (process.env.NODE_ENV !== 'production') return;
+    if (process.env.NODE_ENV !== 'production') return undefined;
     if (!('serviceWorker' in navigator)) {
       setOffline('cannot');
-      return;
+      return undefined;
     }
-    const kept = new Workbox('/sw.js');
-    kept.addEventListener('waiting', () =>
-      say({
-        text: 'A new version of Bright Perch is here',
-        action: {
-          label: 'Use it',
-          onPress: () => {
-            kept.addEventListener('controlling', () => window.location.reload());
-            kept.messageSkipWaiting();
+    const keep = async () => {
+      const { Workbox } = await import('workbox-window');
+      const kept = new Workbox('/sw.js');
+      kept.addEventListener('waiting', () =>
+        say({
+          text: 'A new version of Bright Perch is here',
+          action: {
+            label: 'Use it',
+            onPress: () => {
+              kept.addEventListener('controlling', () => window.location.reload());
+              kept.messageSkipWaiting();
+            },
           },
-        },
-      }),
-    );
-    kept
-      .register()
-      .then(() => navigator.serviceWorker.ready)
-      .then(
-        () => setOffline('ready'),
-        () => setOffline('cannot'),
+        }),
       );
+      await kept.register();
+      await navigator.serviceWorker.ready;
+    };
+    const timer = setTimeout(
+      () =>
+        void keep().then(
+          () => setOffline('ready'),
+          () => setOffline('cannot'),
+        ),
+      STARTS_AFTER_MS,
+    );
+    return () => clearTimeout(timer);
   }, [say]);
 }

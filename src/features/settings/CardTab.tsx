@@ -4,7 +4,7 @@ import type { Plan } from '@/features/plan/use-plan';
 import { CARD_SIZES, cardSvg, type CardSheet, type CardSize } from '@/formats/card-image';
 import { pngOf } from '@/formats/plan-image';
 import { fileStem } from '@/formats/shoot-json';
-import { dayOf } from '@/records/times';
+import { dayOf } from '@/records/day-said';
 import { Button } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
 import { downloadBlob, printPicture } from '@/ui/files';

@@ -12,7 +12,7 @@ import { comparedKept, mergedKept } from '@/records/merge-kept';
 import { useSafeKeeping, useStorageUse } from '@/records/queries';
 import type { Summary } from '@/records/list';
 import type { Kept } from '@/records/storage';
-import { dayOf } from '@/records/times';
+import { dayOf } from '@/records/day-said';
 import { Button } from '@/ui/Button';
 import { chooseFile, downloadText } from '@/ui/files';
 import { Sheet } from '@/ui/Sheet';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { TextInput, View } from 'react-native';
-import { useOnlyHere, useSetAside, useShootActions } from '@/records/queries';
+import { useSetAside, useShootActions } from '@/records/queries';
 import type { SetAside } from '@/records/storage';
 import { Button } from '@/ui/Button';
 import { downloadText } from '@/ui/files';
@@ -76,19 +76,5 @@ function MendSheet({ entry, onClose }: { readonly entry: SetAside; readonly onCl
         }}
       />
     </Sheet>
-  );
-}
-
-/** Says that this browser keeps nothing, where it does not. */
-export function OnlyHereNotice() {
-  const why = useOnlyHere();
-  if (!why) return null;
-  return (
-    <View role="alert" className="gap-1 border-2 border-signal p-3">
-      <Text kind="strong">This browser keeps nothing for this page.</Text>
-      <Text kind="small">
-        {`All works until the page is closed. Export what you make, or allow the page to keep data. Why: ${why}`}
-      </Text>
-    </View>
   );
 }

@@ -1,48 +1,54 @@
 import { Link, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { useState } from 'react';
+import { lazy, Suspense, useCallback, useState, type ReactNode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { ReadingNow } from '@/features/files/ReadingNow';
-import { useReading } from '@/features/files/use-reading';
-import { LARGEST_FILE_BYTES } from '@/formats/shoot-json';
 import { demoShoots } from '@/features/root/seed';
+import { dayOf } from '@/records/day-said';
 import type { Summary } from '@/records/list';
-import { useReadThrough, useSaveTrouble, useShootActions, useShootList } from '@/records/queries';
-import type { Shoot } from '@/records/shoot';
-import { dayOf } from '@/records/times';
+import { useOnlyHere, useSaveTrouble, useShootList } from '@/records/list-queries';
 import { Button, IconButton } from '@/ui/Button';
-import { Field } from '@/ui/Field';
 import { chooseFile } from '@/ui/files';
 import { SchemeButton } from '@/ui/SchemeButton';
-import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { SafeKeeping } from './SafeKeeping';
-import { OnlyHereNotice, SetAsideNotice } from './SetAsideNotice';
 import { ShootSketch } from './ShootSketch';
-import { useShootTasks } from './use-shoot-tasks';
+
+const tools = () => import('./ListTools');
+const BringDemoBack = lazy(async () => ({ default: (await tools()).BringDemoBack }));
+const ImportedFile = lazy(async () => ({ default: (await tools()).ImportedFile }));
+const MoreSheet = lazy(async () => ({ default: (await tools()).MoreSheet }));
+const ReadThrough = lazy(async () => ({ default: (await tools()).ReadThrough }));
+const SafeKeeping = lazy(async () => ({ default: (await tools()).SafeKeeping }));
+
+/** A part of the page that is fetched behind it. */
+function Behind({ children }: { readonly children: ReactNode }) {
+  return (
+    <ErrorBoundary
+      fallback={
+        <Text role="alert">
+          Part of this page could not be fetched. Reload it when there is a network.
+        </Text>
+      }
+    >
+      <Suspense>{children}</Suspense>
+    </ErrorBoundary>
+  );
+}
 
 /** All shoots; where the day begins. */
 export function ShootsScreen() {
   const { data: shoots, error } = useShootList(demoShoots);
-  useReadThrough(demoShoots);
-  const { importShoot } = useShootTasks();
   const router = useRouter();
+  const [file, setFile] = useState<File>();
   const [refused, setRefused] = useState<string>();
   const [open, setOpen] = useState<Summary>();
   const saveTrouble = useSaveTrouble();
-
-  const reading = useReading();
-  const takeFile = async () => {
-    const file = await chooseFile('.json,application/json');
-    if (!file) return;
-    const read = await reading.read(file, LARGEST_FILE_BYTES, async (service, text) =>
-      service.shoot(text),
-    );
-    if (!read.ok) setRefused(read.reason);
-    else setRefused(importShoot(read.value).refused);
-  };
+  const imported = useCallback((reason: string | undefined) => {
+    setFile(undefined);
+    setRefused(reason);
+  }, []);
 
   return (
     <View className="flex-1 bg-paper">
@@ -72,9 +78,11 @@ export function ShootsScreen() {
             The shoots could not be read: {error.message}
           </Text>
         ) : null}
-        <ReadingNow reading={reading} />
         <OnlyHereNotice />
-        <SetAsideNotice />
+        <Behind>
+          {file ? <ImportedFile file={file} onDone={imported} /> : null}
+          {shoots ? <ReadThrough /> : null}
+        </Behind>
         {refused ? (
           <View role="alert" className="gap-2 border-2 border-signal p-3">
             <Text kind="strong">File refused. {refused}</Text>
@@ -88,11 +96,14 @@ export function ShootsScreen() {
             <ShootRow key={shoot.id} shoot={shoot} onMore={() => setOpen(shoot)} />
           ))}
         </View>
-        <SafeKeeping shoots={shoots} onRefused={setRefused} />
+        <Behind>{shoots ? <SafeKeeping shoots={shoots} onRefused={setRefused} /> : null}</Behind>
       </ScrollView>
       <View className="mx-auto w-full max-w-[760px] flex-row gap-3 border-t border-ink p-3">
         <View className="sm:flex-1">
-          <Button label="Import" onPress={() => void takeFile()} />
+          <Button
+            label="Import"
+            onPress={() => void chooseFile('.json,application/json').then(setFile)}
+          />
         </View>
         <View className="sm:flex-1">
           <Button label="Quick answer" onPress={() => router.navigate('/quick')} />
@@ -101,13 +112,12 @@ export function ShootsScreen() {
           <Button label="New shoot" kind="primary" onPress={() => router.navigate('/new')} />
         </View>
       </View>
-      {open ? <MoreSheet shoot={open} onClose={() => setOpen(undefined)} /> : null}
+      <Behind>{open ? <MoreSheet shoot={open} onClose={() => setOpen(undefined)} /> : null}</Behind>
     </View>
   );
 }
 
 function NoShoots() {
-  const { add } = useShootActions();
   return (
     <View className="gap-3 border-2 border-line p-4">
       <Heading level={2} kind="figure">
@@ -117,10 +127,9 @@ function NoShoots() {
         Begin one with a place and a time, or bring back the three invented scenarios and see how a
         planned one looks.
       </Text>
-      <Button
-        label="Bring back the demo"
-        onPress={() => void demoShoots().then((demo) => demo.forEach(add))}
-      />
+      <Behind>
+        <BringDemoBack />
+      </Behind>
     </View>
   );
 }
@@ -151,35 +160,16 @@ function ShootRow({ shoot, onMore }: { readonly shoot: Summary; readonly onMore:
   );
 }
 
-/** Rename, duplicate, export, delete. */
-function MoreSheet({ shoot, onClose }: { readonly shoot: Summary; readonly onClose: () => void }) {
-  const { rename, whole } = useShootActions();
-  const { duplicate, remove, exportFile } = useShootTasks();
-  const [title, setTitle] = useState(shoot.title);
-  const wrong =
-    title.trim() === ''
-      ? 'the title is empty; give the shoot a name'
-      : title.trim().length > 120
-        ? 'the title is over 120 letters; make it shorter'
-        : undefined;
-  const done = (task: () => void) => () => {
-    task();
-    onClose();
-  };
-  const withWhole = (task: (record: Shoot) => void) =>
-    done(() => void whole(shoot.id).then((record) => record && task(record)));
+/** Says that this browser keeps nothing, where it does not. */
+function OnlyHereNotice() {
+  const why = useOnlyHere();
+  if (!why) return null;
   return (
-    <Sheet title={shoot.title} open onClose={onClose}>
-      <Field label="Title" value={title} onChangeText={setTitle} error={wrong} />
-      <Button
-        label="Rename"
-        kind="primary"
-        disabled={wrong !== undefined || title.trim() === shoot.title}
-        onPress={done(() => void rename(shoot.id, title.trim()))}
-      />
-      <Button label="Duplicate" onPress={withWhole(duplicate)} />
-      <Button label="Export as a file" onPress={withWhole(exportFile)} />
-      <Button label="Delete" onPress={withWhole(remove)} />
-    </Sheet>
+    <View role="alert" className="gap-1 border-2 border-signal p-3">
+      <Text kind="strong">This browser keeps nothing for this page.</Text>
+      <Text kind="small">
+        {`All works until the page is closed. Export what you make, or allow the page to keep data. Why: ${why}`}
+      </Text>
+    </View>
   );
 }
