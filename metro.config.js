@@ -7,20 +7,34 @@ const config = getDefaultConfig(__dirname);
 // and what is sent grows by two in a hundred.
 config.transformer.minifierConfig = { ...config.transformer.minifierConfig, compress: false };
 
+config.transformer.getTransformOptions = async () => ({
+  transform: { experimentalImportSupport: true, inlineRequires: true },
+});
+
 /**
  * Left out of what is sent: what packages bring along in one piece and nobody here uses. By the file that asks, and
  * what it asks for; a name at the end is that of a stand-in, where something is called while loading.
  */
 const LEFT_OUT = [
-  // Animations that the gestures offer, and zod's messages in other languages.
+  // Animations that the gestures offer; of zod its messages in other languages, compiler and JSON schemas.
   [/./, /^react-native-reanimated$/],
-  [/node_modules\/zod\//, /^\.\.\/locales\/index\.js$/],
+  [
+    /node_modules\/zod\//,
+    /^(?:\.\.\/locales\/index|\.\/compile|\.\/json-schema-generator|\.\/from-json-schema)\.js$/,
+  ],
   // Gestures by the older engine, and components made of gestures.
   [/react-native-gesture-handler\//, /^\.\.?\/web_hammer\//],
   [
     /react-native-gesture-handler\/lib\/module\/index\.js$/,
     /^\.\/components\/(?:GestureButtons|touchables|GestureComponents|Text|Swipeable|Pressable|DrawerLayout|gestureHandlerRootHOC)$/,
   ],
+  [
+    /react-native-gesture-handler\/lib\/module\/findNodeHandle\.web\.js$/,
+    /\/exports\/FlatList$/,
+    'flat-list.js',
+  ],
+  // Scales of time.
+  [/node_modules\/d3-scale\//, /^d3-time(?:-format)?$/],
   // What nobody asks react-native-web for by name.
   [
     /react-native-web\/dist\/index\.js$/,

@@ -186,7 +186,10 @@ const opens = [...screens].flatMap(([route, id]) => {
   return [[`^/${pattern}/?$`, [...new Set(ids.flatMap((key) => filesOf.get(key) ?? []))]]];
 });
 
-/** Runs before the app: has a page's files on their way, and asks for all files of a thing together, its own read last. */
+/**
+ * Runs before the app. All files of a thing are asked for together, its own read last; those of the page that is
+ * opened as soon as the app's have arrived: the line carries them while the app starts.
+ */
 function ahead(filesById, byAddress) {
   const asked = new Set();
   const ask = (file) => {
@@ -195,9 +198,10 @@ function ahead(filesById, byAddress) {
     const link = document.createElement('link');
     document.head.append(Object.assign(link, { rel: 'preload', as: 'script', href: file }));
   };
-  for (const [address, list] of byAddress) {
-    if (new RegExp(address).test(location.pathname)) list.forEach(ask);
-  }
+  globalThis.__askAhead = () => {
+    const here = byAddress.filter(([address]) => new RegExp(address).test(location.pathname));
+    here.forEach(([, list]) => list.forEach(ask));
+  };
   let load;
   const loadAll = async (id) => {
     const before = filesById[id].slice(0, -1);
@@ -223,7 +227,7 @@ for (const id of first) {
   if (sizeOf(starting.at(-1)) > MOST_CHARACTERS) starting.push([]);
   starting.at(-1).push(modules.get(id));
 }
-const runs = entry.starts.map((id) => `__r(${id});\n`).join('');
+const runs = `__askAhead();\n${entry.starts.map((id) => `__r(${id});\n`).join('')}`;
 const firstFiles = starting.map((members, at) =>
   write(written(members, workerAddress) + (at === starting.length - 1 ? runs : '')),
 );

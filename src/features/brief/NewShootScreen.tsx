@@ -2,18 +2,28 @@ import { useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
+import { taughtByEarlier } from '@/features/log/lessons';
+import { demoShoots } from '@/features/root/seed';
+import { newId } from '@/records/new-id';
+import { newShoot } from '@/records/new-shoot';
+import { useShootActions } from '@/records/queries';
 import { IconButton } from '@/ui/Button';
 import { Heading } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { briefOf, newForm } from './brief-form';
+import { briefOf, newForm, type BriefForm } from './brief-form';
 import { BriefFields } from './BriefFields';
 
 /** A new shoot: a place and its hours; the ground comes from its template. */
 export function NewShootScreen() {
   const router = useRouter();
-  const { create } = useShootTasks();
+  const { add, all } = useShootActions();
   const inks = useInks();
+  /** What is there teaches what is made. */
+  const make = async (form: BriefForm) => {
+    const fresh = newShoot(briefOf(form), newId(), new Date().toISOString());
+    add(taughtByEarlier(fresh, await all(demoShoots)));
+    router.replace(`/shoot/${fresh.id}/ground`);
+  };
   return (
     <View className="flex-1 bg-paper">
       <Head>
@@ -35,9 +45,7 @@ export function NewShootScreen() {
           initial={newForm({ template: 'field-hockey', title: '' })}
           groundIsOpen
           saveLabel="Make the shoot"
-          onSave={(form) =>
-            void create(briefOf(form)).then(({ id }) => router.replace(`/shoot/${id}/ground`))
-          }
+          onSave={(form) => void make(form)}
         />
       </ScrollView>
     </View>

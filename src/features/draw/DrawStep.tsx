@@ -1,15 +1,10 @@
-import { useRouter } from 'expo-router';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { tinykeys } from 'tinykeys';
-import Magnet from 'lucide-react-native/icons/magnet';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { UndoButtons } from '@/features/plan/UndoButtons';
-import { Button, IconButton } from '@/ui/Button';
 import { isTyping } from '@/ui/keys';
-import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-is-wide';
 import { FIRST_DRAW } from './draw-state';
+import { DrawToolbar } from './DrawToolbar';
 import { ItemPanel } from './ItemPanel';
 import { LayPanel } from './LayPanel';
 import { MeasurePanel } from './MeasurePanel';
@@ -52,39 +47,6 @@ function usePanelFocus(inHand: string, begun: boolean) {
     if (begun) panel.current?.focus();
   }, [inHand, begun]);
   return panel;
-}
-
-/** Back, forward, snapping, and the way out; on a phone it stays above what scrolls. */
-export function DrawToolbar() {
-  const inks = useInks();
-  const router = useRouter();
-  const { plan } = useShootPage();
-  const { state, act } = useDrawTool();
-  return (
-    <View
-      role="toolbar"
-      aria-label="Drawing"
-      className="flex-row items-center justify-between py-1"
-    >
-      <View className="flex-row">
-        <UndoButtons always />
-        <IconButton
-          label="Snap to corners, lines and the grid"
-          pressed={state.snap}
-          onPress={() => act({ do: 'snap', on: !state.snap })}
-        >
-          <Magnet color={inks.ink} size={24} />
-        </IconButton>
-      </View>
-      <Button
-        label="Done drawing"
-        onPress={() => {
-          act({ do: 'select', item: undefined });
-          router.navigate(`/shoot/${plan.shoot.id}/ground`);
-        }}
-      />
-    </View>
-  );
 }
 
 /** Take away and leave off, from anywhere on the page but a field being typed in. */

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
 import { useShootPage } from '@/features/plan/ShootContext';
@@ -8,8 +8,10 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { FigureRow } from './FigureRow';
-import { FiguresSheet } from './FiguresSheet';
 import { figuresOf, postShadeInWords, sunInFigures, walkInWords } from './figures';
+
+/** It brings a package that sorts tables. */
+const FiguresSheet = lazy(async () => ({ default: (await import('./FiguresSheet')).FiguresSheet }));
 
 /** What the chosen position sees of the chosen mark, and where the sun falls. */
 export function FromHere() {
@@ -62,7 +64,7 @@ export function FiguresSection() {
         </View>
       ) : null}
       <Button label="All positions and marks in figures" onPress={() => setOpen(true)} />
-      {open ? <FiguresSheet onClose={() => setOpen(false)} /> : null}
+      <Suspense>{open ? <FiguresSheet onClose={() => setOpen(false)} /> : null}</Suspense>
     </View>
   );
 }

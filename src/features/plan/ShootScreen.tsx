@@ -1,6 +1,6 @@
 import { Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useMemo, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useMemo, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { ScrollView, View } from 'react-native';
 import { TimeRibbon, type Ribbon as RibbonOf } from '@/figures/TimeRibbon';
@@ -10,13 +10,11 @@ import type { Shoot } from '@/records/shoot';
 import { atMsOf, localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
-import { DayAnswer } from '@/features/day/DayAnswer';
 import { DayContext, useDayOnRibbon, usePlannedDay } from '@/features/day/use-day';
-import { DrawToolbar } from '@/features/draw/DrawStep';
+import { DrawToolbar } from '@/features/draw/DrawToolbar';
 import { DrawContext, useDraw, useDrawTool } from '@/features/draw/use-draw';
 import { FieldTimeContext, useFieldTime, useFollowedTime } from '@/features/field/use-field-time';
 import { SearchContext, useSearch } from '@/features/ground/use-search';
-import { LogAnswer } from '@/features/log/LogAnswer';
 import { useWalk, WalkContext } from '@/features/light/use-walk';
 import { MotionAndBudget } from '@/features/settings/MotionAndBudget';
 import { useUnits } from '@/ui/units';
@@ -38,6 +36,13 @@ import { useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePaced } from './use-paced';
 import { useLook, usePlan, type Look } from './use-plan';
+
+const DayAnswer = lazy(async () => ({
+  default: (await import('@/features/day/DayAnswer')).DayAnswer,
+}));
+const LogAnswer = lazy(async () => ({
+  default: (await import('@/features/log/LogAnswer')).LogAnswer,
+}));
 
 /** One shoot: plan, answer and time, around the step that is open. */
 export function ShootScreen() {
@@ -165,8 +170,10 @@ const OpenStep = memo(function OpenStep() {
 
 function StepAnswer() {
   const path = usePathname();
-  if (isDay(path)) return <DayAnswer />;
-  return isLog(path) ? <LogAnswer /> : <AnswerPanel />;
+  if (isDay(path) || isLog(path)) {
+    return <Suspense>{isDay(path) ? <DayAnswer /> : <LogAnswer />}</Suspense>;
+  }
+  return <AnswerPanel />;
 }
 
 function Ribbon() {

@@ -7,15 +7,20 @@ import {
 import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { isSeeded } from '@/records/list';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
+import { demoShoots } from './seed';
 import { SkipLink } from './SkipLink';
 import { useKeptApp } from './use-offline';
 import { useScreenFocus } from './use-screen-focus';
 
 // A change of a record is drawn with the next frame, and only once in it.
 notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
+
+/** A first start puts the demo in, whatever page it opens on: it is on its way while the rest is read. */
+void isSeeded().then((seeded) => (seeded ? undefined : demoShoots.shoots()));
 
 /** Keeps the page true to other tabs: by what knows the records, which the first page does not wait for. */
 function useKeptTrue(): void {

@@ -1,9 +1,7 @@
 import { useMemo } from 'react';
-import { taughtByEarlier } from '@/features/log/lessons';
-import { demoShoots } from '@/features/root/seed';
 import { shootFileName, writeShootFile } from '@/formats/shoot-json';
 import { newId } from '@/records/new-id';
-import { duplicateShoot, newShoot, type ShootBrief } from '@/records/new-shoot';
+import { duplicateShoot } from '@/records/new-shoot';
 import type { Parsed } from '@/records/parse';
 import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
@@ -14,17 +12,10 @@ const now = () => new Date().toISOString();
 
 /** Whole-shoot tasks, with what they say when done. */
 export function useShootTasks() {
-  const { add, remove, all } = useShootActions();
+  const { add, remove } = useShootActions();
   const say = useToast();
   return useMemo(
     () => ({
-      /** What is there teaches what is made. */
-      create: async (brief: ShootBrief): Promise<Shoot> => {
-        const earlier = await all(demoShoots);
-        const shoot = taughtByEarlier(newShoot(brief, newId(), now()), earlier);
-        add(shoot);
-        return shoot;
-      },
       duplicate: (shoot: Shoot): Shoot => {
         const copy = duplicateShoot(shoot, newId(), now());
         add(copy);
@@ -54,6 +45,6 @@ export function useShootTasks() {
         return {};
       },
     }),
-    [add, remove, all, say],
+    [add, remove, say],
   );
 }

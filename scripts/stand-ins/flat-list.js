@@ -1,0 +1,2 @@
+/** In place of a list that the gestures look for, to take what scrolls within it: there is none. */
+module.exports = class FlatList {};
