@@ -92,11 +92,42 @@ const workers = new Map(
 );
 const later = new Set([...modules.values()].flatMap((module) => module.later));
 
+const laterIds = [...later].filter((id) => !first.has(id));
+
+/** What stands around each screen: the layouts of its folders, by their ids. */
+const around = new Map(
+  [...screens].map(([route, id]) => {
+    const folders = route
+      .split('/')
+      .map((_, at, parts) => [...parts.slice(0, at), '_layout'].join('/'));
+    const layouts = folders.flatMap((layout) => screens.get(layout) ?? []);
+    return [id, layouts.filter((layout) => layout !== id && !first.has(layout))];
+  }),
+);
+const aroundOf = (id) => around.get(id) ?? [];
+
+/** All that is there once something has been read, and what stands around it. */
+const whole = (id) => closure([id, ...aroundOf(id)]);
+
+/**
+ * What is there already when something is asked for: the first page; what stands around a screen; and what all have
+ * in common from where it can be asked for.
+ */
+function thereBefore(id) {
+  if (aroundOf(id).length > 0) return new Set([...first, ...closure(aroundOf(id))]);
+  const asking = [...modules.values()].filter((module) => module.later.includes(id));
+  if (asking.some((module) => first.has(module.id))) return first;
+  const from = laterIds
+    .filter((other) => other !== id)
+    .map(whole)
+    .filter((read) => asking.some((module) => read.has(module.id)));
+  const [some = first, ...others] = from;
+  return new Set([...first, ...[...some].filter((one) => others.every((read) => read.has(one)))]);
+}
+
 /** Those that ask for modules: each screen, each thing asked for later, each worker. */
 const askers = [
-  ...[...later]
-    .filter((id) => !first.has(id))
-    .map((id) => ({ id, needs: closure([id], first), own: [], files: [] })),
+  ...laterIds.map((id) => ({ id, needs: closure([id], thereBefore(id)), own: [], files: [] })),
   ...[...workers].map(([id, { starts }]) => ({
     ...{ id, worker: true, needs: closure(starts), own: [], files: [] },
   })),
@@ -175,15 +206,11 @@ for (const asker of askers.filter(({ worker }) => !worker)) {
 }
 
 const filesOf = new Map(askers.map((asker) => [String(asker.id), asker.files]));
-/** Addresses that a screen has, and the files of it and of what stands around it. */
+/** Addresses that a screen has, and the files of what stands around it, then its own. */
 const opens = [...screens].flatMap(([route, id]) => {
   if (route.endsWith('_layout') || !filesOf.has(String(id))) return [];
-  const around = route
-    .split('/')
-    .map((_, at, parts) => [...parts.slice(0, at), '_layout'].join('/'));
-  const ids = [id, ...around.flatMap((layout) => screens.get(layout) ?? [])].map(String);
   const pattern = route.replace(/(^|\/)index$/, '').replace(/\[\w+\]/g, '[^/]+');
-  return [[`^/${pattern}/?$`, [...new Set(ids.flatMap((key) => filesOf.get(key) ?? []))]]];
+  return [[`^/${pattern}/?$`, [...aroundOf(id), id].flatMap((key) => filesOf.get(String(key)))]];
 });
 
 /**
@@ -204,10 +231,10 @@ function ahead(filesById, byAddress) {
   };
   let load;
   const loadAll = async (id) => {
-    const before = filesById[id].slice(0, -1);
-    const own = filesById[id].at(-1);
+    const { around, files } = filesById[id];
+    const own = files.at(-1);
     ask(own);
-    await Promise.all(before.map(load));
+    await Promise.all([...around.map(loadAll), ...files.slice(0, -1).map(load)]);
     await load(own);
   };
   Object.defineProperty(globalThis, '__loadBundleAsync', {
@@ -217,7 +244,9 @@ function ahead(filesById, byAddress) {
 }
 
 const pageFiles = Object.fromEntries(
-  askers.filter(({ worker }) => !worker).map(({ id, files: read }) => [id, read]),
+  askers
+    .filter(({ worker }) => !worker)
+    .map(({ id, files: own }) => [id, { around: aroundOf(id), files: own }]),
 );
 const start = write(
   `${runtime.before}${written(runtime.modules)};(${ahead})(${JSON.stringify(pageFiles)},${JSON.stringify(opens)});`,

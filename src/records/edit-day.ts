@@ -1,16 +1,13 @@
-import { DateTime } from 'luxon';
 import { minutesOn } from './edit-events';
 import type { Shoot } from './shoot';
 
 const MINUTES_A_DAY = 24 * 60;
+const DAY_MS = 86_400_000;
 
 /** The shoot on another day, at the same times by the clock. */
 export function onDay(shoot: Shoot, date: string): Shoot {
-  const days = DateTime.fromISO(date).diff(
-    DateTime.fromISO(shoot.startLocal.slice(0, 10)),
-    'days',
-  ).days;
-  const moved = (minute: string) => minutesOn(minute, Math.round(days) * MINUTES_A_DAY);
+  const days = (Date.parse(date) - Date.parse(shoot.startLocal.slice(0, 10))) / DAY_MS;
+  const moved = (minute: string) => minutesOn(minute, days * MINUTES_A_DAY);
   if (days === 0) return shoot;
   // A forecast is of its own day.
   const { lampsFromLocal, forecast: _forecast, learned, ...light } = shoot.light;

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { DateTime } from 'luxon';
 import {
   BACKDROP_DETAIL_M,
   FEATURE_SHAPE,
   FEWEST_POINTS,
   type BackdropDetail,
   type FeatureKind,
+  isTimeZone,
 } from '@/core';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { SUBJECTS } from '@/presets/subjects';
@@ -50,7 +50,7 @@ export const placeSchema = z.strictObject({
     .max(180, 'must be from -180 to 180'),
   timeZone: z
     .string()
-    .refine((zone) => DateTime.local({ zone }).isValid, 'must be a zone such as Europe/London'),
+    .refine(isTimeZone, { error: 'must be a zone such as Europe/London', abort: true }),
 });
 
 export const markSchema = z.strictObject({

@@ -1,35 +1,10 @@
-import { DateTime } from 'luxon';
+import { msOf, zoneOffsetMs } from '@/core';
 import type { Shoot } from './shoot';
+
+export { msOf };
 
 /** Looked at before the start and after the end. */
 export const MARGIN_MINUTES = 30;
-
-const KNOWN_OFFSETS = 1024;
-/** Clocks change on the quarter hour, so an offset holds for the quarter it was found in. */
-const QUARTER_MS = 15 * 60_000;
-const knownOffsets = new Map<string, number>();
-
-function offsetMs(ms: number, timeZone: string): number {
-  const key = `${Math.floor(ms / QUARTER_MS)} ${timeZone}`;
-  const known = knownOffsets.get(key);
-  if (known !== undefined) return known;
-  const offset = DateTime.fromMillis(ms, { zone: timeZone }).offset * 60_000;
-  if (knownOffsets.size >= KNOWN_OFFSETS) knownOffsets.clear();
-  knownOffsets.set(key, offset);
-  return offset;
-}
-
-/**
- * Wall-clock minute (or second) at a place to milliseconds since 1970 UTC. Of an hour that clocks show twice it
- * is one of the two; of an hour they skip, the same minute by the clocks before.
- */
-export function msOf(localMinute: string, timeZone: string): number {
-  const asUtc = Date.parse(`${localMinute}Z`);
-  const first = offsetMs(asUtc, timeZone);
-  const second = offsetMs(asUtc - first, timeZone);
-  const third = offsetMs(asUtc - second, timeZone);
-  return asUtc - (second === third ? second : Math.min(second, third));
-}
 
 /** Longest shoot there may be. */
 export const MOST_DAYS = 60;
@@ -50,11 +25,11 @@ export function endsAfterStart({
 
 /** Milliseconds to the wall-clock minute at a place, "2027-04-16T18:30". */
 export const localMinuteOf = (ms: number, timeZone: string): string =>
-  new Date(ms + offsetMs(ms, timeZone)).toISOString().slice(0, 16);
+  new Date(ms + zoneOffsetMs(ms, timeZone)).toISOString().slice(0, 16);
 
 /** As {@link localMinuteOf}, to the second: "2027-04-16T18:30:05". */
 export const localSecondOf = (ms: number, timeZone: string): string =>
-  new Date(ms + offsetMs(ms, timeZone)).toISOString().slice(0, 19);
+  new Date(ms + zoneOffsetMs(ms, timeZone)).toISOString().slice(0, 19);
 
 /** "20:05" at a place. */
 export const clockOf = (ms: number, timeZone: string): string =>

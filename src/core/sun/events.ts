@@ -5,8 +5,8 @@ import {
   SearchRiseSet,
   type Observer,
 } from 'astronomy-engine';
-import { DateTime } from 'luxon';
 import { observerAt, type Place } from './position';
+import { msOf } from './zone';
 
 /** Moments of one local day; those that do not happen (polar day and night) are absent. */
 export interface SunEvents {
@@ -26,6 +26,8 @@ export const SETTING = -1;
 /** Altitude of the sun's centre at the end of each twilight, by definition. */
 const TWILIGHT_ALTITUDES_DEG = { civil: -6, nautical: -12, astronomical: -18 } as const;
 
+const DAY_MS = 86_400_000;
+
 interface LocalDay {
   readonly start: Date;
   readonly end: Date;
@@ -34,20 +36,13 @@ interface LocalDay {
 
 /** A local calendar day: 23 to 25 hours, from midnight to midnight by the clocks there. */
 export function localDay(date: string, timeZone: string): LocalDay {
-  const start = DateTime.fromISO(date, { zone: timeZone }).startOf('day');
-  if (!start.isValid) {
-    throw new RangeError(
-      start.invalidReason === 'unsupported zone'
-        ? `timeZone ${timeZone}: must be an IANA zone such as Europe/London`
-        : `date ${date}: must be a day such as 2026-09-11`,
-    );
+  const day = Date.parse(`${date}T00:00Z`);
+  if (Number.isNaN(day) || new Date(day).toISOString().slice(0, 10) !== date) {
+    throw new RangeError(`date ${date}: must be a day such as 2026-09-11`);
   }
-  const end = start.plus({ days: 1 });
-  return {
-    start: start.toJSDate(),
-    end: end.toJSDate(),
-    lengthDays: end.diff(start, 'hours').hours / 24,
-  };
+  const next = new Date(day + DAY_MS).toISOString().slice(0, 10);
+  const [start, end] = [msOf(`${date}T00:00`, timeZone), msOf(`${next}T00:00`, timeZone)];
+  return { start: new Date(start), end: new Date(end), lengthDays: (end - start) / DAY_MS };
 }
 
 function crossing(observer: Observer, direction: number, day: LocalDay, altitudeDeg: number) {

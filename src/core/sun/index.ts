@@ -10,3 +10,4 @@ export {
   type Span,
 } from './horizon';
 export { moonPosition, type MoonPosition } from './moon';
+export { isTimeZone, msOf, zoneOffsetMs } from './zone';
