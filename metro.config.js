@@ -7,8 +7,17 @@ const config = getDefaultConfig(__dirname);
 // and what is sent grows by two in a hundred.
 config.transformer.minifierConfig = { ...config.transformer.minifierConfig, compress: false };
 
+/** It asks which script runs while it runs, so it can't wait until it is needed. */
+const ASKS_AT_ONCE = path.join(
+  path.dirname(require.resolve('expo/package.json')),
+  'src/winter/ImportMetaRegistry.ts',
+);
+// A module is set up when something of it is first used: half of what is sent is not used by the first page.
 config.transformer.getTransformOptions = async () => ({
-  transform: { experimentalImportSupport: true, inlineRequires: true },
+  transform: {
+    experimentalImportSupport: true,
+    inlineRequires: { blockList: { [ASKS_AT_ONCE]: true } },
+  },
 });
 
 /**

@@ -215,7 +215,7 @@ const opens = [...screens].flatMap(([route, id]) => {
 
 /**
  * Runs before the app. All files of a thing are asked for together, its own read last; those of the page that is
- * opened as soon as the app's have arrived: the line carries them while the app starts.
+ * opened as soon as all but the last of the app's have arrived: the line carries them while the app starts.
  */
 function ahead(filesById, byAddress) {
   const asked = new Set();
@@ -256,10 +256,14 @@ for (const id of first) {
   if (sizeOf(starting.at(-1)) > MOST_CHARACTERS) starting.push([]);
   starting.at(-1).push(modules.get(id));
 }
-const runs = `__askAhead();\n${entry.starts.map((id) => `__r(${id});\n`).join('')}`;
-const firstFiles = starting.map((members, at) =>
-  write(written(members, workerAddress) + (at === starting.length - 1 ? runs : '')),
-);
+// The largest last: those before it have arrived by then, and the page's own are asked for.
+starting.sort((one, other) => sizeOf(one) - sizeOf(other));
+const runs = entry.starts.map((id) => `__r(${id});\n`).join('');
+const firstFiles = starting.map((members, at) => {
+  const then =
+    at === starting.length - 1 ? runs : at === starting.length - 2 ? '__askAhead();' : '';
+  return write(written(members, workerAddress) + then);
+});
 const tags = [start, ...firstFiles].map((file) => `<script src="${file}" defer></script>`).join('');
 writeFileSync(
   PAGE,

@@ -1,0 +1,5 @@
+import { openDevice } from '@/records/device';
+import 'expo-router/entry';
+
+// What is kept is opened while the page is still being put together.
+void openDevice();
