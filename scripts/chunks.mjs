@@ -166,8 +166,8 @@ function written(members, workerAddress = new Map()) {
 }
 
 /** Writes a file under a name that says its content; answers with its address. */
-function write(text) {
-  const name = `c-${createHash('md5').update(text).digest('hex')}.js`;
+function write(text, called = 'c') {
+  const name = `${called}-${createHash('md5').update(text).digest('hex')}.js`;
   writeFileSync(path.join(FOLDER, name), text);
   return ADDRESS + name;
 }
@@ -191,10 +191,11 @@ const workerAddress = new Map(
   askers
     .filter(({ worker }) => worker)
     .map(({ id, own, files: read }) => {
-      const { before, starts } = workers.get(id);
+      const { name, before, starts } = workers.get(id);
+      const called = name.replace(/-[0-9a-f]{32}\.js$/, '');
       const reads = read.length > 0 ? `importScripts(${read.map((file) => `"${file}"`)});\n` : '';
       const runs = starts.map((start) => `__r(${start});\n`).join('');
-      return [id, write(before + reads + written(own) + runs)];
+      return [id, write(before + reads + written(own) + runs, called)];
     }),
 );
 for (const group of shared.filter((candidate) => !withWorkers(candidate))) {

@@ -1,6 +1,6 @@
 import { Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { lazy, memo, Suspense, useDeferredValue, useMemo, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useMemo, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { ScrollView, View } from 'react-native';
 import { TimeRibbon, type Ribbon as RibbonOf } from '@/figures/TimeRibbon';
@@ -50,9 +50,7 @@ export function ShootScreen() {
   const { id } = useGlobalSearchParams<{ id: string }>();
   const { data: shoot, isPending } = useShoot(id, demoShoots);
   const router = useRouter();
-  // Drawn the first time in small pieces: the page answers to the thumb meanwhile.
-  const drawing = useDeferredValue(!isPending, false);
-  if (isPending || !drawing) return <PlanSkeleton />;
+  if (isPending) return <PlanSkeleton />;
   if (!shoot) {
     return (
       <View className="flex-1 items-start justify-center gap-4 bg-paper p-6">
