@@ -171,6 +171,26 @@ test(
 
 // React tells the console of every fault that a boundary catches.
 loud(
+  'a step that can’t be fetched says so in its place, and all else goes on',
+  { tag: '@once' },
+  async ({ page, context }) => {
+    await page.goto('/shoot/demo-larkmoor/ground');
+    await expect(headline(page)).toBeVisible();
+    const script = /\/_expo\/.*\.js$/;
+    await context.route(script, (route) => route.abort());
+    await page.getByRole('link', { name: 'Light', exact: true }).click();
+    await expect(page.getByText('This step could not be fetched.')).toBeVisible();
+    await expect(headline(page)).toBeVisible();
+    await page.getByRole('link', { name: 'Ground', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Search the ground' })).toBeVisible();
+    await page.getByRole('link', { name: 'Light', exact: true }).click();
+    await context.unroute(script);
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('region', { name: 'Light through the hours' })).toBeVisible();
+  },
+);
+
+loud(
   'a fault of the whole page keeps title, undo, export and the way on',
   { tag: '@once' },
   async ({ page }) => {

@@ -1,4 +1,4 @@
-import { Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
+import { Navigator, Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
 import { lazy, memo, Suspense, useMemo, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
@@ -31,7 +31,7 @@ import {
   useShootEdits,
   useShootPage,
 } from './ShootContext';
-import { ShootTrouble } from './ShootTrouble';
+import { ShootTrouble, UnfetchedStep } from './ShootTrouble';
 import { useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
 import { usePaced } from './use-paced';
@@ -80,19 +80,24 @@ function PlanSkeleton() {
   );
 }
 
-/** A shoot with what can be undone, which a fault in showing it takes nothing of. */
+/**
+ * A shoot with what can be undone and the step it is at, which a fault in showing it takes nothing of: the
+ * navigator stands over the boundary, and what is in it shows the step that is open.
+ */
 function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
   const edits = useEdits(shoot.id);
   useUndoKeys(edits);
   return (
     <EditsContext.Provider value={edits}>
       <PageTitle title={shoot.title} />
-      <ErrorBoundary
-        resetKeys={[shoot]}
-        fallbackRender={(fault) => <ShootTrouble shoot={shoot} {...fault} />}
-      >
-        <ShownShoot shoot={shoot} />
-      </ErrorBoundary>
+      <Navigator>
+        <ErrorBoundary
+          resetKeys={[shoot]}
+          fallbackRender={(fault) => <ShootTrouble shoot={shoot} {...fault} />}
+        >
+          <ShownShoot shoot={shoot} />
+        </ErrorBoundary>
+      </Navigator>
     </EditsContext.Provider>
   );
 }
@@ -165,7 +170,11 @@ const PageTitle = memo(function PageTitle({ title }: { readonly title: string })
 
 /** It reads what it needs itself, so that a new minute does not redraw it all. */
 const OpenStep = memo(function OpenStep() {
-  return <Slot />;
+  return (
+    <ErrorBoundary resetKeys={[usePathname()]} FallbackComponent={UnfetchedStep}>
+      <Slot />
+    </ErrorBoundary>
+  );
 });
 
 function StepAnswer() {

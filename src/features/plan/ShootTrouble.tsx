@@ -39,7 +39,7 @@ export function ShootTrouble({
         <UndoButtons always />
       </View>
       <ScrollView role="main" contentContainerClassName="mx-auto w-full max-w-[560px] gap-4 p-4">
-        <TroubleWords what="This shoot can’t be shown as it is now." error={error} />
+        <TroubleWords what="This shoot can’t be shown as it is now." advice={adviceFor(error)} />
         <TroubleWays shoot={shoot} onRetry={resetErrorBoundary} />
       </ScrollView>
     </View>
@@ -60,17 +60,31 @@ export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
   }, [shoot, retry]);
   return (
     <View className="gap-4 py-4">
-      <TroubleWords what="This step can’t be shown as it is now." error={error} />
+      <TroubleWords what="This step can’t be shown as it is now." advice={adviceFor(error)} />
       <TroubleWays shoot={shoot} onRetry={() => void retry()} />
     </View>
   );
 }
 
-function TroubleWords({ what, error }: { readonly what: string; readonly error: unknown }) {
+/** A step whose code could not be fetched: what is here already goes on. */
+export function UnfetchedStep() {
+  const { shoot } = useLooked();
+  return (
+    <View className="gap-4 py-4">
+      <TroubleWords
+        what="This step could not be fetched."
+        advice="Try again when there is a network; what is open goes on without."
+      />
+      <TroubleWays shoot={shoot} onRetry={() => window.location.reload()} />
+    </View>
+  );
+}
+
+function TroubleWords({ what, advice }: { readonly what: string; readonly advice: string }) {
   return (
     <View role="alert" className="gap-1 border-2 border-signal p-3">
       <Text kind="strong">{what}</Text>
-      <Text>{`Nothing is lost. ${adviceFor(error)}`}</Text>
+      <Text>{`Nothing is lost. ${advice}`}</Text>
     </View>
   );
 }
