@@ -8,12 +8,11 @@ const AXE = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'
 
 interface Violation {
   readonly id: string;
-  readonly impact: string | null;
   readonly nodes: readonly { readonly html: string }[];
 }
 
-/** What axe finds serious; in the dark scheme only what colours can do. */
-async function seriousViolations(page: Page, rules?: readonly string[]): Promise<string[]> {
+/** What axe finds, serious or not; in other brightnesses than the day's only what colours can do. */
+async function violationsOf(page: Page, rules?: readonly string[]): Promise<string[]> {
   await page.evaluate(AXE);
   const violations = await page.evaluate(
     async (only) =>
@@ -26,10 +25,39 @@ async function seriousViolations(page: Page, rules?: readonly string[]): Promise
       ).violations,
     rules,
   );
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+  );
 }
+
+/** Controls that are called otherwise than the words on them: who speaks to the page can't press them. */
+const misnamed = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const plain = (text: string) =>
+      text
+        .toLowerCase()
+        .replace(/[^\p{L}\p{N}]+/gu, ' ')
+        .trim();
+    /** Words on a control, but for those that describe it or are hidden. */
+    const wordsOn = (control: Element): string => {
+      const apart = (control.getAttribute('aria-describedby') ?? '').split(' ');
+      const copy = control.cloneNode(true) as Element;
+      copy.querySelectorAll('[aria-hidden=true]').forEach((hidden) => hidden.remove());
+      copy.querySelectorAll('[id]').forEach((part) => apart.includes(part.id) && part.remove());
+      return [...copy.querySelectorAll('*'), copy]
+        .flatMap((part) => [...part.childNodes].filter((node) => node.nodeType === 3))
+        .map((node) => node.textContent)
+        .join(' ');
+    };
+    const controls = 'button, a, [role=button], [role=link], [role=radio], [role=checkbox]';
+    return [...document.querySelectorAll(controls)].flatMap((control) => {
+      const name = control.getAttribute('aria-label');
+      if (name === null) return [];
+      const words = plain(wordsOn(control)).split(' ');
+      const called = plain(name).split(' ');
+      return words[0] === '' || words.every((word) => called.includes(word)) ? [] : [name];
+    });
+  });
 
 type Look = () => Promise<void>;
 const pressTab = (page: Page, name: string) =>
@@ -106,33 +134,113 @@ async function throughSheets(page: Page, look: Look): Promise<void> {
   await look();
 }
 
-test('axe finds nothing serious, light', { tag: '@once' }, async ({ page }) => {
-  test.slow();
-  const look = async () => expect(await seriousViolations(page)).toEqual([]);
-  await throughSteps(page, look);
-  await throughSheets(page, look);
-});
-
-test('axe finds no contrast too faint, dark', { tag: '@once' }, async ({ page }) => {
-  test.slow();
-  await page.emulateMedia({ colorScheme: 'dark' });
-  // Sheets are made of the same texts and inks.
-  await throughSteps(page, async () =>
-    expect(await seriousViolations(page, ['color-contrast'])).toEqual([]),
-  );
-});
-
 test(
-  'axe finds nothing serious where a wide screen differs',
-  { tag: '@wide' },
+  'axe finds nothing, by day, and names hold the words shown',
+  { tag: '@once' },
   async ({ page }) => {
-    for (const at of ['larkmoor/ground', 'larkmoor/settings', 'tern-water/day']) {
-      await page.goto(`/shoot/demo-${at}`);
-      await page.waitForTimeout(1500);
-      expect(await seriousViolations(page)).toEqual([]);
-    }
+    test.slow();
+    const look = async () => {
+      expect(await violationsOf(page)).toEqual([]);
+      expect(await misnamed(page)).toEqual([]);
+      expect(await page.getByRole('main').count()).toBeLessThanOrEqual(1);
+      expect(await page.getByRole('banner').count()).toBeLessThanOrEqual(1);
+    };
+    await throughSteps(page, look);
+    await throughSheets(page, look);
   },
 );
+
+for (const [brightness, kept] of [
+  ['the dusk', 'dark'],
+  ['the hide', 'hide'],
+] as const) {
+  test(`axe finds no contrast too faint, for ${brightness}`, { tag: '@once' }, async ({ page }) => {
+    test.slow();
+    await page.addInitScript((scheme) => localStorage.setItem('bright-perch/scheme', scheme), kept);
+    // Sheets are made of the same texts and inks.
+    await throughSteps(page, async () =>
+      expect(await violationsOf(page, ['color-contrast'])).toEqual([]),
+    );
+  });
+}
+
+test('axe finds nothing where a wide screen differs', { tag: '@wide' }, async ({ page }) => {
+  for (const at of ['larkmoor/ground', 'larkmoor/settings', 'tern-water/day']) {
+    await page.goto(`/shoot/demo-${at}`);
+    await page.waitForTimeout(1500);
+    expect(await violationsOf(page)).toEqual([]);
+  }
+});
+
+/** Text that is cut off, or lies beyond the page or its button. */
+const cutText = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const scrolls = (element: Element | null): boolean =>
+      element !== null &&
+      (/auto|scroll/.test(getComputedStyle(element).overflowX) || scrolls(element.parentElement));
+    return [...document.querySelectorAll('body *')].flatMap((element) => {
+      const words = [...element.childNodes].filter((node) => node.nodeType === 3);
+      const text = words.map((node) => node.textContent?.trim()).join(' ');
+      const box = element.getBoundingClientRect();
+      if (text === '' || element.closest('svg') || box.width < 2 || box.height < 2) return [];
+      const { overflowX, overflowY, fontSize } = getComputedStyle(element);
+      // Letters may reach a little out of their line.
+      const reach = parseFloat(fontSize) * 0.2;
+      const cut =
+        /hidden|clip/.test(overflowX + overflowY) &&
+        (element.scrollWidth > element.clientWidth + 1 ||
+          element.scrollHeight > element.clientHeight + reach);
+      const button = element.closest('[role=button], [role=radio], [role=link]');
+      const around = button?.getBoundingClientRect() ?? { left: 0, right: window.innerWidth };
+      const beyond =
+        (box.right > around.right + 2 || box.left < around.left - 2) &&
+        (button !== null || !scrolls(element));
+      return cut || beyond ? [text] : [];
+    });
+  });
+
+for (const [what, css] of [
+  [
+    'the text spacing of WCAG',
+    '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important }',
+  ],
+  ['text twice as large', 'html { font-size: 200% !important }'],
+] as const) {
+  test(`${what} cuts nothing off`, { tag: '@once' }, async ({ page }) => {
+    test.slow();
+    const steps = ['brief', 'ground', 'light', 'settings', 'kit', 'day', 'field', 'log', 'draw'];
+    for (const at of [
+      '/',
+      '/quick',
+      '/new',
+      ...steps.map((step) => `/shoot/demo-larkmoor/${step}`),
+    ]) {
+      await page.goto(at);
+      await page.getByRole('button').nth(2).waitFor();
+      await page.waitForTimeout(600);
+      await page.addStyleTag({ content: css });
+      await page.waitForTimeout(300);
+      expect({ at, cut: await cutText(page) }).toEqual({ at, cut: [] });
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide).toBeLessThanOrEqual(390);
+    }
+  });
+}
+
+test('who asks for less motion gets none', { tag: '@once' }, async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto('/shoot/demo-larkmoor/kit');
+  await page.getByRole('button', { name: /^Lens / }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  const moving = await page.evaluate(() => {
+    const lasts = (time: string) => time.split(',').some((part) => parseFloat(part) > 0);
+    return [...document.querySelectorAll('*')].filter((element) => {
+      const { transitionDuration, animationDuration } = getComputedStyle(element);
+      return lasts(transitionDuration) || lasts(animationDuration);
+    }).length;
+  });
+  expect(moving).toBe(0);
+});
 
 test('what is touched is 48 px or more', async ({ page, isMobile }) => {
   const differing = [

@@ -26,7 +26,7 @@ test(
     const geojson = await download(page, 'GeoJSON: everything');
     expect(geojson.name).toBe('larkmoor-evening-hockey.geojson');
     const before = await things(page).getByRole('listitem').count();
-    await button(page, 'Select Clubhouse').click();
+    await button(page, /^Select Clubhouse/).click();
     await button(page, 'Take it away').click();
     await expect(things(page).getByRole('listitem')).toHaveCount(before - 1);
 

@@ -57,9 +57,7 @@ export function ChipRow<T extends string>({
               }}
               className={`min-h-touch min-w-touch items-center justify-center px-3 ${taken ? 'border-b-4 border-signal pt-1' : ''}`}
             >
-              <Text kind={taken ? 'strong' : 'body'} numberOfLines={1}>
-                {option.label}
-              </Text>
+              <Text kind={taken ? 'strong' : 'body'}>{option.label}</Text>
             </Pressable>
           );
         })}

@@ -30,7 +30,7 @@ export function Choice<T extends string | number>({
       <View
         role="radiogroup"
         aria-labelledby={labelId}
-        className="flex-row border border-ink"
+        className="flex-row flex-wrap border border-ink"
         {...radioKeys(options, value, onChange)}
       >
         {options.map((option, i) => {
@@ -43,7 +43,7 @@ export function Choice<T extends string | number>({
               aria-label={option.label}
               tabIndex={taken || (at < 0 && i === 0) ? 0 : -1}
               onPress={() => onChange(option.value)}
-              className={`min-h-touch flex-1 items-center justify-center px-1 ${i > 0 ? 'border-l border-ink' : ''} ${taken ? 'bg-ink' : ''}`}
+              className={`min-h-touch min-w-fit flex-1 items-center justify-center px-1 ${i > 0 ? 'border-l border-ink' : ''} ${taken ? 'bg-ink' : ''}`}
             >
               <Text kind="label" className={`text-center ${taken ? 'text-paper' : ''}`}>
                 {option.label}

@@ -60,18 +60,18 @@ export const Exposure = memo(function Exposure({
       role="img"
       aria-label={`${shutter}, ${aperture}, ${iso}`}
       onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
-      className={`flex-row items-end justify-between ${stacked ? 'flex-wrap' : ''}`}
+      className="flex-row flex-wrap items-end justify-between"
     >
       <View className={stacked ? 'w-full' : ''}>
         <Shutter label={shutter} px={shutterPx} />
       </View>
-      <Text kind="headline" style={size} numberOfLines={1}>
+      <Text kind="headline" className="whitespace-nowrap" style={size}>
         <Text kind="headline" className="font-normal italic" style={size}>
           f
         </Text>
         /{aperture.replace('f/', '')}
       </Text>
-      <Text kind="headline" style={size} numberOfLines={1}>
+      <Text kind="headline" className="whitespace-nowrap" style={size}>
         <Text kind="label" style={{ fontSize: Math.max(11, px * 0.33) }}>
           ISO{' '}
         </Text>

@@ -46,7 +46,9 @@ export function Sheet({
               <X color={inks.ink} size={24} />
             </IconButton>
           </View>
-          <ScrollView contentContainerClassName="p-4 gap-3">{children}</ScrollView>
+          <ScrollView tabIndex={0} contentContainerClassName="p-4 gap-3">
+            {children}
+          </ScrollView>
         </View>
       </View>
     </Modal>

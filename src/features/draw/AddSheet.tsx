@@ -32,6 +32,7 @@ export function AddSheet({
             key={kind}
             role="button"
             aria-label={name}
+            aria-describedby={`what-${kind}`}
             disabled={!room}
             onPress={() => {
               onClose();
@@ -41,7 +42,7 @@ export function AddSheet({
             className={`min-h-touch justify-center border-b border-line py-1 active:opacity-60 ${room ? '' : 'opacity-40'}`}
           >
             <Text kind="strong">{name}</Text>
-            <Text kind="small" ink="quiet">
+            <Text kind="small" ink="quiet" nativeID={`what-${kind}`}>
               {room ? what : `There are ${MOST_ENTRIES} already, as many as there may be`}
             </Text>
           </Pressable>

@@ -17,7 +17,7 @@ export function DrawToolbar() {
     <View
       role="toolbar"
       aria-label="Drawing"
-      className="flex-row items-center justify-between py-1"
+      className="flex-row flex-wrap items-center justify-between py-1"
     >
       <View className="flex-row">
         <UndoButtons always />

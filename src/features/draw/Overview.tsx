@@ -30,14 +30,14 @@ export function Overview() {
   return (
     <View className="gap-3">
       <Button label="Add to the ground" kind="primary" onPress={() => setOpen('add')} />
-      <View className="flex-row gap-2">
-        <View className="flex-1">
+      <View className="flex-row flex-wrap gap-2">
+        <View className="min-w-fit flex-1">
           <Button label="Measure" onPress={() => act({ do: 'take', tool: { name: 'measure' } })} />
         </View>
-        <View className="flex-1">
+        <View className="min-w-fit flex-1">
           <Button label="Lay it true" onPress={() => act({ do: 'take', tool: { name: 'lay' } })} />
         </View>
-        <View className="flex-1">
+        <View className="min-w-fit flex-1">
           <Button label="Files" onPress={() => setOpen('files')} />
         </View>
       </View>
@@ -99,17 +99,18 @@ function Things({
       <View role="list" aria-label={title}>
         {items.map(({ id, name }, i) => {
           const kind = KIND_WORDS[kindOf(i)].name;
+          const told = list === 'features' && kind !== name;
           return (
             <View key={id} role="listitem">
               <Pressable
                 role="button"
-                aria-label={`Select ${name}`}
+                aria-label={`Select ${name}${told ? `, ${kind}` : ''}`}
                 onPress={() => onSelect(list, id)}
-                className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line active:opacity-60"
+                className="min-h-touch flex-row flex-wrap items-center justify-between gap-x-3 border-b border-line active:opacity-60"
               >
                 <Text className="shrink">{name}</Text>
                 <View className="flex-row items-center gap-1">
-                  {list === 'features' && kind !== name ? (
+                  {told ? (
                     <Text kind="small" ink="quiet">
                       {kind}
                     </Text>

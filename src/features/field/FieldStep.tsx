@@ -76,12 +76,12 @@ function ZoneClicks({ seen }: { readonly seen: Seen }) {
     <View
       role="list"
       aria-label="Light elsewhere, in clicks"
-      className="flex-row flex-wrap gap-x-4"
+      className="flex-row flex-wrap gap-x-3"
     >
       {zones.map(({ id, name, clicks }) => (
         <View key={id} role="listitem" className="flex-row items-baseline gap-1">
           <Text kind="figure">{clicksInWords(clicks)}</Text>
-          <Text kind="small" numberOfLines={1} className="max-w-[140px]">
+          <Text kind="small" className="shrink">
             {name}
           </Text>
         </View>

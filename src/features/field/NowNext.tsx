@@ -49,7 +49,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
             ? localSecondOf(now, shoot.place.timeZone).slice(11)
             : clockOf(now, shoot.place.timeZone)}
         </Heading>
-        <Text className="min-w-0 flex-1" kind="strong" numberOfLines={2}>
+        <Text className="min-w-0 flex-1" kind="strong" numberOfLines={4}>
           {running ? `Now: ${eventTitle(running.event)}` : ''}
         </Text>
         {live ? (
@@ -61,7 +61,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
         ) : null}
       </View>
       {live ? null : (
-        <Text kind="small" ink="quiet" numberOfLines={1}>
+        <Text kind="small" ink="quiet">
           {`Rehearsing ${dayOf(shoot.startLocal)}. It teaches nothing.`}
         </Text>
       )}
@@ -92,10 +92,10 @@ function ComingLine({
 }) {
   return (
     <View className="flex-row items-baseline gap-2">
-      <Text kind="tiny" ink="quiet" className="w-[38px]">
+      <Text kind="tiny" ink="quiet" className="min-w-[38px] whitespace-nowrap">
         {name}
       </Text>
-      <Text className="min-w-0 flex-1" numberOfLines={1}>
+      <Text className="min-w-0 flex-1" numberOfLines={4}>
         {coming ? `${begun(coming.what)}, ${clock(coming.atMs)}` : 'Nothing more'}
       </Text>
       {coming ? (

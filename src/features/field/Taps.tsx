@@ -29,13 +29,13 @@ function Tap({
     <Pressable
       role="button"
       onPress={onPress}
-      className={`min-h-[58px] flex-1 items-center justify-center border border-ink px-1 active:opacity-60 ${strong ? 'bg-ink' : ''}`}
+      className={`min-h-[58px] min-w-fit flex-1 items-center justify-center border border-ink px-1 active:opacity-60 ${strong ? 'bg-ink' : ''}`}
     >
-      <Text kind="strong" numberOfLines={1} className={strong ? 'text-paper' : ''}>
+      <Text kind="strong" className={strong ? 'text-paper' : ''}>
         {label}
       </Text>
       {under ? (
-        <Text kind="small" numberOfLines={1} className={strong ? 'text-paper' : ''}>
+        <Text kind="small" className={strong ? 'text-paper' : ''}>
           {under}
         </Text>
       ) : null}

@@ -166,7 +166,7 @@ function FrameCell({
     <Pressable
       role="checkbox"
       aria-checked={kept}
-      aria-label={`${frame.name}, ${figuresInWords(matched)}${rating ? `, ${rating} stars` : ''}, kept`}
+      aria-label={`${frame.name}, ${figuresInWords(matched)}${rating ? `, ${rating} of 5` : ''}, ${kept ? '' : 'not '}kept`}
       onPress={() => update((current) => withPicked(current, new Set([key]), !kept))}
       style={{ width: CELL_PX }}
       className="active:opacity-60"

@@ -28,9 +28,9 @@ export function JudgedFrame({
         aria-label={`Looked ${lookedInWords(stops)}${stops === 0 ? '' : `: ${text}`}`}
         {...(value !== undefined && { 'aria-pressed': chosen })}
         onPress={() => onPress(stops)}
-        className={`min-h-touch flex-1 items-center justify-center border-ink active:opacity-60 ${edges} ${chosen ? 'bg-ink' : ''}`}
+        className={`min-h-touch min-w-fit flex-1 items-center justify-center border-ink active:opacity-60 ${edges} ${chosen ? 'bg-ink' : ''}`}
       >
-        <Text kind="label" numberOfLines={1} className={chosen ? 'text-paper' : ''}>
+        <Text kind="label" className={chosen ? 'text-paper' : ''}>
           {text}
         </Text>
       </Pressable>
@@ -44,10 +44,10 @@ export function JudgedFrame({
       <View className="flex-row border border-ink">
         <View className="w-[76px]">{cell(0, 'right', '')}</View>
         <View className="flex-1">
-          <View className="flex-row">
+          <View className="flex-row flex-wrap">
             {STOPS.map((stops) => cell(stops, `${stops} dark`, 'border-l'))}
           </View>
-          <View className="flex-row border-t border-ink">
+          <View className="flex-row flex-wrap border-t border-ink">
             {STOPS.map((stops) => cell(-stops, `${stops} bright`, 'border-l'))}
           </View>
         </View>

@@ -25,7 +25,7 @@ export const TopBar = memo(function TopBar({ title }: { readonly title: string }
         <IconButton label="All shoots" onPress={() => router.navigate('/')}>
           <ArrowLeft color={inks.ink} size={24} />
         </IconButton>
-        <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
+        <Heading level={1} kind="place" numberOfLines={6} className="shrink grow">
           {title}
         </Heading>
         {drawing ? null : <UndoButtons />}
@@ -47,11 +47,7 @@ export const StepLinks = memo(function StepLinks({ id }: { readonly id: string }
   // Beside the plan there is not width enough for all of them.
   const inTwoRows = useIsWide() && !isDay(path) && !isLog(path) && !isField(path);
   return (
-    <View
-      role="navigation"
-      aria-label="Steps"
-      className={`flex-row border-b border-ink ${inTwoRows ? 'flex-wrap' : ''}`}
-    >
+    <View role="navigation" aria-label="Steps" className="flex-row flex-wrap border-b border-ink">
       {STEPS.map((step) => {
         const here = path.endsWith(`/${step.id}`) || (step.id === 'ground' && isDrawing(path));
         return (

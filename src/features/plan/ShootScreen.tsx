@@ -207,7 +207,11 @@ function ShootRibbon({ stays }: { readonly stays?: RibbonOf['stays'] }) {
   );
   const { atMs, hours, clock } = useLooked();
   return (
-    <View className="border-t border-ink bg-paper px-2 pb-1 pt-1">
+    <View
+      role="region"
+      aria-label="Hours of the shoot"
+      className="border-t border-ink bg-paper px-2 pb-1 pt-1"
+    >
       {lightTrouble ? (
         <Text kind="small" role="alert">
           The ribbon is blank: {lightTrouble}. The answer above still holds.

@@ -33,7 +33,7 @@ export function ShootTrouble({
         <IconButton label="All shoots" onPress={() => router.navigate('/')}>
           <ArrowLeft color={inks.ink} size={24} />
         </IconButton>
-        <Heading level={1} kind="place" numberOfLines={2} className="shrink grow">
+        <Heading level={1} kind="place" numberOfLines={6} className="shrink grow">
           {shoot.title}
         </Heading>
         <UndoButtons always />

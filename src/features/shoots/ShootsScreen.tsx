@@ -98,17 +98,17 @@ export function ShootsScreen() {
         </View>
         <Behind>{shoots ? <SafeKeeping shoots={shoots} onRefused={setRefused} /> : null}</Behind>
       </ScrollView>
-      <View className="mx-auto w-full max-w-[760px] flex-row gap-3 border-t border-ink p-3">
-        <View className="sm:flex-1">
+      <View className="mx-auto w-full max-w-[760px] flex-row flex-wrap gap-3 border-t border-ink p-3">
+        <View className="min-w-fit sm:flex-1">
           <Button
             label="Import"
             onPress={() => void chooseFile('.json,application/json').then(setFile)}
           />
         </View>
-        <View className="sm:flex-1">
+        <View className="min-w-fit sm:flex-1">
           <Button label="Quick answer" onPress={() => router.navigate('/quick')} />
         </View>
-        <View className="flex-1">
+        <View className="min-w-fit flex-1">
           <Button label="New shoot" kind="primary" onPress={() => router.navigate('/new')} />
         </View>
       </View>
