@@ -69,6 +69,16 @@ test('whatever the light does slowly, the frame stays within half a stop while l
   );
 });
 
+test('a filter goes on and off by its own stops, told in clicks', () => {
+  // A pan at noon: nothing else takes up three stops.
+  const demands = { ...REQUEST.demands, shutterS: 1 / 15 };
+  const series = lightOf([...ramp(12, 12, 10), ...ramp(15, 15, 10)]);
+  const request = { ...REQUEST, demands, filters: [3], held: { shutterS: 1 / 15 } };
+  const { rows } = settingsCard({ series, request });
+  const filters = rows.flatMap(({ turns }) => turns.filter(({ dial }) => dial === 'filter'));
+  expect(filters.map(({ clicks }) => clicks)).toEqual([9]);
+});
+
 test('rows follow on each other and cover the shoot', () => {
   const { rows } = card(ramp(13, 4, 120));
   rows.slice(1).forEach((row, i) => expect(row.fromMs).toBe(rows[i]?.toMs));

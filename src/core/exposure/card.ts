@@ -1,6 +1,12 @@
 import { above, atLeast, nonEmpty } from '../check';
 import type { EvRange } from '../light/subject';
-import { clicksBetween, nearestMark, type Dial, type ScaleKind } from '../quantity/scales';
+import {
+  CLICKS_PER_STOP,
+  clicksBetween,
+  nearestMark,
+  type Dial,
+  type ScaleKind,
+} from '../quantity/scales';
 import type { Span } from '../sun/horizon';
 import { checkRequest, type ExposureRequest } from './request';
 import { exposedEv, RIGHT_WITHIN_STOPS, type Settings } from './path';
@@ -68,8 +74,10 @@ function turnsBetween(from: Settings, to: Settings, fine: Dial = 'third'): reado
       ),
     }))
     .filter(({ clicks }) => clicks !== 0);
-  const liftClicks = Math.round((to.liftStops - from.liftStops) * 3);
-  const filterClicks = Math.round(((to.filterStops ?? 0) - (from.filterStops ?? 0)) * 3);
+  const liftClicks = Math.round((to.liftStops - from.liftStops) * CLICKS_PER_STOP.third);
+  const filterClicks = Math.round(
+    ((to.filterStops ?? 0) - (from.filterStops ?? 0)) * CLICKS_PER_STOP.third,
+  );
   return [
     ...turned,
     ...(liftClicks === 0 ? [] : [{ dial: 'lift' as const, clicks: liftClicks }]),

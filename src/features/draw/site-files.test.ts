@@ -169,6 +169,14 @@ test('a mark with a subject of another shoot’s own stands still here, and it i
   expect(withItems(larkmoor, read.items).ok).toBe(true);
 });
 
+test('painted lines are told of as left out, and only where there are some', () => {
+  const point = feature({ type: 'Point', coordinates: HERE });
+  const plain = readSite(collection(point), larkmoor, 'marks');
+  expect(plain.ok && plain.notes).toEqual([]);
+  const whole = readSite(writeGeoJson(larkmoor), larkmoor, 'marks');
+  expect(whole.ok && whole.notes.join()).toMatch(/^\d+ painted lines belong to the template/);
+});
+
 test('a fence whose wire is thicker than its mesh is refused before anything changes', () => {
   const fence = feature(
     { type: 'LineString', coordinates: [HERE, [-1.869, 53.12]] },

@@ -1,5 +1,5 @@
 import type { Answer } from './answer';
-import { faceSeen, lightInWords } from './words';
+import { faceSeen, lightInWords, sunInWords } from './words';
 
 /** Light as an answer holds it: the sun up, on the face, so far off the camera's own axis. */
 const lit = (
@@ -48,4 +48,13 @@ test('how much of a face is seen, from all of it to none', () => {
     'in profile',
     'turned away',
   ]);
+});
+
+test.each([
+  [11, '11° high'],
+  [0.6, '1° high'],
+  [-0.6, '1° below the horizon'],
+  [-3, '3° below the horizon'],
+])('the sun at %d° is %s', (altitudeDeg, words) => {
+  expect(sunInWords({ azimuthDeg: 271, altitudeDeg })).toBe(`Sun 271° W, ${words}`);
 });
