@@ -270,30 +270,43 @@ writeFileSync(
   PAGE,
   readFileSync(PAGE, 'utf8').replace(/(?:<script src="[^"]+" defer><\/script>)+/, tags),
 );
-console.log(
-  `Dealt out anew: ${files.length} files to ${new Set([start, ...firstFiles, ...askers.flatMap((asker) => asker.files), ...workerAddress.values()]).size}, ${shared.length} of them shared`,
+
+/** Modules that files of a page hold. */
+const held = new Map(
+  askers.map(({ id, own, worker }) => [
+    id,
+    new Set(
+      worker
+        ? []
+        : [
+            ...own,
+            ...shared
+              .filter(({ sharing }) => sharing.some((one) => one.id === id))
+              .flatMap(({ members }) => members),
+          ].map((module) => module.id),
+    ),
+  ]),
 );
-if (process.argv.includes('--list')) {
-  console.log('first', first.size, sizeOf(starting.flat()));
-  for (const g of shared)
-    console.log(
-      sizeOf(g.members),
-      g.sharing
-        .map(
-          ({ id, worker }) =>
-            (worker ? 'W' : '') + ([...screens].find(([, s]) => s === id)?.[0] ?? id),
-        )
-        .join(' '),
-    );
-  for (const a of askers)
-    console.log(
-      [...screens].find(([, s]) => s === a.id)?.[0] ?? a.id,
-      a.worker ? 'worker' : '',
-      'own',
-      sizeOf(a.own),
-      'files',
-      a.files.length,
-      'all',
-      sizeOf([...a.needs].map((i) => modules.get(i)).filter(Boolean)),
-    );
+/** All that is there when something has been read from where it can be asked for. */
+const there = (id) => [id, ...aroundOf(id)].flatMap((one) => [...(held.get(one) ?? [])]);
+for (const id of laterIds) {
+  const asking = [...modules.values()].filter((module) => module.later.includes(id));
+  for (const { id: from } of asking) {
+    const readers = first.has(from)
+      ? [undefined]
+      : laterIds.filter((other) => held.get(other).has(from));
+    for (const reader of readers) {
+      const found = new Set([
+        ...first,
+        ...there(id),
+        ...(reader === undefined ? [] : there(reader)),
+      ]);
+      const missing = [...closure([id])].find((needed) => !found.has(needed));
+      if (missing) throw new Error(`Asked for from module ${from}, ${id} would lack ${missing}`);
+    }
+  }
 }
+const kB = (list) => `${Math.round(sizeOf(list) / 1000)} kB`;
+console.log(
+  `Dealt ${files.length} files out anew: ${kB([...first].map((id) => modules.get(id)))} start the app`,
+);
