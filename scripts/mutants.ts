@@ -50,11 +50,12 @@ interface Mutant {
   readonly text: string;
 }
 
+/** Comparisons are turned round: between figures that are no counts, < and <= are the same. */
 const SWAPPED: Readonly<Partial<Record<ts.SyntaxKind, string>>> = {
-  [ts.SyntaxKind.LessThanToken]: '<=',
-  [ts.SyntaxKind.LessThanEqualsToken]: '<',
-  [ts.SyntaxKind.GreaterThanToken]: '>=',
-  [ts.SyntaxKind.GreaterThanEqualsToken]: '>',
+  [ts.SyntaxKind.LessThanToken]: '>=',
+  [ts.SyntaxKind.LessThanEqualsToken]: '>',
+  [ts.SyntaxKind.GreaterThanToken]: '<=',
+  [ts.SyntaxKind.GreaterThanEqualsToken]: '<',
   [ts.SyntaxKind.PlusToken]: '-',
   [ts.SyntaxKind.MinusToken]: '+',
   [ts.SyntaxKind.AsteriskToken]: '/',
@@ -89,7 +90,7 @@ function faultAt(node: ts.Node, source: ts.SourceFile): readonly [ts.Node, strin
   }
   if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression)) return [node, ';'];
   if (ts.isNumericLiteral(node) && !ts.isTypeNode(node.parent)) {
-    return [node, String(Number(node.text) + 1)];
+    return [node, Number(node.text) === 0 ? '1' : `(${node.text} * 2)`];
   }
   return undefined;
 }

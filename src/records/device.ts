@@ -4,6 +4,7 @@ import oldStore, {
 } from '@react-native-async-storage/async-storage';
 
 import { leftBehind, openJournal } from './journal';
+import { seriesApart, seriesIn, withSeries } from './series';
 
 /**
  * Where texts are kept, by key: IndexedDB, a database of our own. Where the browser keeps nothing they live
@@ -29,20 +30,53 @@ export interface Device {
 
 /** Holds nothing: what is taken away in a transaction with what is put. */
 const GONE = '';
+const SERIES_PREFIX = `${ROOT}series/`;
+const seriesKey = (key: string, name: string): string => `${SERIES_PREFIX}${key}/${name}`;
 
 function deviceOver(store: Store, onlyHere?: string): Device {
+  const textsAt = async (keys: readonly string[]): Promise<Map<string, string>> => {
+    const found = await store.getMany([...keys]);
+    return new Map(
+      Object.entries(found).filter((pair): pair is [string, string] => Boolean(pair[1])),
+    );
+  };
+  const recordKeys = async () =>
+    (await store.getAllKeys()).filter((key) => !key.startsWith(SERIES_PREFIX));
   return {
-    keys: () => store.getAllKeys(),
+    keys: recordKeys,
     read: async (keys) => {
-      const found = await store.getMany([...keys]);
-      return new Map(
-        Object.entries(found).filter((pair): pair is [string, string] => Boolean(pair[1])),
+      const texts = await textsAt(keys);
+      const wanted = [...texts].flatMap(([key, text]) =>
+        seriesIn(text).map((name) => ({ key, name })),
       );
+      if (wanted.length === 0) return texts;
+      const lying = await textsAt(wanted.map(({ key, name }) => seriesKey(key, name)));
+      const whole = (key: string, text: string): string => {
+        const own = seriesIn(text).flatMap((name) => {
+          const series = lying.get(seriesKey(key, name));
+          return series === undefined ? [] : [[name, series] as const];
+        });
+        return withSeries(text, new Map(own));
+      };
+      return new Map([...texts].map(([key, text]) => [key, whole(key, text)]));
     },
     change: async (texts) => {
-      const entries = Object.entries(texts);
-      await store.setMany(Object.fromEntries(entries.map(([key, text]) => [key, text ?? GONE])));
-      const gone = entries.filter(([, text]) => text === null).map(([key]) => key);
+      const lying = (await store.getAllKeys()).filter((key) => key.startsWith(SERIES_PREFIX));
+      const put: Record<string, string> = {};
+      const gone: string[] = [];
+      for (const [key, text] of Object.entries(texts)) {
+        const apart = seriesApart(text ?? GONE);
+        put[key] = apart.text;
+        if (text === null) gone.push(key);
+        const before = new Set(lying.filter((other) => other.startsWith(seriesKey(key, ''))));
+        for (const [name, series] of apart.series) {
+          const at = seriesKey(key, name);
+          if (!before.delete(at)) put[at] = series;
+        }
+        before.forEach((at) => (put[at] = GONE));
+        gone.push(...before);
+      }
+      await store.setMany(put);
       // They hold nothing already; that they are named no more is tidiness.
       if (gone.length > 0) await store.removeMany(gone).catch(() => undefined);
     },
