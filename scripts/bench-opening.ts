@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
@@ -42,6 +42,58 @@ async function opened(page: Page, url: string, seen: (page: Page) => Promise<unk
   const seenMs = Date.now() - start;
   const longestMs = await page.evaluate(() => (window as unknown as { longest: number }).longest);
   return { outlineMs, seenMs, longestMs };
+}
+
+const SEASON = 200;
+
+/** Puts copies of a demo shoot beside it until there are a season's. */
+const fillSeason = (page: Page): Promise<void> =>
+  page.evaluate(
+    (count) =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('bright-perch');
+        opening.onerror = () => reject(opening.error);
+        opening.onsuccess = () => {
+          const transaction = opening.result.transaction('entries', 'readwrite');
+          const store = transaction.objectStore('entries');
+          transaction.oncomplete = () => resolve();
+          for (const kind of ['shoot', 'summary']) {
+            const reading = store.get(`bright-perch/${kind}/demo-larkmoor`);
+            reading.onsuccess = () => {
+              for (let i = 3; i < count; i++) {
+                const text = String(reading.result).replace('"demo-larkmoor"', `"copy-${i}"`);
+                store.put(text, `bright-perch/${kind}/copy-${i}`);
+              }
+            };
+          }
+        };
+      }),
+    SEASON,
+  );
+
+/** How long a list of a season's shoots takes, on a line and a processor as they are. */
+async function openSeason(browser: Browser, base: string): Promise<void> {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const first = await context.newPage();
+  await first.goto(base);
+  await first.getByRole('listitem').first().waitFor();
+  await first.getByRole('region', { name: 'Safe keeping' }).waitFor();
+  await fillSeason(first);
+  await first.close();
+  const times: number[] = [];
+  for (let run = 0; run < RUNS; run++) {
+    const page = await context.newPage();
+    const start = Date.now();
+    await page.goto(base, { waitUntil: 'commit' });
+    await page
+      .getByRole('listitem')
+      .nth(SEASON - 1)
+      .waitFor();
+    times.push(Date.now() - start);
+    await page.close();
+  }
+  await context.close();
+  console.log(`${`a list of ${SEASON} shoots, not slowed`.padEnd(44)} seen ${middle(times)} ms`);
 }
 
 /** Cold and warm opening on a slow phone: outline, list, first answer, longest task. */
@@ -90,6 +142,7 @@ export async function benchOpening(): Promise<void> {
   await row('a shoot’s first answer, cold', '/shoot/demo-larkmoor/ground', answer, false);
   await row('the list, warm', '/', list, true);
   await row('a shoot’s first answer, warm', '/shoot/demo-larkmoor/ground', answer, true);
+  await openSeason(browser, base);
   await browser.close();
   server.closeAllConnections();
   await new Promise<void>((resolve) => server.close(() => resolve()));

@@ -143,6 +143,12 @@ describe('the ground in clicks', () => {
     expect(of('corner')?.ev).toBeLessThan((of('middle')?.ev ?? NaN) - 0.25);
     expect(of('corner')?.sigmaStops).toBeGreaterThan(0);
   });
+  test('the first place is apart from the rest by more or less, from itself not at all', () => {
+    const [first, ...others] = groundClicks(larkmoor, view, at, 7);
+    expect(first?.apartStops).toBe(0);
+    expect(others.length).toBeGreaterThan(0);
+    expect(others.every(({ apartStops }) => apartStops > 0 && apartStops < 3)).toBe(true);
+  });
   test('a reading at a mark is that mark’s, not another place', () => {
     const mark = larkmoor.marks[0] as Shoot['marks'][number];
     const readings = [reading('there', mark.x + 0.5, mark.y, 6)];
