@@ -64,6 +64,10 @@ test(
     await keeperButton(page).click();
     await keeperButton(page).click();
     expect(await keepersShown(page)).toBe(2);
+    // Nor over the head of the next step.
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await page.getByRole('button', { name: 'All shoots' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(3);
   },
 );
 

@@ -7,6 +7,7 @@ import { useSaveTrouble } from './list-queries';
 import { keepTrue, takeOver, useShoot, useShootActions, writerOf } from './queries';
 import type { Shoot } from './shoot';
 import { shootKey } from './storage';
+import { summaryOf } from './summary';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const KEY = shootKey(larkmoor.id);
@@ -110,4 +111,29 @@ test('what another tab wrote is taken over; what it deleted is gone', async () =
   await disk.removeItem(KEY);
   await act(async () => takeOver(client, KEY));
   await waitFor(() => expect(hook.result.current.shoot).toBeNull());
+});
+
+test('a shoot that came while all were read through is among them, and stays on the list', async () => {
+  const { client, open } = page();
+  const hook = await open();
+  client.setQueryData(['list'], [summaryOf(larkmoor)]);
+  let letGo = () => undefined as void;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  const writing = jest.spyOn(disk, 'setMany').mockImplementationOnce(() => held);
+  const copy = { ...larkmoor, id: 'copy', title: 'Copy' };
+  let all: Promise<Shoot[]> | undefined;
+  act(() => {
+    hook.result.current.actions.add(copy);
+    all = hook.result.current.actions.all(seed);
+  });
+  expect((await all)?.map(({ id }) => id).sort()).toEqual(['copy', larkmoor.id]);
+  expect(client.getQueryState(['list'])?.isInvalidated).toBe(false);
+  letGo();
+  writing.mockRestore();
+  // One that is gone from the device is told of.
+  act(() => client.removeQueries({ queryKey: ['shoots'] }));
+  await disk.removeItem(KEY);
+  client.removeQueries({ queryKey: ['shoot', larkmoor.id] });
+  await act(async () => void (await hook.result.current.actions.all(seed)));
+  expect(client.getQueryState(['list'])?.isInvalidated).toBe(true);
 });

@@ -84,9 +84,13 @@ export function writerOf(client: QueryClient): PendingWrites {
   return writer;
 }
 
-/** Something could not be read: it is told of, and is on the list no more. */
-const tellSetAside = (client: QueryClient) =>
-  Promise.all([SET_ASIDE_KEY, LIST_KEY].map((queryKey) => client.invalidateQueries({ queryKey })));
+/** Something could not be read: it is told of, and is on the list no more. What waits to be written is. */
+async function tellSetAside(client: QueryClient): Promise<void> {
+  await writerOf(client).flush();
+  await Promise.all(
+    [SET_ASIDE_KEY, LIST_KEY].map((queryKey) => client.invalidateQueries({ queryKey })),
+  );
+}
 
 /** A shoot; null when there is none of that id, or none that can be read. */
 export function useShoot(id: string, seed: Seed) {
@@ -112,11 +116,17 @@ const allShoots = (client: QueryClient, seed: Seed) =>
     queryKey: SHOOTS_KEY,
     queryFn: async () => {
       await seedOnce(seed.shoots);
-      const shoots = await readShoots();
-      const listed = client.getQueryData<Summary[]>(LIST_KEY);
-      if (listed && listed.length > shoots.length) await tellSetAside(client);
-      // What is open may be ahead of what is written.
-      return shoots.map((shoot) => client.getQueryData<Shoot>(openKey(shoot.id)) ?? shoot);
+      const kept = new Map((await readShoots()).map((shoot) => [shoot.id, shoot]));
+      const listed = client.getQueryData<Summary[]>(LIST_KEY) ?? [];
+      // What is open may be ahead of what is written: changed, new, or gone.
+      const shoots = [...new Set([...kept.keys(), ...listed.map(({ id }) => id)])].flatMap((id) => {
+        const open = client.getQueryData<Shoot | null>(openKey(id));
+        return open === null ? [] : (open ?? kept.get(id) ?? []);
+      });
+      if (listed.some(({ id }) => !shoots.some((shoot) => shoot.id === id))) {
+        await tellSetAside(client);
+      }
+      return shoots.sort(byStart);
     },
     staleTime: Infinity,
   });

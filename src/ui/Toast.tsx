@@ -23,14 +23,21 @@ const ToastContext = createContext<(message: ToastMessage) => void>(() => undefi
 /** Says a short word at the foot of the page, or its head, with at most one thing to do about it. */
 export const useToast = () => useContext(ToastContext);
 
-export function ToastProvider({ children }: { readonly children: ReactNode }) {
-  const [message, setMessage] = useState<ToastMessage>();
+export function ToastProvider({
+  page,
+  children,
+}: {
+  /** The address that is open: on another one the head is free again. */
+  readonly page?: string;
+  readonly children: ReactNode;
+}) {
+  const [message, setMessage] = useState<ToastMessage & { readonly saidAt: string | undefined }>();
   useEffect(() => {
     if (!message) return undefined;
     const timer = setTimeout(() => setMessage(undefined), STAYS_MS);
     return () => clearTimeout(timer);
   }, [message]);
-  const say = useCallback((next: ToastMessage) => setMessage(next), []);
+  const say = useCallback((next: ToastMessage) => setMessage({ ...next, saidAt: page }), [page]);
   const bar = useMemo(
     () =>
       message ? (
@@ -60,7 +67,7 @@ export function ToastProvider({ children }: { readonly children: ReactNode }) {
       <View
         role="status"
         aria-live="polite"
-        className={`absolute left-3 right-3 sm:left-auto sm:w-[420px] ${message?.high ? 'top-0' : 'bottom-24'}`}
+        className={`absolute left-3 right-3 sm:left-auto sm:w-[420px] ${message?.high && message.saidAt === page ? 'top-0' : 'bottom-24'}`}
       >
         {bar}
       </View>

@@ -4,7 +4,7 @@ import {
   QueryClientProvider,
   useQueryClient,
 } from '@tanstack/react-query';
-import { Slot } from 'expo-router';
+import { Slot, usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { isSeeded } from '@/records/list';
@@ -54,6 +54,7 @@ function Page() {
 
 /** What every page stands in. Records live in this browser, so queries never wait for a network. */
 export function RootLayout() {
+  const page = usePathname();
   const [client] = useState(
     () =>
       new QueryClient({
@@ -65,7 +66,7 @@ export function RootLayout() {
   return (
     <QueryClientProvider client={client}>
       <SafeAreaProvider>
-        <ToastProvider>
+        <ToastProvider page={page}>
           <Page />
         </ToastProvider>
       </SafeAreaProvider>
