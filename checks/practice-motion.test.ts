@@ -145,6 +145,8 @@ describe('the panning ladder 1/250, 1/125, 1/60, 1/30, 1/8', () => {
   test('21 mph at 10 m is 53.79 °/s; 100 mm at 1/60 draws 1.58 mm, 0.296 sharp', () => {
     expect(ladder[2]?.rateDegS).toBeCloseTo(53.79, 2);
     expect(ladder[2]?.streakMm).toBeCloseTo(1.58, 2);
+    // Of a frame 36 mm wide.
+    expect(ladder[2]?.streakShare).toBeCloseTo(1.58 / 36, 3);
     expect(ladder[2]?.sharpChance).toBeCloseTo(0.296, 3);
     expect(ladder[2]?.framesFor90).toBe(7);
   });

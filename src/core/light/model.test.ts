@@ -8,6 +8,7 @@ import {
   unevenness,
   type LitScene,
 } from '.';
+import { kindShares } from './readings';
 
 const T0 = Date.parse('2027-04-16T16:00:00Z');
 const MINUTE = 60_000;
@@ -144,4 +145,17 @@ test('a zone there is none of is refused by name', () => {
   expect(() =>
     model.withReading(reading(0, T0, 'west')).withReading({ ...reading(0), zone: 'n' }),
   ).toThrow(RangeError);
+});
+
+test('light turns from day to twilight between 2° over the horizon and 2° under it, shares adding up to 1', () => {
+  const sharesAt = (altitudeDeg: number) =>
+    kindShares({
+      daylight: { directNormalLux: 100, diffuseHorizontalLux: 400, globalHorizontalLux: 450 },
+      sun: { altitudeDeg, azimuthDeg: 270, apparentAltitudeDeg: altitudeDeg },
+      ...{ indoors: false, lampLux: 0, sunlit: false },
+    });
+  expect(sharesAt(5)).toMatchObject({ twilight: 0, shade: 1 });
+  expect(sharesAt(0)).toMatchObject({ twilight: 0.5, shade: 0.5 });
+  expect(sharesAt(1).twilight).toBeCloseTo(0.25, 12);
+  expect(sharesAt(-4)).toMatchObject({ twilight: 1, shade: 0 });
 });

@@ -20,6 +20,26 @@ test('every mark is its own nearest mark, from its value and from its engraving'
   }
 });
 
+test.each(['third', 'half', 'whole'] as const)(
+  'on a dial of %s stops what is engraved is the exact step, rounded as figures on dials are',
+  (which) => {
+    const perStop = { third: 3, half: 2, whole: 1 }[which];
+    for (const scale of ['shutter', 'aperture', 'iso'] as const) {
+      const from = { shutter: -13, aperture: 0, iso: -2 }[scale] * perStop;
+      const to = { shutter: 4, aperture: 12, iso: 12 }[scale] * perStop;
+      for (let click = from; click <= to; click += 1) {
+        const { label } = markAt(scale, click, which);
+        const written = Number(label.replace(/^(?:1\/|f\/|ISO )| s$/g, ''));
+        const figure = label.startsWith('1/') ? 1 / written : written;
+        const stops = click / perStop;
+        const exact = { shutter: 2 ** stops, aperture: 2 ** (stops / 2), iso: 100 * 2 ** stops };
+        // 1/20 where the half step is 1/22.6 is the most that any is rounded.
+        expect(Math.abs(Math.log2(figure / exact[scale]))).toBeLessThan(0.18);
+      }
+    }
+  },
+);
+
 test('up and down stand either side of a value, at most a click apart', () => {
   fc.assert(
     fc.property(

@@ -239,6 +239,9 @@ describe('what motion does', () => {
     const distances = zone.map(({ x, y }) => Math.hypot(x - position.x, y - position.y));
     expect(Math.min(...distances)).toBeGreaterThan(player.plan.nearM * 0.99);
     expect(Math.max(...distances)).toBeLessThan(player.plan.farM * 1.1);
+    // As far to the one side of the sight as to the other.
+    expect(distances[0]).toBeCloseTo(distances[1] ?? NaN, 6);
+    expect(distances[2]).toBeCloseTo(distances[3] ?? NaN, 6);
   });
 });
 
