@@ -334,7 +334,6 @@ export async function writeKept({ shoots, quick, shelf, columns, setAside: aside
 }
 
 let asked = false;
-
 /** Asks the browser once not to clear what is kept here when it runs short; it may decide by itself. */
 export function askToKeep(): void {
   if (asked) return;
@@ -354,8 +353,8 @@ export async function storageUse(): Promise<{
 }
 
 /** Puts the first shoots in, once in the life of this storage; one that was changed before stays as it is. */
-export async function seedOnce(seed: () => Promise<readonly Shoot[]>): Promise<void> {
-  await underLock(SEEDED_KEY, async () => {
+export const seedOnce = (seed: () => Promise<readonly Shoot[]>): Promise<void> =>
+  underLock(SEEDED_KEY, async () => {
     const device = await openDevice();
     if ((await device.read([SEEDED_KEY])).has(SEEDED_KEY)) return;
     for (const shoot of await seed()) {
@@ -367,7 +366,6 @@ export async function seedOnce(seed: () => Promise<readonly Shoot[]>): Promise<v
     }
     await device.change({ [SEEDED_KEY]: new Date().toISOString() });
   });
-}
 
 /** Told of a key that another tab has changed; of null when all may have changed. */
 type Heard = (key: string | null) => void;
