@@ -232,6 +232,8 @@ test(
     await page.goto('/');
     await expect(page.getByRole('listitem')).toHaveCount(3);
     const key = 'bright-perch/shoot/demo-alder-reach';
+    // The list is there before what it lists is put in.
+    await expect.poll(() => keptText(page, key)).not.toBeNull();
     const whole = (await keptText(page, key)) ?? '';
     const damaged = whole.slice(0, 300);
     await keepText(page, key, damaged);

@@ -69,10 +69,6 @@ export const byStart = (
 export const isSeeded = async (): Promise<boolean> =>
   (await (await openDevice()).read([SEEDED_KEY])).has(SEEDED_KEY);
 
-/** Whether a shoot lies on the device, read or not. */
-export const isKept = async (id: string): Promise<boolean> =>
-  (await (await openDevice()).read([SHOOT_PREFIX + id])).size > 0;
-
 /** All shoots as the list shows them. Those without a summary are read whole, and get one. */
 export async function readList(): Promise<Summary[]> {
   const device = await openDevice();

@@ -6,7 +6,7 @@ import { DEMO_SHOOTS } from '@/demo';
 import { useSaveTrouble } from './list-queries';
 import { keepTrue, takeOver, useShoot, useShootActions, writerOf } from './queries';
 import type { Shoot } from './shoot';
-import { removeShoot, seedOnce, shootKey } from './storage';
+import { removeShoot, shootKey } from './storage';
 import { summaryOf } from './summary';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -138,17 +138,4 @@ test('a shoot that came while all were read through is among them, and stays on 
   client.removeQueries({ queryKey: ['shoot', larkmoor.id] });
   await act(async () => void (await hook.result.current.actions.all(seed)));
   expect(client.getQueryState(['list'])?.isInvalidated).toBe(true);
-});
-
-test('at the first start a shoot is shown as it comes; what is done to it before it is put in stays', async () => {
-  const first = await page().open();
-  act(() => {
-    first.result.current.actions.update(larkmoor.id, (shoot) => ({ ...shoot, title: 'Early' }));
-  });
-  await waitFor(async () => expect((await kept()).title).toBe('Early'));
-  first.unmount();
-  const second = await page().open();
-  expect(second.result.current.shoot?.title).toBe('Early');
-  await seedOnce(seed.shoots);
-  expect((await kept()).title).toBe('Early');
 });

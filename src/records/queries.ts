@@ -6,7 +6,7 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
-import { byStart, isKept, isSeeded, type Summary } from './list';
+import { byStart, type Summary } from './list';
 import { LIST_KEY, noteSaveTrouble, reasonOf, type Seed } from './list-queries';
 import { pendingWrites, type PendingWrites } from './pending-writes';
 import type { Shoot } from './shoot';
@@ -92,24 +92,12 @@ async function tellSetAside(client: QueryClient): Promise<void> {
   );
 }
 
-/** Puts the first shoots in behind a page that shows one of them. */
-const putIn = (client: QueryClient, seed: Seed): Promise<void> =>
-  seedOnce(seed.shoots).catch((error: unknown) => noteSaveTrouble(client, reasonOf(error)));
-
 /** A shoot; null when there is none of that id, or none that can be read. */
 export function useShoot(id: string, seed: Seed) {
   const client = useQueryClient();
-  useEffect(() => {
-    const timer = setTimeout(() => void putIn(client, seed), QUIET_MS);
-    return () => clearTimeout(timer);
-  }, [client, seed]);
   return useQuery({
     queryKey: openKey(id),
     queryFn: async () => {
-      // At the first start what is put in is shown as it comes, and put in behind.
-      const first = (await isSeeded()) || (await isKept(id)) ? [] : await seed.shoots();
-      const fresh = first.find((shoot) => shoot.id === id);
-      if (fresh) return fresh;
       await seedOnce(seed.shoots);
       // What found no room to be written yet is what it is.
       const waits = writerOf(client).waiting(shootKey(id))?.to as Shoot | undefined;

@@ -79,7 +79,7 @@ function ZoneClicks({ seen }: { readonly seen: Seen }) {
       className="flex-row flex-wrap gap-x-3"
     >
       {zones.map(({ id, name, clicks }) => (
-        <View key={id} role="listitem" className="flex-row items-baseline gap-1">
+        <View key={id} role="listitem" className="max-w-full flex-row items-baseline gap-1">
           <Text kind="figure">{clicksInWords(clicks)}</Text>
           <Text kind="small" className="shrink">
             {name}

@@ -165,7 +165,11 @@ function GroundInClicks({ seen }: { readonly seen: Seen }) {
       </Text>
       <View role="list" aria-label="The ground in clicks" className="flex-row flex-wrap">
         {places.map(({ id, name, clicks, ev }) => (
-          <View key={id} role="listitem" className="w-1/2 min-w-[160px] flex-row items-baseline gap-2 py-1 pr-2">
+          <View
+            key={id}
+            role="listitem"
+            className="w-1/2 min-w-[160px] flex-row items-baseline gap-2 py-1 pr-2"
+          >
             <Text kind="figure" className="w-9 text-right">
               {clicksInWords(clicks)}
             </Text>

@@ -18,9 +18,11 @@ export const TopBar = memo(function TopBar({ title }: { readonly title: string }
   const router = useRouter();
   const inks = useInks();
   const trouble = useSaveTrouble();
+  // There the head of a column is within the page's main part.
+  const wide = useIsWide();
   const drawing = isDrawing(usePathname());
   return (
-    <View role="banner">
+    <View role={wide ? undefined : 'banner'}>
       <View className="flex-row items-center">
         <IconButton label="All shoots" onPress={() => router.navigate('/')}>
           <ArrowLeft color={inks.ink} size={24} />
