@@ -63,7 +63,7 @@ test(
     // What is said does not lie over the next press.
     await keeperButton(page).click();
     await keeperButton(page).click();
-    expect(await keepersShown(page)).toBe(2);
+    await expect.poll(() => keepersShown(page)).toBe(2);
     // Nor over the head of the next step.
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await page.getByRole('button', { name: 'All shoots' }).click();
