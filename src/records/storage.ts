@@ -352,20 +352,16 @@ export async function storageUse(): Promise<{
   return usage !== undefined && quota ? { used: usage, room: quota } : null;
 }
 
-/** Puts the first shoots in, once in the life of this storage; one that was changed before stays as it is. */
-export const seedOnce = (seed: () => Promise<readonly Shoot[]>): Promise<void> =>
-  underLock(SEEDED_KEY, async () => {
+/** Puts the first shoots in, once in the life of this storage. */
+export async function seedOnce(seed: () => Promise<readonly Shoot[]>): Promise<void> {
+  await underLock(SEEDED_KEY, async () => {
     const device = await openDevice();
     if ((await device.read([SEEDED_KEY])).has(SEEDED_KEY)) return;
-    for (const shoot of await seed()) {
-      const key = shootKey(shoot.id);
-      await underLock(key, async () => {
-        if ((await device.read([key])).has(key)) return;
-        await device.change(textsOf(key, shoot, JSON.stringify(shoot)));
-      });
-    }
-    await device.change({ [SEEDED_KEY]: new Date().toISOString() });
+    const shoots = await seed();
+    const texts = shoots.map((shoot) => textsOf(shootKey(shoot.id), shoot, JSON.stringify(shoot)));
+    await device.change(Object.assign({ [SEEDED_KEY]: new Date().toISOString() }, ...texts));
   });
+}
 
 /** Told of a key that another tab has changed; of null when all may have changed. */
 type Heard = (key: string | null) => void;

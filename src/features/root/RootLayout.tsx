@@ -20,7 +20,10 @@ import { useScreenFocus } from './use-screen-focus';
 notifyManager.setScheduler((tell) => requestAnimationFrame(tell));
 
 /** A first start puts the demo in, whatever page it opens on: it is on its way while the rest is read. */
-void isSeeded().then((seeded) => (seeded ? undefined : demoShoots.shoots()));
+void isSeeded()
+  .then((seeded) => (seeded ? undefined : demoShoots.shoots()))
+  // What could not be fetched is asked for again where it is put in, and told of there.
+  .catch(() => undefined);
 
 /** Keeps the page true to other tabs: by what knows the records, which the first page does not wait for. */
 function useKeptTrue(): void {
@@ -28,9 +31,13 @@ function useKeptTrue(): void {
   useEffect(() => {
     let stop: (() => void) | undefined;
     let left = false;
-    void import('@/records/queries').then(({ keepTrue }) => {
-      if (!left) stop = keepTrue(client);
-    });
+    import('@/records/queries').then(
+      ({ keepTrue }) => {
+        if (!left) stop = keepTrue(client);
+      },
+      // Without it nothing here can be changed, so there is nothing to keep true; the page says what it lacks.
+      () => undefined,
+    );
     return () => {
       left = true;
       stop?.();
