@@ -27,7 +27,7 @@ export function ToastProvider({
   page,
   children,
 }: {
-  /** The address that is open: on another one the head is free again. */
+  /** The address that is open: what was said at the head of another is over. */
   readonly page?: string;
   readonly children: ReactNode;
 }) {
@@ -38,9 +38,10 @@ export function ToastProvider({
     return () => clearTimeout(timer);
   }, [message]);
   const say = useCallback((next: ToastMessage) => setMessage({ ...next, saidAt: page }), [page]);
+  const over = message?.high === true && message.saidAt !== page;
   const bar = useMemo(
     () =>
-      message ? (
+      message && !over ? (
         <View className="flex-row items-center justify-between gap-3 bg-ink pl-4">
           <Text className="shrink py-2 text-paper">{message.text}</Text>
           {message.action ? (
@@ -59,7 +60,7 @@ export function ToastProvider({
           ) : null}
         </View>
       ) : null,
-    [message],
+    [message, over],
   );
   return (
     <ToastContext.Provider value={say}>
@@ -67,7 +68,7 @@ export function ToastProvider({
       <View
         role="status"
         aria-live="polite"
-        className={`absolute left-3 right-3 sm:left-auto sm:w-[420px] ${message?.high && message.saidAt === page ? 'top-0' : 'bottom-24'}`}
+        className={`absolute left-3 right-3 sm:left-auto sm:w-[420px] ${message?.high ? 'top-0' : 'bottom-24'}`}
       >
         {bar}
       </View>
