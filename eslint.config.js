@@ -8,6 +8,7 @@ const FOLDERS = [
   'presets',
   'records',
   'formats',
+  'answers',
   'workers',
   'figures',
   'ui',
@@ -20,12 +21,23 @@ const MAY_USE = {
   presets: ['core'],
   records: ['core', 'presets'],
   formats: ['core', 'presets', 'records'],
+  answers: ['core', 'presets', 'records'],
   // What is long to read is read there, too.
-  workers: ['core', 'records', 'formats'],
+  workers: ['core', 'records', 'formats', 'answers'],
   ui: [],
   figures: ['core', 'ui'],
   demo: ['core', 'presets', 'records'],
-  features: ['core', 'presets', 'records', 'formats', 'workers', 'figures', 'ui', 'demo'],
+  features: [
+    'core',
+    'presets',
+    'records',
+    'formats',
+    'answers',
+    'workers',
+    'figures',
+    'ui',
+    'demo',
+  ],
 };
 const INTERFACE_CODE =
   '^(react|react-.*|expo|expo-.*|expo/.*|@tanstack/.*|@react-native.*|nativewind|lucide-.*)$';
@@ -53,8 +65,8 @@ const direction = (folder) => {
               ]),
               message: `${folder} may use only: ${MAY_USE[folder].join(', ') || 'nothing of ours'}.`,
             },
-            ...(folder === 'core'
-              ? [{ regex: INTERFACE_CODE, message: 'core holds no interface code.' }]
+            ...(folder === 'core' || folder === 'answers'
+              ? [{ regex: INTERFACE_CODE, message: `${folder} holds no interface code.` }]
               : []),
           ],
         },

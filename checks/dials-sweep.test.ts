@@ -4,7 +4,7 @@
  * arithmetic beside them is done here from the definition of EV (ISO 2720) and of the cap.
  */
 import { answerAsked, type Answered, type Asked } from '@/features/quick/answer-file';
-import { viewOf } from '@/features/plan/view';
+import { viewOf } from '../src/answers/view';
 import { blankSetup } from '@/features/quick/quick';
 import { EMPTY_BAG } from '@/records/kit';
 import { SCHOOLS, TECHNIQUES } from '@/core';
@@ -186,7 +186,7 @@ describe('turning by 10°', () => {
         },
       ),
     );
-    if (!seen.ok) throw new Error(seen.problem);
+    if (!seen.ok) throw new Error(seen.trouble.kind);
     return seen.view.timesOf({ technique: asked.technique ?? 'freeze' });
   };
   test('moves neither must nor wish by half a stop, whatever the subject and the lens', () => {

@@ -4,35 +4,39 @@ import { formOf, briefFormSchema } from '@/features/brief/brief-form';
 import { personInWords, shotInWords } from '@/features/brief/brief-words';
 import { withBrief } from '@/features/brief/with-brief';
 import { dayInWords, dayLines } from '@/features/day/day-lines';
-import { dayRequestOf, pictureOf } from '@/features/day/day-request';
-import { viewFor } from '@/features/day/light-column';
-import { visitsByHour, watchesWithSightings } from '@/features/day/nature';
+import { dayRequestOf, pictureOf } from '@/answers/day-request';
+import { viewFor } from '@/answers/picture-view';
+import { visitsByHour, watchesWithSightings } from '@/answers/nature';
 import { effectsOf } from '@/features/draw/effects';
 import { nextCall, nextLight } from '@/features/field/now-next';
 import { compareRequestOf } from '@/features/ground/compare';
 import { figuresOf, sunInFigures } from '@/features/ground/figures';
-import { FIRST_WISH, searchRequestOf } from '@/features/ground/search';
+import { FIRST_WISH, searchRequestOf } from '@/answers/search';
 import { sideView } from '@/features/ground/side-view';
 import { facedScene } from '@/features/ground/when';
-import { servedInWords, shotsServed } from '@/features/kit/bag';
+import { shotsServed } from '@/answers/bag';
+import { servedInWords, shotServedInWords } from '@/features/kit/bag-words';
 import { packingList } from '@/features/kit/packing';
-import { storesOf } from '@/features/kit/stores';
-import { bodyRings, twoBodies, twoBodiesInWords } from '@/features/kit/two-bodies';
+import { storesOf } from '@/answers/stores';
+import { twoBodies } from '@/answers/two-bodies';
+import { bodyRings, twoBodiesInWords } from '@/features/kit/two-bodies-words';
 import { weatherOf } from '@/features/kit/weather';
-import { gridWalk, groundClicks, shotsThrough, turningsOf } from '@/features/light/light-plan';
+import { gridWalk, groundClicks, shotsThrough, turningsOf } from '@/answers/light-plan';
+import { lightThroughInWords } from '@/features/shoot/light-words';
 import { lessonsFor } from '@/features/log/lessons';
 import { logRows } from '@/features/log/log-rows';
-import { matchedFrames } from '@/features/log/matched';
-import { deliveredOf } from '@/features/log/taught';
-import { alongSight } from '@/features/plan/along-sight';
-import { answerAt, ballOf, outlookOf } from '@/features/plan/answer';
-import { closeExtent, planExtent, planGround, planLight, planSight } from '@/features/plan/drawing';
-import { answerSentences, settingsInWords, stopsSentence } from '@/features/plan/exposure-words';
-import { notesOf } from '@/features/plan/frame-notes';
-import { heardOf } from '@/features/plan/heard';
-import { marksInSun, ownShadowOn } from '@/features/plan/sun-on-ground';
-import { eventsWithin } from '@/features/plan/use-plan';
-import { chosenMark, chosenPosition, sceneOf, viewOf } from '@/features/plan/view';
+import { matchedFrames } from '@/answers/matched';
+import { deliveredOf } from '@/answers/taught';
+import { alongSight } from '@/answers/along-sight';
+import { answerAt, ballOf, outlookOf } from '@/answers/answer';
+import { closeExtent, planLight, planSight } from '@/features/shoot/drawing';
+import { planExtent, planGround } from '@/answers/extent';
+import { answerSentences, settingsInWords, stopsSentence } from '@/features/shoot/exposure-words';
+import { notesOf } from '@/features/shoot/frame-notes';
+import { heardOf } from '@/answers/heard';
+import { marksInSun, ownShadowOn } from '@/answers/sun-on-ground';
+import { eventsWithin } from '@/features/shoot/use-plan';
+import { chosenMark, chosenPosition, sceneOf, viewOf } from '@/answers/view';
 import { cardRequest, cardLine, cardNotes } from '@/features/settings/card';
 import { focusZone, panSwing } from '@/features/settings/instruments';
 import { focusPlan, motionSaid } from '@/features/settings/motion-words';
@@ -70,7 +74,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => briefFormSchema.safeParse(formOf(shoot)).success && withBrief(shoot, formOf(shoot)),
     () => marksInSun(shoot, shoot.features, sun),
     () => ownShadowOn(chosenPosition(shoot), chosenMark(shoot), sun),
-    () => servedInWords(shotsServed(shoot)),
+    () => [servedInWords(shotsServed(shoot)), ...shotsServed(shoot).map(shotServedInWords)],
     () => packingList(shoot, stores, weather, []),
     () => dayRequestOf(shoot),
     () => dayInWords(lines),
@@ -119,7 +123,10 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => compareRequestOf(shoot, view, FIRST_WISH, atMs, hours),
     () => turningsOf(series),
     () => groundClicks(shoot, view, atMs, light.ev.expected),
-    () => shotsThrough(shoot, () => series, hours, clock),
+    () =>
+      shotsThrough(shoot, () => series, hours).map(({ light: through }) =>
+        lightThroughInWords(through, clock),
+      ),
     () => card?.rows.map((row) => cardLine(row, clock)),
     () => card && cardNotes(card, clock),
     () => nextLight(card, series, atMs),

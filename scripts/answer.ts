@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { TECHNIQUES } from '@/core';
 import { answerAsked, answerFileSchema } from '@/features/quick/answer-file';
-import { settingsInWords } from '@/features/plan/exposure-words';
+import { settingsInWords } from '../src/features/shoot/exposure-words';
 import { BODIES } from '@/presets/bodies';
 import { LENSES } from '@/presets/lenses';
 import { SUBJECTS } from '@/presets/subjects';

@@ -4,7 +4,7 @@
  * planned again after a pin.
  */
 import { TERN_WATER } from '@/demo/tern-water';
-import { dayRequestOf } from '@/features/day/day-request';
+import { dayRequestOf } from '../src/answers/day-request';
 import { merged } from '@/features/day/import';
 import { guessMeanings, readOrder, readTable, writeOrder } from '@/formats/order-csv';
 import { readCalendar, writeCalendar } from '@/formats/order-ics';

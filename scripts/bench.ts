@@ -1,8 +1,8 @@
 import { cpus } from 'node:os';
 import { lightSeries, sunPosition } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
-import { answerAt } from '@/features/plan/answer';
-import { sceneOf, viewOf } from '@/features/plan/view';
+import { answerAt } from '../src/answers/answer';
+import { sceneOf, viewOf } from '../src/answers/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
@@ -37,7 +37,7 @@ function benchCore(): void {
     return seen.ok && answerAt(seen.view, larkmoor, minute(i));
   });
   const seen = viewOf(larkmoor);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const { view } = seen;
   const scrub = perSecond((i) => answerAt(view, larkmoor, minute(i)));
   const series = perSecond(() =>

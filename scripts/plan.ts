@@ -6,7 +6,8 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { DEMO_SHOOTS } from '@/demo';
-import { reportOf, reportText } from '@/features/plan/report';
+import { reportOf } from '@/answers/report';
+import { reportText } from '@/features/shoot/report-text';
 import { readShootFile } from '@/formats/shoot-json';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, hoursOf, msOf } from '@/records/times';

@@ -1,6 +1,6 @@
 import { limitsOf, obstaclesOf, refusals, sightBlocks } from '@/core';
-import { viewOf } from '@/features/plan/view';
-import { answerAt } from '@/features/plan/answer';
+import { viewOf } from '@/answers/view';
+import { answerAt } from '@/answers/answer';
 import { GROUND_TEMPLATES, onFieldOfPlay } from '@/presets/grounds';
 import { trialShoot } from './fixtures/trial-shoot';
 import { shootSchema } from './shoot';
@@ -21,7 +21,7 @@ test.each(all)('%s begins as a whole record', (id) => {
 test.each(all)('%s: its first position answers for its first mark, well framed', (id) => {
   const shoot = trialShoot(id);
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   expect(seen.view.fill).toBeGreaterThan(0.08);
   expect(seen.view.fill).toBeLessThan(1.3);
   expect(seen.view.faceOffDeg).toBeLessThan(110);
@@ -47,7 +47,7 @@ test.each(all)('%s: nobody is sent on to the field of play or into a wall', (id)
 test.each(all)('%s: nothing stands between its first position and its first mark', (id) => {
   const shoot = trialShoot(id);
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const { camera, aim } = seen.view;
   expect(sightBlocks(camera, aim, shoot.features.flatMap(obstaclesOf))).toEqual([]);
 });

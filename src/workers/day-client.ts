@@ -1,4 +1,5 @@
-import type { DayReply, DayRequest, DayService } from './day-job';
+import type { DayRequest } from '@/answers/day-request';
+import type { DayReply, DayService } from './day-job';
 import { workerClient } from './worker-client';
 
 const ask = workerClient<DayService>(

@@ -1,37 +1,6 @@
-import {
-  planDay,
-  scorePosition,
-  type DayEvent,
-  type LeadTimes,
-  type Quota,
-  type Route,
-  type ScoredKit,
-  type ScoredMark,
-  type ScoredPosition,
-  type ScoredShot,
-  type ScoredSite,
-} from '@/core';
+import { planDay, scorePosition, type Route, type ScoredPosition } from '@/core';
+import type { DayPicture, DayRequest } from '@/answers/day-request';
 import { runningJobs, type Reply } from './running-jobs';
-
-/** A picture that an event gives: what, where, and how the camera is held for it. */
-export interface DayPicture {
-  readonly mark: ScoredMark;
-  readonly shot: ScoredShot;
-  readonly orientation: ScoredKit['orientation'];
-}
-
-/** A day to be planned: how well each position serves each event follows from ground, light and kit. */
-export interface DayRequest {
-  readonly site: ScoredSite;
-  /** What the bag holds; the best of it counts. */
-  readonly kits: readonly ScoredKit[];
-  readonly positions: readonly (ScoredPosition & { readonly id: string })[];
-  readonly pictures: Readonly<Record<string, DayPicture>>;
-  readonly events: readonly (Omit<DayEvent, 'from'> & { readonly picture: string })[];
-  readonly walkSpeedMs: number;
-  readonly leadTimes: LeadTimes;
-  readonly quotas: readonly Quota[];
-}
 
 export interface DayReply {
   readonly route: Route;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { viewOf } from '@/features/plan/view';
+import { viewOf } from '@/answers/view';
 import { DEMO_SHOOTS } from '@/demo';
 import { ev as evOf } from '../quantity/ev';
 import { daylight } from '../light/daylight';
@@ -22,7 +22,7 @@ import type { ExposureRequest } from './request';
 const [larkmoor] = DEMO_SHOOTS;
 if (!larkmoor) throw new Error('no demo');
 const seen = viewOf(larkmoor);
-if (!seen.ok) throw new Error(seen.problem);
+if (!seen.ok) throw new Error(seen.trouble.kind);
 const { view } = seen;
 const { running } = view;
 const perS = ({ mustS, wishS }: { readonly mustS: number; readonly wishS: number }) => ({

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';

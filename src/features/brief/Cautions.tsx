@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import type { Caution } from '@/presets/cautions';
 import type { Shoot } from '@/records/shoot';
 import { IconButton } from '@/ui/Button';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { briefSchema, FORBIDDABLE, type Brief } from '@/records/brief';
 import { firstProblem } from '@/records/parse';
 import { dayOf } from '@/records/day-said';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { MOST_PROMISED, personSchema, type Person } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
 import { newId } from '@/records/new-id';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Pencil from 'lucide-react-native/icons/pencil';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { useSearchTool } from '@/features/ground/use-search';
 import { FIRST_SHOT, MOST_PROMISED, type Shot } from '@/records/brief';
 import { newId } from '@/records/new-id';
@@ -9,7 +9,7 @@ import { Button, IconButton } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { shotInWords } from './brief-words';
-import { withShot } from './choose-shot';
+import { withShot } from '@/answers/choose-shot';
 import { ShotSheet } from './ShotSheet';
 
 /** The shots that were promised; pressing one takes it up, and everything else follows from it. */

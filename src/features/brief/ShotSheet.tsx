@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BACKGROUNDS, TECHNIQUES } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { shotSchema, type Shot } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
 import { subjectOf } from '@/records/own-subject';
@@ -14,7 +14,7 @@ import { Slider } from '@/ui/Slider';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 import { BACKGROUND_NAMES, TECHNIQUE_NAMES, TECHNIQUE_WHY } from './brief-words';
-import { withShot } from './choose-shot';
+import { withShot } from '@/answers/choose-shot';
 import { useRemoveEntry } from './use-remove-entry';
 
 const TECHNIQUE_OPTIONS = TECHNIQUES.map((technique) => ({

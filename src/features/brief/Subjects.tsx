@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { chosenMark } from '@/features/plan/view';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { chosenMark } from '@/answers/view';
 import { subjectById } from '@/presets/find';
 import { SUBJECTS } from '@/presets/subjects';
 import {

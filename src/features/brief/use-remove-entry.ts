@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { withoutEntry, type EntryList } from '@/records/edit-brief';
 import { useToast } from '@/ui/Toast';
 

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { minutesBetween, restShifted, startOf, startsAt } from '@/records/edit-events';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -7,7 +7,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { dayInWords, eventTitle, lateInWords, nextInWords } from './day-lines';
-import { ARRIVE_BEFORE, arrivalOf } from './nature';
+import { ARRIVE_BEFORE, arrivalOf } from '@/answers/nature';
 import { useDay } from './use-day';
 
 /** An event that was due so long ago has been and gone. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
 import { Choice } from '@/ui/Choice';

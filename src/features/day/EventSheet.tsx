@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { clockMinutes, durationMinutes } from '@/formats/written-time';
 import { eventSchema, type DayEventRecord } from '@/records/day';
 import { minutesOn, startOf, withEvents, withoutEvent } from '@/records/edit-events';
@@ -15,8 +15,8 @@ import { useToast } from '@/ui/Toast';
 import type { DayReply } from '@/workers/day-job';
 import { qualityKey } from '@/workers/day-job';
 import { CallSteppers } from './CallSteppers';
-import { callTimes, pictureKeyOf } from './day-request';
-import { entriesOf, entriesText } from './entries';
+import { callTimes, pictureKeyOf } from '@/answers/day-request';
+import { entriesOf, entriesText } from '@/answers/entries';
 
 const WORTHS = [
   { value: 'must', label: 'Must' },

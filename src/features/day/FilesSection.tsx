@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { LARGEST_TABLE_BYTES, writeOrder } from '@/formats/order-csv';
 import { writeCalendar } from '@/formats/order-ics';
 import { fileStem } from '@/formats/shoot-json';

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { columnKey, guessMeanings, type TableRead } from '@/formats/order-csv';
 import type { CalendarEvent, CalendarRead } from '@/formats/order-ics';
 import type { DateOrder } from '@/formats/written-time';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { clockMinutes, dateOf } from '@/formats/written-time';
 import { natureTimeSchema, watchSchema, type NatureTime, type Watch } from '@/records/day';
 import { minutesOn } from '@/records/edit-events';

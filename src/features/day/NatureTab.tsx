@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { chosenMark } from '@/features/plan/view';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { chosenMark } from '@/answers/view';
 import { VisitsChart } from '@/figures/VisitsChart';
 import type { NatureTime, Watch } from '@/records/day';
 import { newId } from '@/records/new-id';
@@ -21,7 +21,7 @@ import {
   visitInWords,
   visitsByHour,
   watchesAt,
-} from './nature';
+} from '@/answers/nature';
 import { NatureTimeSheet, WatchSheet } from './NatureSheets';
 
 const HOUR_MS = 3_600_000;

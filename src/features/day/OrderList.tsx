@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import type { DayEventRecord } from '@/records/day';
 import { Reorder } from '@/ui/Reorder';
 import { Text } from '@/ui/Text';

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { MOST_EVENTS, FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { minutesOn, reordered, startOf } from '@/records/edit-events';
 import { newId } from '@/records/new-id';

@@ -1,5 +1,5 @@
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Reorder } from '@/ui/Reorder';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
 import { eventTitle } from './day-lines';

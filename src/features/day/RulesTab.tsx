@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import type { DayPlan } from '@/records/day';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';

@@ -5,7 +5,7 @@ import { startOf } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf } from '@/records/times';
 import { written } from '@/ui/units';
-import { callTimes } from './day-request';
+import { callTimes } from '@/answers/day-request';
 
 /** The order of a day as it is shown: where to be for each event, and why one is missed. */
 

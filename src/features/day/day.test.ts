@@ -16,8 +16,8 @@ import {
   nextInWords,
   whoInWords,
 } from './day-lines';
-import { callTimes, dayRequestOf, pictureOf } from './day-request';
-import { entriesOf, entriesText } from './entries';
+import { callTimes, dayRequestOf, pictureOf } from '@/answers/day-request';
+import { entriesOf, entriesText } from '@/answers/entries';
 import { daysOf, merged, noteFor } from './import';
 import { lightColumn } from './light-column';
 import { legsOf, routeDrawn } from './route-legs';

@@ -1,10 +1,10 @@
-import { zoomedFor } from '@/features/brief/choose-shot';
-import { answerAt } from '@/features/plan/answer';
-import { filterInWords } from '@/features/plan/exposure-words';
-import { engraved, lightInWords } from '@/features/plan/words';
-import { viewOf, type Setup, type View } from '@/features/plan/view';
+import { answerAt } from '@/answers/answer';
+import { filterInWords } from '@/features/shoot/exposure-words';
+import { engraved, lightInWords } from '@/features/shoot/words';
+import { viewFor } from '@/answers/picture-view';
+import type { Setup, View } from '@/answers/view';
 import type { DayEventRecord } from '@/records/day';
-import { pictureOf } from './day-request';
+import { pictureOf } from '@/answers/day-request';
 
 /** Light on the face and what to set, event by event, from where it is shot. */
 
@@ -14,30 +14,6 @@ export interface LightCell {
   readonly shutter: string;
   readonly aperture: string;
   readonly iso: string;
-}
-
-/** The view of a picture from a position, zoomed to the framing its shot wants. */
-export function viewFor(
-  setup: Setup,
-  { shot, markId }: ReturnType<typeof pictureOf>,
-  positionId: string,
-) {
-  const { shotId: _other, ...choice } = setup.choice;
-  const looking: Setup = {
-    ...setup,
-    choice: {
-      ...choice,
-      markId,
-      positionId,
-      held: {},
-      orientation: shot?.orientation ?? choice.orientation,
-      ...(shot && { shotId: shot.id }),
-    },
-  };
-  const seen = viewOf(looking);
-  if (!seen.ok || !shot) return { looking, seen };
-  const zoomed = { ...looking, kit: zoomedFor(looking.kit, seen.view, shot) };
-  return { looking: zoomed, seen: viewOf(zoomed) };
 }
 
 /** Light and settings of events; each view is computed once. */

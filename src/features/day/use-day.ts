@@ -1,12 +1,12 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useMemo } from 'react';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { useSettled } from '@/features/plan/use-light-series';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { useSettled } from '@/features/shoot/use-light-series';
 import { requestDay } from '@/workers/day-client';
-import type { DayReply, DayRequest } from '@/workers/day-job';
+import type { DayReply } from '@/workers/day-job';
 import type { RibbonStay } from '@/figures/TimeRibbon';
 import { dayLines, type DayLine } from './day-lines';
-import { dayRequestOf } from './day-request';
+import { dayRequestOf, type DayRequest } from '@/answers/day-request';
 import { legsOf } from './route-legs';
 
 export interface Day {

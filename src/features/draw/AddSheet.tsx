@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { hasRoom, type ItemList } from '@/records/edit-site';
 import { MOST_ENTRIES } from '@/records/shoot';
 import { Sheet } from '@/ui/Sheet';

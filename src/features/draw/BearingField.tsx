@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { compassFromTrue, trueFromCompass } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { Text } from '@/ui/Text';

@@ -1,6 +1,6 @@
 import { FEATURE_SHAPE, type Point2 } from '@/core';
-import { MoveHandle } from '@/features/plan/PlanHandles';
-import { useLooked, useShootEdits } from '@/features/plan/ShootContext';
+import { MoveHandle } from '@/features/shoot/PlanHandles';
+import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
 import type { PlanScale } from '@/figures/plan-scale';
 import { anchorOf, changeItem, itemOf, moveItem, withPointMoved } from '@/records/edit-site';
 import { useInks } from '@/ui/theme';

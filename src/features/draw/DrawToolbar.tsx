@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import Magnet from 'lucide-react-native/icons/magnet';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { UndoButtons } from '@/features/plan/UndoButtons';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { UndoButtons } from '@/features/shoot/UndoButtons';
 import { Button, IconButton } from '@/ui/Button';
 import { useInks } from '@/ui/theme';
 import { useDrawTool } from './use-draw';

@@ -9,7 +9,7 @@ import {
   type BackdropDetail,
   type Rectangle,
 } from '@/core';
-import { useShootEdits } from '@/features/plan/ShootContext';
+import { useShootEdits } from '@/features/shoot/ShootContext';
 import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
 import { MOST_POINTS, type Feature } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';

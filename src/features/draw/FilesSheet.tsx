@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { pngOf } from '@/formats/plan-image';
 import { LARGEST_SITE_BYTES, type PointsAs, type SiteRead } from '@/formats/site';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
 import { Button } from '@/ui/Button';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { addItem, anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
 import { newId } from '@/records/new-id';
 import type { Feature, Mark, Position } from '@/records/shoot';

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { compassFromTrue, measure } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { bearingInWords, metres } from '@/features/plan/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { declinationOf } from './declination';

@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import { useShootEdits } from '@/features/plan/ShootContext';
+import { useShootEdits } from '@/features/shoot/ShootContext';
 import { changeItem, type ItemList } from '@/records/edit-site';
 import { Field } from '@/ui/Field';
 

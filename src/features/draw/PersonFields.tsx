@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { fullCircle } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { changeItem } from '@/records/edit-site';
 import { subjectOptions } from '@/records/own-subject';
 import type { Mark, Position } from '@/records/shoot';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { toLocal } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { REACH_M } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';

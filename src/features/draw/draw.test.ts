@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DEMO_SHOOTS } from '@/demo';
-import { answerAt } from '@/features/plan/answer';
-import { viewOf } from '@/features/plan/view';
+import { answerAt } from '@/answers/answer';
+import { viewOf } from '@/answers/view';
 import {
   featureSchema,
   markSchema,
@@ -22,7 +22,7 @@ import { draftOf } from './use-drawing';
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const seenAt = (shoot: Shoot, clock: string) => {
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const atMs = msOf(`2027-04-16T${clock}`, 'Europe/London');
   return { view: seen.view, answer: answerAt(seen.view, shoot, atMs) };
 };
@@ -252,7 +252,7 @@ describe('what a thing does now', () => {
   test('every thing on every demo ground says something by day or night', () => {
     for (const shoot of DEMO_SHOOTS) {
       const seen = viewOf(shoot);
-      if (!seen.ok) throw new Error(seen.problem);
+      if (!seen.ok) throw new Error(seen.trouble.kind);
       const answer = answerAt(seen.view, shoot, msOf(shoot.atLocal, 'Europe/London'));
       for (const feature of shoot.features) {
         const words = effectsOf(feature, { view: seen.view, answer });

@@ -20,9 +20,9 @@ import {
   type Point2,
   type SiteFeature,
 } from '@/core';
-import type { Answer } from '@/features/plan/answer';
-import type { View } from '@/features/plan/view';
-import { bearingInWords, metres, smallLength } from '@/features/plan/words';
+import type { Answer } from '@/answers/answer';
+import type { View } from '@/answers/view';
+import { bearingInWords, metres, smallLength } from '@/features/shoot/words';
 import { written } from '@/ui/units';
 
 /** What one thing on the ground does to the picture just now, in sentences of computed figures. */

@@ -3,9 +3,10 @@ import { flushSync } from 'react-dom';
 import { GroundPlan } from '@/figures/GroundPlan';
 import { fitView, scaleOf } from '@/figures/plan-scale';
 import { planSvg } from '@/formats/plan-image';
-import { planExtent, planGround, planLight, planSight } from '@/features/plan/drawing';
-import { marksInSun } from '@/features/plan/sun-on-ground';
-import type { Plan } from '@/features/plan/use-plan';
+import { planExtent, planGround } from '@/answers/extent';
+import { planLight, planSight } from '@/features/shoot/drawing';
+import { marksInSun } from '@/answers/sun-on-ground';
+import type { Plan } from '@/features/shoot/use-plan';
 import { dayOf } from '@/records/day-said';
 import tokens from '@/ui/tokens.json';
 

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
-import { useLooked, useShootEdits } from '@/features/plan/ShootContext';
-import { metres } from '@/features/plan/words';
-import type { ItemDrag } from '@/features/plan/plan-hand';
+import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
+import { metres } from '@/features/shoot/words';
+import type { ItemDrag } from '@/features/shoot/plan-hand';
 import type { PlanScale } from '@/figures/plan-scale';
 import type { PlanDraft } from '@/figures/plan-types';
 import {

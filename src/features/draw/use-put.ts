@@ -1,5 +1,5 @@
 import type { Point2 } from '@/core';
-import { useLooked, useShootEdits } from '@/features/plan/ShootContext';
+import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
 import { newId } from '@/records/new-id';
 import { drawnAs, type AddKind } from './kinds';
 import { piecesOf, putDown, settled } from './put';

@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { cannotRemove, itemOf, removeItem, type ItemRef } from '@/records/edit-site';
 import { useToast } from '@/ui/Toast';
 import { useDrawTool } from './use-draw';

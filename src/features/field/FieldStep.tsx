@@ -1,8 +1,9 @@
 import { ScrollView, View } from 'react-native';
-import { Extras, Warnings } from '@/features/plan/AnswerPanel';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { engraved } from '@/features/plan/words';
-import { clicksInWords, groundClicks } from '@/features/light/light-plan';
+import { Extras, Warnings } from '@/features/shoot/AnswerPanel';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { engraved, troubleInWords } from '@/features/shoot/words';
+import { groundClicks } from '@/answers/light-plan';
+import { clicksInWords } from '@/features/shoot/light-words';
 import type { Shoot } from '@/records/shoot';
 import { ChipRow } from '@/ui/ChipRow';
 import { Exposure } from '@/ui/Exposure';
@@ -31,7 +32,7 @@ export function FieldStep() {
       ) : (
         <View className="gap-2 px-4">
           <Text kind="title" role="alert">
-            {seen.problem}
+            {troubleInWords(seen.trouble)}
           </Text>
           <Switches />
           <Taps />

@@ -3,7 +3,7 @@ import { useDay } from '@/features/day/use-day';
 import { eventTitle } from '@/features/day/day-lines';
 import { useOffline } from '@/features/root/use-offline';
 import { useCard } from '@/features/settings/use-card';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { dayOf } from '@/records/day-said';
 import { clockOf, localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';

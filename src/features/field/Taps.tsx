@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { JudgedFrame } from '@/features/plan/JudgedFrame';
+import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { useDay } from '@/features/day/use-day';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { chosenMark } from '@/features/plan/view';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { chosenMark } from '@/answers/view';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';

@@ -1,7 +1,8 @@
 import type { LightSeries, SettingsCard } from '@/core';
-import { callTimes } from '@/features/day/day-request';
+import { callTimes } from '@/answers/day-request';
 import { comingLines, eventTitle, type DayLine } from '@/features/day/day-lines';
-import { turningsOf } from '@/features/light/light-plan';
+import { turningsOf } from '@/answers/light-plan';
+import { TURNING_WORDS } from '@/features/shoot/light-words';
 import { turnInWords } from '@/features/settings/card';
 import type { Shoot } from '@/records/shoot';
 
@@ -65,7 +66,10 @@ export function nextLight(
     const dials = turned.filter(({ dial }) => dial !== 'lift');
     return dials.length > 0 ? [{ what: dials.map(turnInWords).join(', '), atMs: fromMs }] : [];
   });
-  const turnings = turningsOf(series).map(({ what, timeMs }) => ({ what, atMs: timeMs }));
+  const turnings = turningsOf(series).map(({ what, timeMs }) => ({
+    what: TURNING_WORDS[what],
+    atMs: timeMs,
+  }));
   return firstAfter([...turnings, ...turns], atMs);
 }
 

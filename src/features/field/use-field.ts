@@ -1,8 +1,8 @@
-import { withShot } from '@/features/brief/choose-shot';
-import { evSaid } from '@/features/plan/heard';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
-import { lookedInWords } from '@/features/plan/words';
+import { withShot } from '@/answers/choose-shot';
+import { evSaid } from '@/answers/heard';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
+import { lookedInWords } from '@/features/shoot/words';
 import { readingAt } from '@/features/light/use-readings';
 import { memorySlots, type Slot } from '@/features/settings/slots';
 import {

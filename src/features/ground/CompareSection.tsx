@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import type { Compared } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { ScoreStrip } from '@/figures/ScoreStrip';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
@@ -20,7 +20,7 @@ import {
 import { CompareTable } from './CompareTable';
 import { FigureRow } from './FigureRow';
 import { outOfHundred } from './SearchSection';
-import { weakest } from './search';
+import { weakest } from '@/answers/search';
 import { useSearchTool } from './use-search';
 
 /** All positions for the chosen mark side by side, through the shoot, and what would better each. */

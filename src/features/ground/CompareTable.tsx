@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Compared } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Sheet } from '@/ui/Sheet';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';

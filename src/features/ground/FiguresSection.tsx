@@ -1,9 +1,9 @@
 import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { chosenMark, chosenPosition } from '@/features/plan/view';
-import { marksInSun, ownShadowOn } from '@/features/plan/sun-on-ground';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { chosenMark, chosenPosition } from '@/answers/view';
+import { marksInSun, ownShadowOn } from '@/answers/sun-on-ground';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';

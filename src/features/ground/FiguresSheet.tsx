@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';

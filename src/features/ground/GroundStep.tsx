@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
-import { withPlace } from '@/features/brief/choose-shot';
-import { useShootPage, type ShootPage } from '@/features/plan/ShootContext';
-import { chosenMark, chosenPosition, type Setup } from '@/features/plan/view';
-import { bearingInWords } from '@/features/plan/words';
+import { withPlace } from '@/answers/choose-shot';
+import { useShootPage, type ShootPage } from '@/features/shoot/ShootContext';
+import { chosenMark, chosenPosition, type Setup } from '@/answers/view';
+import { bearingInWords } from '@/features/shoot/words';
 import type { ClassId } from '@/presets/classes';
 import { groundById } from '@/presets/grounds';
 import { throwSwitch } from '@/records/edit-ground';

@@ -1,8 +1,8 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { bearingDeg, type SearchResult } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { bearingInWords, metres } from '@/features/plan/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
@@ -18,7 +18,7 @@ import {
   type Place,
   type Scope,
   type ShotThere,
-} from './search';
+} from '@/answers/search';
 import { useSearchTool } from './use-search';
 
 export const outOfHundred = (total: number): string => `${Math.round(total * 100)} of 100`;

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { SideView } from '@/figures/SideView';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';

@@ -1,8 +1,8 @@
 import { limitsOf, refusals } from '@/core';
-import { alongSight } from '@/features/plan/along-sight';
-import { ballOf } from '@/features/plan/answer';
-import { reportOf, type ReportLine } from '@/features/plan/report';
-import { engraved, lightInWords, metres, percent } from '@/features/plan/words';
+import { alongSight } from '@/answers/along-sight';
+import { ballOf } from '@/answers/answer';
+import { reportOf, type ReportLine } from '@/answers/report';
+import { engraved, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { figuresOf, type Figure } from './figures';
@@ -49,7 +49,7 @@ function rowOf(line: ReportLine, shoot: Shoot): FiguresRow {
     position: position.name,
     mark: mark.name,
   };
-  if (!line.ok) return { ...names, ...NO_NUMBERS, problem: line.problem };
+  if (!line.ok) return { ...names, ...NO_NUMBERS, problem: troubleInWords(line.trouble) };
   const { view, answer } = line;
   const along = alongSight(view, shoot.features);
   const { shutter, aperture, iso } = engraved(answer.exposure.settings);

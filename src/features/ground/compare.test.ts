@@ -1,19 +1,19 @@
 import { comparePosition, type Compared } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
-import { withShot } from '@/features/brief/choose-shot';
-import { answerAt, exposedFor } from '@/features/plan/answer';
-import { viewOf } from '@/features/plan/view';
+import { withShot } from '@/answers/choose-shot';
+import { answerAt, exposedFor } from '@/answers/answer';
+import { viewOf } from '@/answers/view';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
 import { adviceInWords, compareRequestOf, followed, otherConverters, sorted } from './compare';
-import { FIRST_WISH } from './search';
+import { FIRST_WISH } from '@/answers/search';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const hours = hoursOf(larkmoor);
 
 function compared(shoot: Shoot, atMs = hours.startMs + 30 * 60_000) {
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const request = compareRequestOf(shoot, seen.view, FIRST_WISH, atMs, hours);
   return { request, all: request.positions.map((one) => comparePosition(one, request)) };
 }
@@ -88,7 +88,7 @@ test.each(
     const taken = withShot({ ...shoot, readings: [reading] }, shot);
     const atMs = msOf(atLocal, shoot.place.timeZone);
     const seen = viewOf(taken);
-    if (!seen.ok) throw new Error(seen.problem);
+    if (!seen.ok) throw new Error(seen.trouble.kind);
     const { exposure, light } = answerAt(seen.view, taken, atMs);
     const request = compareRequestOf(taken, seen.view, FIRST_WISH, atMs, hoursOf(taken));
     const here = request.positions.find(({ id }) => id === taken.choice.positionId);

@@ -6,14 +6,14 @@ import {
   type CompareRequest,
   type ScorePart,
 } from '@/core';
-import type { Setup, View } from '@/features/plan/view';
-import { bearingInWords } from '@/features/plan/words';
+import type { Setup, View } from '@/answers/view';
+import { bearingInWords } from '@/features/shoot/words';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
 import { lensOf } from '@/records/kit';
 import { changeItem } from '@/records/edit-site';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, type ShootHours } from '@/records/times';
-import { searchRequestOf, type Wish } from './search';
+import { searchRequestOf, type Wish } from '@/answers/search';
 import { inUnits, written } from '@/ui/units';
 
 /** Positions side by side: what is asked, in what order they are shown, and what is advised. */

@@ -1,8 +1,8 @@
 import { backgroundBlur, meshThrough } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
-import { alongSight } from '@/features/plan/along-sight';
-import { answerAt } from '@/features/plan/answer';
-import { viewOf } from '@/features/plan/view';
+import { alongSight } from '@/answers/along-sight';
+import { answerAt } from '@/answers/answer';
+import { viewOf } from '@/answers/view';
 import type { Position, Shoot } from '@/records/shoot';
 import { hoursOf, msOf } from '@/records/times';
 import { allFigures } from './all-figures';
@@ -18,7 +18,7 @@ const positionNamed = (name: string): Position =>
   larkmoor.positions.find((position) => position.name === name) as Position;
 function seen(shoot: Shoot) {
   const result = viewOf(shoot);
-  if (!result.ok) throw new Error(result.problem);
+  if (!result.ok) throw new Error(result.trouble.kind);
   const { view } = result;
   return { view, along: alongSight(view, shoot.features), answer: answerAt(view, shoot, AT_MS) };
 }

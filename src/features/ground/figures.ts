@@ -8,9 +8,9 @@ import {
   eachPostStrip,
   type SubjectLight,
 } from '@/core';
-import type { AlongSight } from '@/features/plan/along-sight';
-import type { Answer } from '@/features/plan/answer';
-import type { View } from '@/features/plan/view';
+import type { AlongSight } from '@/answers/along-sight';
+import type { Answer } from '@/answers/answer';
+import type { View } from '@/answers/view';
 import {
   bearingInWords,
   faceSeen,
@@ -18,9 +18,9 @@ import {
   percent,
   smallLength,
   stops,
-} from '@/features/plan/words';
+} from '@/features/shoot/words';
 import type { Mark, Position, Shoot } from '@/records/shoot';
-import { WANTED_FILL } from './search';
+import { WANTED_FILL } from '@/answers/search';
 import { written } from '@/ui/units';
 
 /** Everything a position sees of a mark, in figures with their names. Nothing here decides. */

@@ -1,5 +1,5 @@
 import { DEMO_SHOOTS } from '@/demo';
-import { viewOf } from '@/features/plan/view';
+import { viewOf } from '@/answers/view';
 import type { Feature, Shoot } from '@/records/shoot';
 import { sideView } from './side-view';
 
@@ -7,7 +7,7 @@ const [larkmoor] = DEMO_SHOOTS as [Shoot];
 
 function side(shoot: Shoot) {
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   return sideView(seen.view, shoot.features);
 }
 

@@ -1,7 +1,7 @@
 import { behindHead, sectionAlong, sightBlocks } from '@/core';
-import { thingsOf, type Named } from '@/features/plan/along-sight';
-import type { View } from '@/features/plan/view';
-import { metres, smallLength } from '@/features/plan/words';
+import { thingsOf, type Named } from '@/answers/along-sight';
+import type { View } from '@/answers/view';
+import { metres, smallLength } from '@/features/shoot/words';
 import type { SideViewPieces } from '@/figures/SideView';
 import type { Shoot } from '@/records/shoot';
 

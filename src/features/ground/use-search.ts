@@ -1,7 +1,7 @@
 import { createContext, useContext, useMemo, useRef, useState } from 'react';
 import type { Compared, CompareRequest, Point2, SearchResult } from '@/core';
 import { requestComparison, requestSearch } from '@/workers/search-client';
-import { FIRST_SCOPE, FIRST_WISH, type AskedSearch, type Scope, type Wish } from './search';
+import { FIRST_SCOPE, FIRST_WISH, type AskedSearch, type Scope, type Wish } from '@/answers/search';
 
 /** A search that has been asked for, and what is known of it. */
 export interface SearchState {

@@ -1,6 +1,6 @@
 import { DEMO_SHOOTS } from '@/demo';
 import { faceSpans, type FaceSpan } from '@/core';
-import { sceneOf, viewOf } from '@/features/plan/view';
+import { sceneOf, viewOf } from '@/answers/view';
 import { calendarDay, calendarOf, dayInWords, facedScene, sunAtShare, yearInWords } from './when';
 
 const [larkmoor] = DEMO_SHOOTS;
@@ -54,7 +54,7 @@ test('one hour through the year is told in runs of days', () => {
 test('at Larkmoor the evening of the shoot agrees with what the plan says then', () => {
   const shoot = larkmoor as (typeof DEMO_SHOOTS)[number];
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const scene = facedScene(seen.view, sceneOf(seen.view, shoot.features));
   const day = calendarDay(shoot.startLocal.slice(0, 10), shoot.place.timeZone);
   const spans = faceSpans(scene, day, 300_000);

@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import type { FacedScene, FaceSpan, LitScene, Span, SunOnFace } from '@/core';
-import type { View } from '@/features/plan/view';
+import type { View } from '@/answers/view';
 
 /** When the face has what light: a day hour by hour, and a year by thirds of its months. */
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { firstItem, withItem } from '@/records/edit-kit';
 import { MOST_IN_BAG, type KitItem, type KitKind } from '@/records/kit';
 import { newId } from '@/records/new-id';
@@ -15,7 +15,8 @@ import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useToast } from '@/ui/Toast';
-import type { ShotServed } from './bag';
+import type { ShotServed } from '@/answers/bag';
+import { shotServedInWords } from './bag-words';
 import { itemInWords, KIND_NAMES } from './item-words';
 import { ItemSheet } from './ItemSheet';
 import { useChangeKit } from './use-kit';
@@ -32,11 +33,11 @@ export function BagTab({ served }: { readonly served: readonly ShotServed[] }) {
     <View className="gap-5">
       {served.length > 0 ? (
         <View role="list" aria-label="Shots and the bag">
-          {served.map(({ shot, served: can, words }) => (
-            <View key={shot.id} role="listitem" className="border-b border-line py-2">
-              <Text kind="strong">{`${can ? 'Served' : 'Not served'}: ${shot.name}`}</Text>
-              <Text kind="small" ink={can ? 'quiet' : 'ink'}>
-                {words}
+          {served.map((entry) => (
+            <View key={entry.shot.id} role="listitem" className="border-b border-line py-2">
+              <Text kind="strong">{`${entry.served ? 'Served' : 'Not served'}: ${entry.shot.name}`}</Text>
+              <Text kind="small" ink={entry.served ? 'quiet' : 'ink'}>
+                {shotServedInWords(entry)}
               </Text>
             </View>
           ))}

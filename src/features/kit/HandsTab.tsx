@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { CONVERTERS } from '@/presets/lenses';
 import { fitting } from '@/records/edit-kit';
 import { bodyOptions, itemsOf, lensOf, lensOptions } from '@/records/kit';
@@ -8,7 +8,8 @@ import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Heading, Text } from '@/ui/Text';
 import { converterName, KitControls } from './KitControls';
-import { twoBodies, twoBodiesInWords } from './two-bodies';
+import { twoBodies } from '@/answers/two-bodies';
+import { twoBodiesInWords } from './two-bodies-words';
 import { useChangeKit } from './use-kit';
 
 /** What is in the hands, and on the second strap. */

@@ -8,7 +8,7 @@ import { firstProblem } from '@/records/parse';
 import { MOST_ON_SHELF } from '@/records/shelf';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import type { Support } from '@/core';
-import { fittedLens } from '@/features/plan/view';
+import { fittedLens } from '@/answers/view';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
 import { bodyOf, bodyOptions, lensOf, lensOptions, type Kit } from '@/records/kit';
 import { Choice } from '@/ui/Choice';

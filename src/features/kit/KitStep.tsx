@@ -1,13 +1,14 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
-import { servedInWords, shotsServed } from './bag';
+import { shotsServed } from '@/answers/bag';
+import { servedInWords } from './bag-words';
 import { BagTab } from './BagTab';
 import { HandsTab } from './HandsTab';
 import { PackTab } from './PackTab';
-import { storesOf } from './stores';
+import { storesOf } from '@/answers/stores';
 import { StoresTab } from './StoresTab';
 import { weatherOf } from './weather';
 import { WeatherTab } from './WeatherTab';

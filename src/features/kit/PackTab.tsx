@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { MOST_ALWAYS } from '@/records/shelf';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
@@ -11,7 +11,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useToast } from '@/ui/Toast';
 import { packedInWords, packingList, type PackingLine } from './packing';
-import type { Stores } from './stores';
+import type { Stores } from '@/answers/stores';
 import { useChangeKit } from './use-kit';
 import type { Weather } from './weather';
 

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Heading, Text } from '@/ui/Text';
-import { burstInWords, type Stores } from './stores';
+import { burstInWords, type Stores } from '@/answers/stores';
 import { useChangeKit } from './use-kit';
 
 const FORMS = { raw: 'Raw', jpeg: 'JPEG', both: 'Raw and JPEG' } as const;

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import type { Air } from '@/records/day';
 import { Button } from '@/ui/Button';
 import { Slider } from '@/ui/Slider';

@@ -1,17 +1,19 @@
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { LARKMOOR } from '@/demo/larkmoor';
 import { TERN_WATER } from '@/demo/tern-water';
-import { viewOf } from '@/features/plan/view';
+import { viewOf } from '@/answers/view';
 import { FIRST_SHOT } from '@/records/brief';
 import { airThrough } from '@/records/air';
 import { basedOn, firstItem, withItem, withoutItem } from '@/records/edit-kit';
 import { bodyOf, kitItemSchema, lensOf, type ItemOfKind, type KitKind } from '@/records/kit';
 import { shootSchema, type Shoot } from '@/records/shoot';
-import { combinationsOf, servedInWords, shotsServed } from './bag';
+import { combinationsOf, shotsServed } from '@/answers/bag';
+import { servedInWords, shotServedInWords } from './bag-words';
 import { itemInWords, KIND_NAMES } from './item-words';
 import { packedInWords, packingList } from './packing';
-import { burstInWords, storesOf } from './stores';
-import { bodyRings, twoBodies, twoBodiesInWords } from './two-bodies';
+import { burstInWords, storesOf } from '@/answers/stores';
+import { twoBodies } from '@/answers/two-bodies';
+import { bodyRings, twoBodiesInWords } from './two-bodies-words';
 import { weatherOf } from './weather';
 
 const stores = (shoot: Shoot) => storesOf(shoot, weatherOf(shoot).coldestC);
@@ -78,7 +80,7 @@ test('a shot out of reach says what would reach it, in figures that agree', () =
   };
   const [shot] = shotsServed(far);
   expect(shot?.served).toBe(false);
-  expect(shot?.words).toMatch(
+  expect(shot && shotServedInWords(shot)).toMatch(
     /^The .+ fills \d+ % from .+, wants 140 %: stand \d+ m closer, crop to \d+ MP, or carry \d+ mm\.$/,
   );
   const framed = shot?.framed;
@@ -101,7 +103,7 @@ test('what the bag serves is counted', () => {
 
 test('two bodies hand over where both frame, the longer first', () => {
   const seen = viewOf(LARKMOOR);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const both = twoBodies(LARKMOOR.kit, seen.view);
   if (!both) throw new Error('must carry two');
   expect(both.far.name).toBe('300 mm f/4');
@@ -116,7 +118,7 @@ test('two bodies hand over where both frame, the longer first', () => {
 
 test('a gap between two bodies is said and drawn', () => {
   const seen = viewOf(LARKMOOR);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const kit = {
     ...LARKMOOR.kit,
     lensId: '16-35-2.8',

@@ -2,7 +2,7 @@ import { sunPosition } from '@/core';
 import { itemsOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
-import type { Stores } from './stores';
+import type { Stores } from '@/answers/stores';
 import { litres, type Weather } from './weather';
 
 /** What to pack for a shoot, and why: it follows from bag, stores, weather, hours and leave. */

@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { useShootEdits } from '@/features/plan/ShootContext';
+import { useShootEdits } from '@/features/shoot/ShootContext';
 import type { Shoot } from '@/records/shoot';
 
 /** How to change the kit of the shoot whose page this is. */

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { evNeededFor, lightColour } from '@/core';
-import { withShot } from '@/features/brief/choose-shot';
-import { exposureDemands } from '@/features/plan/answer';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
+import { withShot } from '@/answers/choose-shot';
+import { exposureDemands } from '@/answers/answer';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
 import { LightChart, LineKey } from '@/figures/LightChart';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -15,8 +15,10 @@ import {
   linesOfPositions,
   shotsThrough,
   turningsOf,
+  worstOf,
   type Turning,
-} from './light-plan';
+} from '@/answers/light-plan';
+import { lightThroughInWords, TURNING_WORDS } from '@/features/shoot/light-words';
 import { useLines, type DrawnLine } from './use-lines';
 
 const LINES = [
@@ -42,7 +44,7 @@ function chartInWords(
   const [first, end] = [series.ev[0] ?? 0, series.ev[last] ?? 0];
   return [
     `Light on ${name}: EV ${first.toFixed(1)} at ${clock(series.timeMs[0] ?? 0)}`,
-    ...turnings.map(({ timeMs, what }) => `${what} at ${clock(timeMs)}`),
+    ...turnings.map(({ timeMs, what }) => `${TURNING_WORDS[what]} at ${clock(timeMs)}`),
     `EV ${end.toFixed(1)} at ${clock(series.timeMs[last] ?? 0)}`,
   ].join('; ');
 }
@@ -63,7 +65,7 @@ function Day({ seen }: { readonly seen: Seen }) {
   const turnings = main ? turningsOf(main.series) : [];
   const silhouette = seen.view.wanted.technique === 'silhouette';
   const neededEv = evNeededFor(exposureDemands(seen.view, setup.choice));
-  const lampsRuleMs = turnings.find(({ what }) => what.startsWith('lamps'))?.timeMs;
+  const lampsRuleMs = turnings.find(({ what }) => what === 'lampsRule')?.timeMs;
   return (
     <View role="region" aria-label="Light through the hours" className="gap-3">
       <Heading level={2} kind="figure">
@@ -129,7 +131,7 @@ function Turnings({ turnings }: { readonly turnings: readonly Turning[] }) {
   const { ribbon, clock } = useShootPage().plan;
   const all = [
     ...ribbon.events.map(({ timeMs, name }) => ({ timeMs, what: name })),
-    ...turnings,
+    ...turnings.map(({ timeMs, what }) => ({ timeMs, what: TURNING_WORDS[what] })),
   ].sort((a, b) => a.timeMs - b.timeMs);
   return (
     <View role="list" aria-label="Sun during the shoot">
@@ -164,7 +166,6 @@ function Shots({
     setup,
     (markId) => lines.find(({ id }) => id === markId)?.series,
     hours,
-    clock,
   );
   if (setup.shots.length === 0) return null;
   return (
@@ -173,23 +174,26 @@ function Shots({
         When each shot ends
       </Heading>
       <View role="list" aria-label="When each shot ends" className="gap-2">
-        {shots.map(({ shot, words, worstMs }) => (
-          <View key={shot.id} role="listitem" className="gap-1">
-            <Text kind="label">{shot.name}</Text>
-            <Text kind="small">{words}</Text>
-            {worstMs === undefined ? null : (
-              <Button
-                label={`See what saves it at ${clock(worstMs)}`}
-                onPress={() =>
-                  update((current) => ({
-                    ...withShot(current, shot),
-                    atLocal: localMinuteOf(worstMs, current.place.timeZone),
-                  }))
-                }
-              />
-            )}
-          </View>
-        ))}
+        {shots.map(({ shot, light }) => {
+          const worstMs = worstOf(light);
+          return (
+            <View key={shot.id} role="listitem" className="gap-1">
+              <Text kind="label">{shot.name}</Text>
+              <Text kind="small">{lightThroughInWords(light, clock)}</Text>
+              {worstMs === undefined ? null : (
+                <Button
+                  label={`See what saves it at ${clock(worstMs)}`}
+                  onPress={() =>
+                    update((current) => ({
+                      ...withShot(current, shot),
+                      atLocal: localMinuteOf(worstMs, current.place.timeZone),
+                    }))
+                  }
+                />
+              )}
+            </View>
+          );
+        })}
       </View>
     </View>
   );

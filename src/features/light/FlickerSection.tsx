@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { flicker, flickerFreeShutters, formatShutter, modulationFromBurst } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { stops } from '@/features/plan/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { stops } from '@/features/shoot/words';
 import { modulationOf } from '@/presets/lamps';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { lightInWords, sunInWords } from '@/features/plan/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { lightInWords, sunInWords } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';

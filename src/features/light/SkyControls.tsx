@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
-import type { ShootPage } from '@/features/plan/ShootContext';
+import type { ShootPage } from '@/features/shoot/ShootContext';
 import { LAMPS, lampLabel } from '@/presets/lamps';
 import { hourAt, WEATHERS, type Forecast, type Weather } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';

@@ -1,10 +1,10 @@
 import { hashKey, useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { LightSeries } from '@/core';
-import { useSettled } from '@/features/plan/use-light-series';
+import { useSettled } from '@/features/shoot/use-light-series';
 import type { ShootHours } from '@/records/times';
 import { requestLightSeries } from '@/workers/light-series-client';
-import type { LightLine } from './light-plan';
+import type { LightLine } from '@/answers/light-plan';
 
 /** A line with its light, once the worker has it. */
 export interface DrawnLine extends LightLine {

@@ -1,8 +1,8 @@
 import { bearingDeg, fullCircle, type Point2 } from '@/core';
-import { evSaid } from '@/features/plan/heard';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
-import type { View } from '@/features/plan/view';
+import { evSaid } from '@/answers/heard';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
+import type { View } from '@/answers/view';
 import { newId } from '@/records/new-id';
 import type { Reading } from '@/records/reading';
 import { localMinuteOf } from '@/records/times';

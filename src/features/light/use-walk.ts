@@ -1,5 +1,5 @@
 import { createContext, useContext, useMemo, useState } from 'react';
-import type { WalkPoint } from './light-plan';
+import type { WalkPoint } from '@/answers/light-plan';
 
 /** A walk over the ground with a meter: its points, and the one that is next. */
 export interface Walk {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { clockOffset } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { withClock } from '@/records/edit-log';
 import { MOST_OFF_S } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
@@ -12,7 +12,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { offsetBy, offsetInWords } from './log-rows';
-import { countedEntries, offsetOf, type MatchedFrame } from './matched';
+import { countedEntries, offsetOf, type MatchedFrame } from '@/answers/matched';
 
 const MINUTE_S = 60;
 const HOUR_S = 3600;

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
-import { evSaid } from '@/features/plan/heard';
+import { evSaid } from '@/answers/heard';
 import { NoteSheet } from '@/features/field/NoteSheet';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { writeLogJson, writeLogTable } from '@/formats/log-table';
 import { fileStem } from '@/formats/shoot-json';
 import {
@@ -22,7 +22,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useToast } from '@/ui/Toast';
 import { entryInWords, KIND_NAMES, logRows } from './log-rows';
-import type { MatchedFrame } from './matched';
+import type { MatchedFrame } from '@/answers/matched';
 
 interface Line {
   readonly id: string;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { demoShoots } from '@/features/root/seed';
 import { useShoots } from '@/records/queries';
 import { Button } from '@/ui/Button';

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { percent } from '@/features/plan/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { percent } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
-import { countedEntries, matchedFrames } from './matched';
-import { deliveredOf } from './taught';
+import { countedEntries, matchedFrames } from '@/answers/matched';
+import { deliveredOf } from '@/answers/taught';
 
 /** What came of the day: pictures, keepers, what is still owed. */
 export function LogAnswer() {

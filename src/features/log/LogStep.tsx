@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Choice } from '@/ui/Choice';
 import { EntriesTab } from './EntriesTab';
-import { matchedFrames } from './matched';
+import { matchedFrames } from '@/answers/matched';
 import { PicturesTab } from './PicturesTab';
 import { TaughtTab } from './TaughtTab';
 import { usePictures } from './use-pictures';

@@ -1,18 +1,18 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Rate } from '@/core';
-import { percent, stops } from '@/features/plan/words';
-import { useShootPage } from '@/features/plan/ShootContext';
-import { visitInWords, visitsByHour, watchesWithSightings } from '@/features/day/nature';
+import { percent, stops } from '@/features/shoot/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { visitInWords, visitsByHour, watchesWithSightings } from '@/answers/nature';
 import { RateBar } from '@/figures/RateBars';
 import { demoShoots } from '@/features/root/seed';
 import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { Heading, Text } from '@/ui/Text';
-import { median } from './against-plan';
+import { median } from '@/answers/against-plan';
 import { teachersOf } from './lessons';
 import { againstInWords } from './log-rows';
-import { pressesOf, standInWords, type MatchedFrame } from './matched';
+import { pressesOf, standInWords, type MatchedFrame } from '@/answers/matched';
 import {
   deliveredOf,
   lightOffsets,
@@ -23,7 +23,7 @@ import {
   spreadOf,
   visitsBySky,
   type RateRow,
-} from './taught';
+} from '@/answers/taught';
 import { useAgainstPlan } from './use-against-plan';
 
 /** What the numbers of this shoot, and of others like it, teach. */

@@ -1,10 +1,10 @@
-import { percent, stops } from '@/features/plan/words';
+import { percent, stops } from '@/features/shoot/words';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { itemsOf } from '@/records/kit';
-import { othersHere } from '@/features/day/nature';
-import { matchedFrames, type MatchedFrame } from './matched';
-import { deliveredOf, lightOffsets, panSkill } from './taught';
+import { othersHere } from '@/answers/nature';
+import { matchedFrames, type MatchedFrame } from '@/answers/matched';
+import { deliveredOf, lightOffsets, panSkill } from '@/answers/taught';
 
 /** What earlier shoots taught, as changes of a plan that can be seen, taken up and left out. */
 

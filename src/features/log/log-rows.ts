@@ -1,14 +1,14 @@
 import { isPictureTime } from '@/core';
-import { evSaid } from '@/features/plan/heard';
+import { evSaid } from '@/answers/heard';
 import { eventTitle } from '@/features/day/day-lines';
-import { engraved, lookedInWords, stops } from '@/features/plan/words';
+import { engraved, lookedInWords, stops } from '@/features/shoot/words';
 import type { LogRow } from '@/formats/log-table';
 import type { LogEntry } from '@/records/log';
 import { localSecond } from '@/records/shape';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
-import type { AgainstPlan } from './against-plan';
-import { evOfFrame, standInWords, type MatchedFrame } from './matched';
+import type { AgainstPlan } from '@/answers/against-plan';
+import { evOfFrame, standInWords, type MatchedFrame } from '@/answers/matched';
 
 /** A log in rows: as it is listed, and as it is written out. */
 

@@ -9,10 +9,10 @@ import { SHOOT_KIND } from '@/records/storage';
 import { parseRecord } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
-import { median, planComparer } from './against-plan';
+import { median, planComparer } from '@/answers/against-plan';
 import { againstInWords, figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from './lessons';
-import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from './matched';
+import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from '@/answers/matched';
 import {
   deliveredOf,
   lightOffsets,
@@ -22,7 +22,7 @@ import {
   shutterBand,
   spreadOf,
   visitsBySky,
-} from './taught';
+} from '@/answers/taught';
 
 const shootOf = (id: string): Shoot => DEMO_SHOOTS.find((shoot) => shoot.id === id) as Shoot;
 

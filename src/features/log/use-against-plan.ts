@@ -1,8 +1,8 @@
 import { hashKey, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { Setup } from '@/features/plan/view';
-import { planComparer, type AgainstPlan } from './against-plan';
-import type { Press } from './matched';
+import type { Setup } from '@/answers/view';
+import { planComparer, type AgainstPlan } from '@/answers/against-plan';
+import type { Press } from '@/answers/matched';
 
 const NONE: ReadonlyMap<string, AgainstPlan> = new Map();
 /** Longest stretch of work before the page may answer again. */

@@ -1,13 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import { DEMO_LOGS, demoPictureUrl, type DemoLog } from '@/demo/pictures';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { frameKey, framesOf, withFrames } from '@/records/edit-log';
 import { MOST_FRAMES, type Frame } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
 import { useToast } from '@/ui/Toast';
 import { requestPictures } from '@/workers/pictures-client';
 import type { Refused } from '@/workers/pictures-job';
-import { byPlace } from './matched';
+import { byPlace } from '@/answers/matched';
 import { keepThumbnails } from './thumbnails';
 
 /** The worker tells by and by; the record is written this often. */

@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { View } from 'react-native';
 import { LAMP_LEVELS_LUX, type LampLevel } from '@/core';
 import { KitControls } from '@/features/kit/KitControls';
-import { JudgedFrame } from '@/features/plan/JudgedFrame';
+import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { LAMPS, lampLabel } from '@/presets/lamps';
 import { SUBJECTS } from '@/presets/subjects';

@@ -3,11 +3,12 @@ import Head from 'expo-router/head';
 import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { Extras, Fact } from '@/features/plan/AnswerPanel';
-import { BACK_TO_AUTOMATIC, Ways } from '@/features/plan/WaysOut';
-import { engraved, metres } from '@/features/plan/words';
-import { NO_OUTLOOK, shutterReason, stopsSentence } from '@/features/plan/exposure-words';
-import { depthInWords, notesOf, overfilledInWords } from '@/features/plan/frame-notes';
+import { Extras, Fact } from '@/features/shoot/AnswerPanel';
+import { BACK_TO_AUTOMATIC, Ways } from '@/features/shoot/WaysOut';
+import { engraved, metres, troubleInWords } from '@/features/shoot/words';
+import { NO_OUTLOOK } from '@/answers/answer';
+import { shutterReason, stopsSentence } from '@/features/shoot/exposure-words';
+import { depthInWords, notesOf, overfilledInWords } from '@/features/shoot/frame-notes';
 import { backgroundInWords } from '@/features/ground/figures';
 import { ExposureDrawn } from '@/features/settings/MotionAndBudget';
 import type { Quick } from '@/records/quick';
@@ -109,7 +110,7 @@ function QuickAnswer({ quick, result, onChange }: PageProps & { readonly result:
     return (
       <View role="alert" className="gap-1">
         <Text kind="title">No answer so near</Text>
-        <Text>{result.problem}</Text>
+        <Text>{troubleInWords(result.trouble)}</Text>
       </View>
     );
   }

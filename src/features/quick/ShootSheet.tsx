@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { BriefFields } from '@/features/brief/BriefFields';
 import { briefOf, newForm, type BriefForm } from '@/features/brief/brief-form';
-import { metres } from '@/features/plan/words';
+import { metres } from '@/features/shoot/words';
 import { subjectById } from '@/presets/find';
 import { newId } from '@/records/new-id';
 import { useShootActions } from '@/records/queries';

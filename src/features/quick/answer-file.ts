@@ -8,9 +8,10 @@ import {
   type ExposurePlan,
   type Settings,
 } from '@/core';
-import { exposureDemands } from '@/features/plan/answer';
-import { answerSentences, shutterRuleInWords, wayInWords } from '@/features/plan/exposure-words';
-import { viewOf, type View } from '@/features/plan/view';
+import { exposureDemands } from '@/answers/answer';
+import { troubleInWords } from '@/features/shoot/words';
+import { answerSentences, shutterRuleInWords, wayInWords } from '@/features/shoot/exposure-words';
+import { viewOf, type View } from '@/answers/view';
 import { BODIES } from '@/presets/bodies';
 import { lensById, subjectById } from '@/presets/find';
 import { CONVERTERS, LENSES } from '@/presets/lenses';
@@ -150,7 +151,7 @@ function viewFor(asked: Asked, distanceM: number): View {
       ...(windMs !== undefined && { windMs }),
     }),
   );
-  if (!seen.ok) throw new RangeError(seen.problem);
+  if (!seen.ok) throw new RangeError(troubleInWords(seen.trouble));
   return seen.view;
 }
 

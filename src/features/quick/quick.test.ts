@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { FIRST_QUICK, quickSchema, type Quick } from '@/records/quick';
 import { shootSchema } from '@/records/shoot';
-import { viewOf } from '@/features/plan/view';
+import { viewOf } from '@/answers/view';
 import { SUBJECTS } from '@/presets/subjects';
 import { quickAnswer, quickDistanceM, quickEv, shootOfQuick } from './quick';
 
 const answer = (change: Partial<Quick> = {}) => {
   const result = quickAnswer({ ...FIRST_QUICK, ...change });
-  if (!result.ok) throw new Error(result.problem);
+  if (!result.ok) throw new Error(result.trouble.kind);
   return result;
 };
 const light = (change: Partial<Quick['light']>): Quick => ({
@@ -54,7 +54,7 @@ test('the distance for a fill fills the frame by just that', () => {
         const result = quickAnswer({ ...FIRST_QUICK, subjectId, by: 'fill', fill, orientation });
         // Small subjects fill it nearer than the lens focuses: then it says so.
         if (result.ok) expect(result.view.fill).toBeCloseTo(fill, 2);
-        else expect(result.problem).toMatch(/focuses from/);
+        else expect(result.trouble.kind).toBe('tooNear');
       },
     ),
     { numRuns: 60 },
@@ -70,7 +70,7 @@ test('towards you asks for less shutter than across, and farther for less than n
 test('nearer than the lens focuses there is no answer but what to change', () => {
   expect(quickAnswer({ ...FIRST_QUICK, distanceM: 0.6 })).toMatchObject({
     ok: false,
-    problem: expect.stringMatching(/Move the position back/),
+    trouble: { kind: 'tooNear', nearestFocusM: 1.2 },
   });
 });
 
@@ -89,7 +89,7 @@ test('a shoot made of it is valid and sees the same picture, whichever way it is
   const shoot = shootOfQuick(FIRST_QUICK, BRIEF, 'made', '2027-01-01T00:00:00.000Z');
   expect(shootSchema.safeParse(shoot).success).toBe(true);
   const seen = viewOf(shoot);
-  if (!seen.ok) throw new Error(seen.problem);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
   const { view } = answer();
   expect(seen.view.sight.distanceM).toBeCloseTo(quickDistanceM(FIRST_QUICK), 6);
   expect(seen.view.sight.bearingDeg).toBeCloseTo(40, 6);

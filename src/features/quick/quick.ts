@@ -9,8 +9,9 @@ import {
   type EvRange,
   type Exposure,
 } from '@/core';
-import { exposureDemands } from '@/features/plan/answer';
-import { fittedLens, viewOf, type Setup, type View, type Viewed } from '@/features/plan/view';
+import { exposureDemands } from '@/answers/answer';
+import type { Trouble } from '@/answers/told';
+import { fittedLens, viewOf, type Setup, type View, type Viewed } from '@/answers/view';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { bodyById, subjectById } from '@/presets/find';
 import { FIRST_AIR } from '@/records/day';
@@ -29,7 +30,7 @@ export type QuickResult =
       readonly ev: EvRange;
       readonly exposure: Exposure;
     }
-  | { readonly ok: false; readonly problem: string };
+  | { readonly ok: false; readonly trouble: Trouble };
 
 /** Bearing the subject moves along, the camera looking north at it. */
 export const HEADING_DEG = { across: 90, diagonal: 135, towards: 180 } as const;

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
 import { CARD_SIZES, cardSvg, type CardSheet, type CardSize } from '@/formats/card-image';
 import { pngOf } from '@/formats/plan-image';
 import { fileStem } from '@/formats/shoot-json';

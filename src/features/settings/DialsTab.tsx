@@ -7,9 +7,9 @@ import {
   type IsoLandmarks,
   type School,
 } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
-import { engraved, gradeInWords, smallLength, stops } from '@/features/plan/words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
+import { engraved, gradeInWords, smallLength, stops } from '@/features/shoot/words';
 import { DepthDrawn } from '@/figures/DepthDrawn';
 import { NoiseScale } from '@/figures/NoiseScale';
 import { Choice } from '@/ui/Choice';

@@ -1,9 +1,13 @@
 import { View } from 'react-native';
 import { formatShutter, type ExposurePlan, type ScaleKind } from '@/core';
-import { DialStepper } from '@/features/plan/DialStepper';
-import { apertureRuleInWords, ISO_WORDS, shutterRuleInWords } from '@/features/plan/exposure-words';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { View as Seen } from '@/features/plan/view';
+import { DialStepper } from '@/features/shoot/DialStepper';
+import {
+  apertureRuleInWords,
+  ISO_WORDS,
+  shutterRuleInWords,
+} from '@/features/shoot/exposure-words';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { View as Seen } from '@/answers/view';
 import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
 import type { Shoot } from '@/records/shoot';
 import { Text } from '@/ui/Text';

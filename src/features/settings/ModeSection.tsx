@@ -9,12 +9,13 @@ import {
   type AutoIso,
   type ModeAdvice,
 } from '@/core';
-import { clicksInWords, groundClicks } from '@/features/light/light-plan';
+import { groundClicks } from '@/answers/light-plan';
+import { clicksInWords } from '@/features/shoot/light-words';
 import { fooledStops } from '@/features/light/MeterSection';
-import { exposureDemands } from '@/features/plan/answer';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
-import { stops } from '@/features/plan/words';
+import { exposureDemands } from '@/answers/answer';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
+import { stops } from '@/features/shoot/words';
 import { METER_SCENES } from '@/presets/meter-scenes';
 import { Heading, Text } from '@/ui/Text';
 

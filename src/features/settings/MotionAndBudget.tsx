@@ -3,15 +3,15 @@ import { View } from 'react-native';
 import { type ExposurePlan } from '@/core';
 import { SmearRuler } from '@/figures/SmearRuler';
 import { StopBudget, type BudgetBar } from '@/figures/StopBudget';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import {
   apertureRuleInWords,
   filterInWords,
   ISO_WORDS,
   shutterRuleInWords,
-} from '@/features/plan/exposure-words';
-import type { View as Seen } from '@/features/plan/view';
-import { engraved, gradeInWords } from '@/features/plan/words';
+} from '@/features/shoot/exposure-words';
+import type { View as Seen } from '@/answers/view';
+import { engraved, gradeInWords } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
 
 const LEVER_NAMES = {

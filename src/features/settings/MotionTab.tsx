@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import { formatShutter, type PanOn } from '@/core';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { Plan } from '@/features/plan/use-plan';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { Plan } from '@/features/shoot/use-plan';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { focusPlan, motionSaid, swingOf } from './motion-words';

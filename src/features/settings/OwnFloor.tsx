@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { formatShutter } from '@/core';
-import { DialStepper } from '@/features/plan/DialStepper';
-import { useShootPage } from '@/features/plan/ShootContext';
-import type { View as Seen } from '@/features/plan/view';
+import { DialStepper } from '@/features/shoot/DialStepper';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import type { View as Seen } from '@/answers/view';
 import { CLASSES } from '@/presets/classes';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { withShot } from '@/features/brief/choose-shot';
+import { withShot } from '@/answers/choose-shot';
+import { troubleInWords } from '@/features/shoot/words';
 import { TECHNIQUE_NAMES, TECHNIQUE_WHY } from '@/features/brief/brief-words';
-import { useShootPage } from '@/features/plan/ShootContext';
+import { useShootPage } from '@/features/shoot/ShootContext';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
@@ -26,7 +27,7 @@ export function SettingsStep() {
   const { plan } = useShootPage();
   const [tab, setTab] = useState<Tab>('dials');
   const { seen } = plan;
-  if (!seen.ok) return <Text>{seen.problem}</Text>;
+  if (!seen.ok) return <Text>{troubleInWords(seen.trouble)}</Text>;
   return (
     <View className="gap-4">
       <ShotPicker />

@@ -5,10 +5,10 @@ import {
   type SettingsCard,
   type Turn,
 } from '@/core';
-import { exposureDemands } from '@/features/plan/answer';
-import { DIAL_NAMES, filterInWords, rowReason } from '@/features/plan/exposure-words';
-import type { View } from '@/features/plan/view';
-import { engraved, stops } from '@/features/plan/words';
+import { exposureDemands } from '@/answers/answer';
+import { DIAL_NAMES, filterInWords, rowReason } from '@/features/shoot/exposure-words';
+import type { View } from '@/answers/view';
+import { engraved, stops } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
 import type { ShootHours } from '@/records/times';
 import type { CardRequest } from '@/workers/light-series-job';

@@ -6,7 +6,7 @@ import {
   type Point2,
   type Settings,
 } from '@/core';
-import type { View } from '@/features/plan/view';
+import type { View } from '@/answers/view';
 import type { PlanSwing } from '@/figures/plan-types';
 import { swingOf } from './motion-words';
 

@@ -17,9 +17,9 @@ import {
   type PanArc,
   type Settings,
 } from '@/core';
-import type { View } from '@/features/plan/view';
-import { depthInWords } from '@/features/plan/frame-notes';
-import { percent, smallLength } from '@/features/plan/words';
+import type { View } from '@/answers/view';
+import { depthInWords } from '@/features/shoot/frame-notes';
+import { percent, smallLength } from '@/features/shoot/words';
 import { FALLING, HANGS, RHYTHMS } from '@/presets/rhythms';
 import { written } from '@/ui/units';
 

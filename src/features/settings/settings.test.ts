@@ -1,9 +1,9 @@
 import { DEMO_SHOOTS } from '@/demo';
 import { lightSeries, nearestMark, settingsCard } from '@/core';
-import { withShot } from '@/features/brief/choose-shot';
-import { answerAt } from '@/features/plan/answer';
-import { cardOf } from '@/features/plan/report';
-import { sceneOf, viewOf, type View } from '@/features/plan/view';
+import { withShot } from '@/answers/choose-shot';
+import { answerAt } from '@/answers/answer';
+import { cardOf } from '@/answers/report';
+import { sceneOf, viewOf, type View } from '@/answers/view';
 import { CARD_SIZES, cardSvg } from '@/formats/card-image';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
@@ -15,7 +15,7 @@ import { memorySlots } from './slots';
 const [larkmoor, alder, tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
 const seen = (shoot: Shoot): View => {
   const result = viewOf(shoot);
-  if (!result.ok) throw new Error(result.problem);
+  if (!result.ok) throw new Error(result.trouble.kind);
   return result.view;
 };
 const shotOf = (shoot: Shoot, id: string): Shoot =>

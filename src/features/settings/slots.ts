@@ -7,10 +7,10 @@ import {
   type Settings,
   type SubjectLight,
 } from '@/core';
-import { demandsOf, exposureDemands } from '@/features/plan/answer';
-import type { View } from '@/features/plan/view';
-import { filterInWords } from '@/features/plan/exposure-words';
-import { engraved, stops } from '@/features/plan/words';
+import { demandsOf, exposureDemands } from '@/answers/answer';
+import type { View } from '@/answers/view';
+import { filterInWords } from '@/features/shoot/exposure-words';
+import { engraved, stops } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
 
 /** What to store in a body's memory slots, in words that any body has. */

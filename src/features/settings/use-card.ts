@@ -1,8 +1,8 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { LightSeries, SettingsCard } from '@/core';
-import { useSettled } from '@/features/plan/use-light-series';
-import type { View } from '@/features/plan/view';
+import { useSettled } from '@/features/shoot/use-light-series';
+import type { View } from '@/answers/view';
 import type { Shoot } from '@/records/shoot';
 import type { ShootHours } from '@/records/times';
 import { requestCard } from '@/workers/light-series-client';

@@ -1,2 +1,2 @@
 export { PageTrouble as ErrorBoundary } from '@/features/root/PageTrouble';
-export { ShootScreen as default } from '@/features/plan/ShootScreen';
+export { ShootScreen as default } from '@/features/shoot/ShootScreen';

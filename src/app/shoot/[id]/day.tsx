@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/plan/ShootTrouble';
+export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
 export { DayStep as default } from '@/features/day/DayStep';

@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/plan/ShootTrouble';
+export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
 export { GroundStep as default } from '@/features/ground/GroundStep';

@@ -1,0 +1,209 @@
+import {
+  withConverter,
+  type DayEvent,
+  type LeadTimes,
+  type Quota,
+  type ScoredKit,
+  type ScoredMark,
+  type ScoredPosition,
+  type ScoredShot,
+  type ScoredSite,
+} from '@/core';
+import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
+import type { Body } from '@/presets/bodies';
+import type { LensPreset } from '@/presets/lenses';
+import type { Shot } from '@/records/brief';
+import type { Calls, DayEventRecord, Worth } from '@/records/day';
+import { startOf } from '@/records/edit-events';
+import { bodyOf, itemsOf, lensFrom, lensOf } from '@/records/kit';
+import type { Shoot } from '@/records/shoot';
+import { msOf } from '@/records/times';
+
+/** A day as the planner takes it. */
+
+/** A picture that an event gives: what, where, and how the camera is held for it. */
+export interface DayPicture {
+  readonly mark: ScoredMark;
+  readonly shot: ScoredShot;
+  readonly orientation: ScoredKit['orientation'];
+}
+
+/** A day to be planned: how well each position serves each event follows from ground, light and kit. */
+export interface DayRequest {
+  readonly site: ScoredSite;
+  /** What the bag holds; the best of it counts. */
+  readonly kits: readonly ScoredKit[];
+  readonly positions: readonly (ScoredPosition & { readonly id: string })[];
+  readonly pictures: Readonly<Record<string, DayPicture>>;
+  readonly events: readonly (Omit<DayEvent, 'from'> & { readonly picture: string })[];
+  readonly walkSpeedMs: number;
+  readonly leadTimes: LeadTimes;
+  readonly quotas: readonly Quota[];
+}
+
+const MINUTE_MS = 60_000;
+/** What an event is worth to the sum; what is promised comes before any sum. No source. */
+const VALUE: Readonly<Record<Worth, number>> = { must: 4, should: 2, could: 1 };
+/** One picture more of a shot that has its count is worth this share. No source. */
+const BEYOND_SHARE = 0.4;
+/** Ways to fill the quotas beyond which they are no longer counted: the plan must come at once. */
+const MOST_FILLINGS = 64;
+/** Of a bag this many lenses are tried. */
+const MOST_KITS = 5;
+
+/** A picture of an event that no shot was promised for. */
+const PLAIN: ScoredShot = { fill: 0.5, face: 'any', light: 'any', backdrop: 'any' };
+
+/** What says which picture an event gives. */
+type Pictured = Pick<Shoot, 'shots' | 'marks'> & {
+  readonly choice: Pick<Shoot['choice'], 'markId'>;
+};
+
+/** The shot an event gives, and the mark where it happens. */
+export function pictureOf(
+  { shots, marks, choice }: Pictured,
+  event: DayEventRecord,
+): { readonly shot: Shot | undefined; readonly markId: string } {
+  const shot = shots.find(({ id }) => id === event.shotId);
+  const there = (id: string | undefined) => marks.some((mark) => mark.id === id);
+  const markId = shot?.markId ?? event.markId;
+  return { shot, markId: markId && there(markId) ? markId : choice.markId };
+}
+
+const pictureKey = (shotId: string | undefined, markId: string): string =>
+  `${shotId ?? 'plain'} ${markId}`;
+
+/** The key of an event's picture among the request's. */
+export function pictureKeyOf(shoot: Pictured, event: DayEventRecord): string {
+  const { shot, markId } = pictureOf(shoot, event);
+  return pictureKey(shot?.id, markId);
+}
+
+const callsOf = (event: DayEventRecord, { calls }: { readonly calls: Calls }): Calls =>
+  event.calls ?? calls;
+
+/** When the calls of an event are. */
+export function callTimes(
+  event: DayEventRecord,
+  shoot: Pick<Shoot, 'day' | 'place'>,
+): {
+  readonly startMs: number;
+  readonly firstMs: number;
+  readonly secondMs: number;
+  readonly thirdMs: number;
+} {
+  const startMs = msOf(startOf(event), shoot.place.timeZone);
+  const { first, second, third } = callsOf(event, shoot.day);
+  return {
+    startMs,
+    firstMs: startMs - first * MINUTE_MS,
+    secondMs: startMs - second * MINUTE_MS,
+    thirdMs: startMs - third * MINUTE_MS,
+  };
+}
+
+type DayShoot = Pick<
+  Shoot,
+  | 'events'
+  | 'day'
+  | 'shots'
+  | 'marks'
+  | 'positions'
+  | 'kit'
+  | 'subjects'
+  | 'ground'
+  | 'features'
+  | 'place'
+  | 'light'
+  | 'readings'
+  | 'air'
+> & { readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation' | 'panSigma'> };
+
+/** The lens in the hands, that on the strap, and those of the bag, on the body in the hands. */
+function kitsOf({ kit, choice }: DayShoot) {
+  const held = { orientation: choice.orientation, support: kit.support } as const;
+  const worn: (readonly [Body, LensPreset, number])[] = [
+    [bodyOf(kit), lensOf(kit), kit.converter],
+    ...(kit.second
+      ? [
+          [
+            bodyOf({ ...kit.second, bag: kit.bag }),
+            lensOf({ ...kit.second, bag: kit.bag }),
+            kit.second.converter,
+          ] as const,
+        ]
+      : []),
+    ...itemsOf(kit, 'lens')
+      .filter(({ id }) => id !== kit.lensId && id !== kit.second?.lensId)
+      .map((item) => [bodyOf(kit), lensFrom(item), 1] as const),
+  ];
+  return worn
+    .slice(0, MOST_KITS)
+    .map(([body, lens, factor]) => scoredKit(body, withConverter(lens, factor), held));
+}
+
+/** An event that is counted against its shot's number: what is owed or wanted counts in full. */
+const counts = (event: DayEventRecord): boolean => event.worth === 'could' && !event.leftOut;
+
+/**
+ * What is left of each shot's number beyond the events that are owed or wanted anyway; as far as the
+ * planner can count it.
+ */
+function quotasOf({ shots, events }: DayShoot): readonly Quota[] {
+  let fillings = 1;
+  return shots.flatMap(({ id, quota }): Quota[] => {
+    const giving = events.filter((event) => event.shotId === id && !event.leftOut);
+    const spare = giving.filter(counts).length;
+    const need = Math.max(0, quota - (giving.length - spare));
+    if (spare <= need || fillings * (need + 1) > MOST_FILLINGS) return [];
+    fillings *= need + 1;
+    return [{ group: id, need, beyondShare: BEYOND_SHARE }];
+  });
+}
+
+/** The request to the planner; nothing while there are no events. */
+export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
+  const { events, positions, day } = shoot;
+  if (events.length === 0) return undefined;
+  const pictures: Record<string, DayPicture> = {};
+  const planned = events.map((event) => {
+    const { shot, markId } = pictureOf(shoot, event);
+    const picture = pictureKey(shot?.id, markId);
+    const mark = shoot.marks.find(({ id }) => id === markId) ?? shoot.marks[0];
+    if (mark) {
+      pictures[picture] ??= {
+        mark: scoredMark(shoot, mark),
+        shot: shot ? scoredShot(shot, shoot.choice.panSigma) : PLAIN,
+        orientation: shot?.orientation ?? shoot.choice.orientation,
+      };
+    }
+    const { startMs } = callTimes(event, shoot);
+    return {
+      id: event.id,
+      startMs,
+      endMs: startMs + event.durationMin * MINUTE_MS,
+      value: VALUE[event.worth],
+      mustHave: event.worth === 'must',
+      picture,
+      ...(shot && counts(event) && { group: shot.id }),
+      ...(event.pinnedTo && { pinnedTo: event.pinnedTo }),
+      ...(event.leftOut && { forbidden: true }),
+    };
+  });
+  return {
+    site: scoredSite(shoot),
+    kits: kitsOf(shoot),
+    positions: positions.map(({ id, x, y, cameraHeightM }) => ({ id, x, y, cameraHeightM })),
+    pictures,
+    events: planned,
+    walkSpeedMs: day.walkSpeedMs,
+    leadTimes: {
+      secondCallMs: day.calls.second * MINUTE_MS,
+      stayingIsReady: true,
+      byEvent: Object.fromEntries(
+        events.flatMap(({ id, calls }) => (calls ? [[id, calls.second * MINUTE_MS]] : [])),
+      ),
+    },
+    quotas: quotasOf(shoot),
+  };
+}

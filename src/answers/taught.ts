@@ -1,0 +1,229 @@
+import {
+  lightOnSubject,
+  meanInterval,
+  nearestMark,
+  pan,
+  panSigmaInterval,
+  skyAt,
+  skyNamed,
+  visitsPerHour,
+  wilsonInterval,
+  type Mean,
+  type PanFrame,
+  type Rate,
+  type Sky,
+} from '@/core';
+import { othersHere, watchesWithSightings } from './nature';
+import { viewFor } from './picture-view';
+import { measuredIn } from './heard';
+import { skyOver, viewOf } from './view';
+import type { Shot } from '@/records/brief';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf, msOf } from '@/records/times';
+import { countedEntries, matchedFrames, type MatchedFrame } from './matched';
+
+/** What the numbers of a log teach, each with how sure it is. */
+
+const HOUR_MS = 3_600_000;
+
+/** Frames kept of frames taken, under one name. */
+export interface RateRow extends Rate {
+  readonly name: string;
+  readonly kept: number;
+  readonly frames: number;
+}
+
+/** Keeper rates by what a frame is named by; most frames first. Frames without a name are left out. */
+export function ratesBy(
+  frames: readonly MatchedFrame[],
+  nameOf: (frame: MatchedFrame) => string | undefined,
+): readonly RateRow[] {
+  const groups = new Map<string, { kept: number; frames: number }>();
+  for (const frame of frames) {
+    const name = nameOf(frame);
+    if (name === undefined) continue;
+    const group = groups.get(name) ?? { kept: 0, frames: 0 };
+    group.frames += 1;
+    group.kept += Number(frame.kept);
+    groups.set(name, group);
+  }
+  return [...groups]
+    .map(([name, { kept, frames: trials }]) => ({
+      name,
+      kept,
+      frames: trials,
+      ...wilsonInterval({ successes: kept, trials }),
+    }))
+    .sort((a, b) => b.frames - a.frames);
+}
+
+/** A frame's time to the nearest whole stop, as engraved. */
+export const shutterBand = ({ frame }: MatchedFrame): string | undefined =>
+  frame.shutterS === undefined
+    ? undefined
+    : nearestMark('shutter', frame.shutterS, 'nearest', 'whole').label;
+
+/** A promised shot against what came of it. */
+export interface Delivered {
+  readonly shot: Shot;
+  readonly quota: number;
+  /** The larger of the pictures kept and the keepers tapped: a tap may lack its picture, or the reverse. */
+  readonly delivered: number;
+}
+
+export function deliveredOf(
+  shoot: Pick<Shoot, 'shots' | 'log' | 'place'>,
+  frames: readonly MatchedFrame[],
+): readonly Delivered[] {
+  const taps = countedEntries(shoot).filter(({ entry }) => entry.kind === 'keeper');
+  return shoot.shots.map((shot) => ({
+    shot,
+    quota: shot.quota,
+    delivered: Math.max(
+      frames.filter(({ kept, stand }) => kept && stand.shotId === shot.id).length,
+      taps.filter(({ entry }) => entry.shotId === shot.id).length,
+    ),
+  }));
+}
+
+/** A shorter streak is sharp in any swing: that it was not kept says nothing of the hands. No source. */
+const LEAST_STREAK_CIRCLES = 4;
+
+/** Panned frames with how far their background was drawn out; kept stands for sharp. */
+export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
+  const panned = new Map(
+    shoot.shots.filter(({ technique }) => technique === 'pan').map((shot) => [shot.id, shot]),
+  );
+  if (panned.size === 0) return [];
+  const views = new Map<string, ReturnType<typeof viewFor>['seen']>();
+  return matchedFrames(shoot).flatMap(({ frame, stand, kept, standBy }): readonly PanFrame[] => {
+    const shot = stand.shotId === undefined ? undefined : panned.get(stand.shotId);
+    const { shutterS, focalMm } = frame;
+    if (!shot || standBy === 'plan' || shutterS === undefined || focalMm === undefined) return [];
+    const { markId, positionId } = stand;
+    const gone = (list: readonly { readonly id: string }[], id: string) =>
+      !list.some((entry) => entry.id === id);
+    if (gone(shoot.marks, markId) || gone(shoot.positions, positionId)) return [];
+    const key = `${shot.id} ${markId} ${positionId}`;
+    const seen = views.get(key) ?? viewFor(shoot, { shot, markId }, positionId).seen;
+    views.set(key, seen);
+    if (!seen.ok || seen.view.subject.speedMs <= 0) return [];
+    const { closestM, offsetM } = seen.view.passing;
+    // No lens focuses nearer than its focal length: such a frame is of something else.
+    if (Math.hypot(closestM, offsetM) * 1000 <= focalMm) return [];
+    const { streakMm } = pan({
+      ...seen.view.passing,
+      speedMs: seen.view.subject.speedMs,
+      focalMm,
+      shutterS,
+      skillSigma: 0,
+      cocMm: seen.view.cocMm,
+    });
+    return streakMm >= LEAST_STREAK_CIRCLES * seen.view.cocMm ? [{ streakMm, sharp: kept }] : [];
+  });
+}
+
+export interface PanSkill extends Rate {
+  readonly frames: number;
+}
+
+/** How evenly someone pans, by the frames of some shoots; nothing without any. */
+export function panSkill(shoots: readonly Shoot[]): PanSkill | undefined {
+  const frames = shoots.flatMap(panFramesOf);
+  return frames.length === 0
+    ? undefined
+    : { ...panSigmaInterval({ frames }), frames: frames.length };
+}
+
+/** Readings of one hour against what was computed, in stops: negative where it was darker. */
+export interface HourlyOffset extends Mean {
+  readonly hour: number;
+}
+
+/** How the light of shoots at one place stood against what is computed, hour by hour. */
+export function lightOffsets(shoots: readonly Shoot[]): readonly HourlyOffset[] {
+  const byHour = new Map<number, number[]>();
+  for (const shoot of shoots) {
+    const seen = viewOf(shoot);
+    if (!seen.ok) continue;
+    // A made-up light teaches nothing.
+    const readings = shoot.readings.filter(({ simulated }) => !simulated);
+    for (const { timeMs, ev, scene } of measuredIn({ ...shoot, readings })) {
+      const hour = Number(localMinuteOf(timeMs, shoot.place.timeZone).slice(11, 13));
+      const offset = ev - lightOnSubject(scene, timeMs).ev.expected;
+      byHour.set(hour, [...(byHour.get(hour) ?? []), offset]);
+    }
+  }
+  return [...byHour]
+    .map(([hour, offsets]) => ({ hour, ...meanInterval(offsets) }))
+    .sort((a, b) => a.hour - b.hour);
+}
+
+/** Shoots at the place of one, itself among them. */
+export const shootsHere = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[] => [
+  shoot,
+  ...othersHere(shoot, all),
+];
+
+/** Visits an hour under one kind of sky. */
+export interface SkyVisits extends Rate {
+  readonly sky: Sky;
+  readonly visits: number;
+  readonly watchedH: number;
+}
+
+/** Visits by the sky of the hours watched, over shoots of one place. */
+export function visitsBySky(shoots: readonly Shoot[]): readonly SkyVisits[] {
+  const sums = new Map<Sky, { visits: number; watchedH: number }>();
+  const add = (sky: Sky, visits: number, watchedH: number) => {
+    const sum = sums.get(sky) ?? { visits: 0, watchedH: 0 };
+    sums.set(sky, { visits: sum.visits + visits, watchedH: sum.watchedH + watchedH });
+  };
+  for (const shoot of shoots) {
+    const { timeZone } = shoot.place;
+    const over = skyOver(shoot.light);
+    // Watches from other days than the forecast's have no known sky but the one set by hand.
+    const skyOf = (ms: number) => skyNamed(skyAt(over, ms));
+    for (const { fromLocal, toLocal, visitsLocal } of watchesWithSightings(shoot)) {
+      const toMs = msOf(toLocal, timeZone);
+      for (let ms = msOf(fromLocal, timeZone); ms < toMs; ms += HOUR_MS / 4) {
+        add(skyOf(ms), 0, Math.min(HOUR_MS / 4, toMs - ms) / HOUR_MS);
+      }
+      visitsLocal.forEach((visit) => add(skyOf(msOf(visit, timeZone)), 1, 0));
+    }
+  }
+  return [...sums]
+    .filter(([, { watchedH }]) => watchedH > 0)
+    .map(([sky, { visits, watchedH }]) => ({
+      sky,
+      visits,
+      watchedH,
+      ...visitsPerHour({ visits, hours: watchedH }),
+    }));
+}
+
+/** The value below which a share of sorted values lies. */
+function quantile(sorted: readonly number[], share: number): number {
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+}
+
+/** What a dial really stood at: the middle, and the range of four frames in five. */
+export interface Spread {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+  readonly most: number;
+  readonly count: number;
+}
+
+export function spreadOf(values: readonly number[]): Spread | undefined {
+  if (values.length === 0) return undefined;
+  const sorted = [...values].sort((a, b) => a - b);
+  return {
+    low: quantile(sorted, 0.1),
+    middle: quantile(sorted, 0.5),
+    high: quantile(sorted, 0.9),
+    most: sorted.at(-1) ?? 0,
+    count: sorted.length,
+  };
+}

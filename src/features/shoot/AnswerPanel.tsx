@@ -1,0 +1,155 @@
+import { memo } from 'react';
+import { View as Box } from 'react-native';
+import { limitsOf, refusals, type Settings } from '@/core';
+import { LitBall } from '@/figures/LitBall';
+import { onFieldOfPlay } from '@/presets/grounds';
+import { CautionSign } from '@/ui/CautionSign';
+import { Exposure } from '@/ui/Exposure';
+import { Text } from '@/ui/Text';
+import { useInks } from '@/ui/theme';
+import { ballOf, type Answer } from '@/answers/answer';
+import { useShootPage } from './ShootContext';
+import { chosenPosition, type View } from '@/answers/view';
+import { bearingInWords, engraved, faceSeen, lightInWords, metres, troubleInWords } from './words';
+import { extrasInWords, shutterReason } from './exposure-words';
+import { notesOf } from './frame-notes';
+import { Brim, LetGo, Overfilled, WaysOut } from './WaysOut';
+
+function Warning({ text }: { readonly text: string }) {
+  const inks = useInks();
+  return (
+    <Box role="alert" className="flex-row items-start gap-2 border-2 border-signal p-2">
+      <CautionSign color={inks.signal} />
+      <Text kind="strong" className="shrink">
+        Caution: {text}
+      </Text>
+    </Box>
+  );
+}
+
+/** A figure with its name over it and its reason under it. */
+export const Fact = memo(function Fact({
+  name,
+  value,
+  why,
+}: {
+  readonly name: string;
+  readonly value: string;
+  readonly why: string;
+}) {
+  return (
+    <Box className="min-w-0 flex-1">
+      <Text kind="tiny" ink="quiet">
+        {name}
+      </Text>
+      <Text kind="figure">{value}</Text>
+      <Text kind="tiny" ink="quiet">
+        {why}
+      </Text>
+    </Box>
+  );
+});
+
+function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }) {
+  return (
+    <LitBall
+      sizePx={68}
+      label={`Ball lit as the camera sees it: ${lightInWords(answer).toLowerCase()}`}
+      light={ballOf(view, answer)}
+    />
+  );
+}
+
+/** What can hurt someone from here: the sun near the frame, a place where one may not stand. */
+export function Warnings({ view, answer }: { readonly view: View; readonly answer: Answer }) {
+  const { setup } = useShootPage().plan;
+  const { features, positions, choice, ground } = setup;
+  const where = chosenPosition({ positions, choice });
+  const onField = onFieldOfPlay(ground.template, ground.bearingDeg, where);
+  const keepOuts = features.filter(({ kind }) => kind === 'keepOut');
+  // On the field of play one is told so already.
+  const refused = onField ? [] : refusals(where, limitsOf(keepOuts));
+  return (
+    <>
+      {answer.sunNearFrame ? (
+        <Warning text="the sun is within 10° of the frame. Never look at it through the finder or a long lens." />
+      ) : null}
+      {refused.map((why) => (
+        <Warning
+          key={why}
+          text={`this stands ${why}. Ask whoever is in charge where you may work.`}
+        />
+      ))}
+      {onFieldOfPlay(ground.template, ground.bearingDeg, view.position) ? (
+        <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
+      ) : null}
+    </>
+  );
+}
+
+/** What goes with the three dials: a lift afterwards, a filter. */
+export function Extras({ settings }: { readonly settings: Settings }) {
+  const extras = extrasInWords(settings);
+  return extras.length > 0 ? <Text kind="strong">{extras.join(' · ')}</Text> : null;
+}
+
+/** The answer of the page: settings, why, what it costs; then light and framing. */
+export function AnswerPanel() {
+  const { plan } = useShootPage();
+  const { seen } = plan;
+  if (!seen.ok) {
+    return (
+      <Box className="gap-1 px-4 py-3" role="alert">
+        <Text kind="title">No answer from here</Text>
+        <Text>{troubleInWords(seen.trouble)}</Text>
+      </Box>
+    );
+  }
+  const { view, answer, sentence } = seen;
+  const { ev } = answer.light;
+  const spread = ev.high - ev.low;
+  return (
+    <Box role="region" aria-label="Answer" className="gap-2 px-4 py-2">
+      <Overfilled view={view} />
+      <Exposure {...engraved(answer.exposure.settings)} />
+      <Extras settings={answer.exposure.settings} />
+      <Text kind="strong" aria-live="polite">
+        {sentence}
+      </Text>
+      <WaysOut view={view} plan={answer.exposure} />
+      <Brim view={view} answer={answer} />
+      <LetGo held={plan.setup.choice.held} />
+      <Text kind="small">
+        {[shutterReason(view, answer.exposure), ...notesOf(view, answer.exposure)]
+          .filter(Boolean)
+          .join(' ')}
+      </Text>
+      <Warnings view={view} answer={answer} />
+      <Box className="flex-row items-start gap-3 border-t border-line pt-2">
+        <Ball view={view} answer={answer} />
+        <Fact
+          name="On the face"
+          value={`EV ${ev.expected.toFixed(1)}`}
+          why={
+            spread > 0.2
+              ? `${lightInWords(answer)}, EV ${ev.low.toFixed(1)} to ${ev.high.toFixed(1)}`
+              : lightInWords(answer)
+          }
+        />
+        <Fact
+          name="Frame fill"
+          value={`${Math.round(view.fill * 100)} %`}
+          why={`${Math.round(view.pixels)} px, ${faceSeen(view.faceOffDeg)}`}
+        />
+        <Fact
+          name="Distance"
+          value={metres(view.sight.distanceM)}
+          why={`looking ${bearingInWords(view.sight.bearingDeg)}`}
+        />
+      </Box>
+      <Text kind="small" ink="quiet">
+        {view.body.name}, {view.lensName} at {Math.round(view.focalMm)} mm. {view.subject.name}.
+      </Text>
+    </Box>
+  );
+}

@@ -1,0 +1,106 @@
+import {
+  fieldOfView,
+  obstaclesOf,
+  point3,
+  type Obstacle,
+  shadowOnGround,
+  sunBlocked,
+  type Point2,
+  type SiteFeature,
+  type Sky,
+  type SubjectLight,
+} from '@/core';
+import type { PlanLight, PlanSight } from '@/figures/plan-types';
+import type { AlongSight } from '@/answers/along-sight';
+import { postShade } from '@/answers/sun-on-ground';
+import type { View } from '@/answers/view';
+import { bearingInWords, metres, sunInWords } from './words';
+
+/** Ground kept in view beyond position and mark when looking close, as a share of their distance. */
+const CLOSE_MARGIN = 0.45;
+
+/** The position, the mark and what is just around them. */
+export function closeExtent({ camera, aim, sight }: View): readonly Point2[] {
+  const around = Math.max(3, sight.distanceM * CLOSE_MARGIN);
+  return [camera, aim].flatMap(({ x, y }) => [
+    { x: x - around, y: y - around },
+    { x: x + around, y: y + around },
+  ]);
+}
+
+/** A hill shades the whole ground at once: it is far off. */
+const hills = (features: readonly SiteFeature[]) =>
+  features.filter(({ kind }) => kind === 'hill').flatMap(obstaclesOf);
+const MIDDLE = point3(0, 0);
+
+const SUN_STRENGTH = { clear: 1, partly: 0.55, overcast: 0 } as const;
+
+type Sun = Pick<SubjectLight['sun'], 'azimuthDeg' | 'altitudeDeg'>;
+const lastShadows = new WeakMap<
+  Obstacle,
+  { readonly sun: Sun; readonly polygons: readonly (readonly Point2[])[] }
+>();
+
+/** The shadow of an obstacle; the last one again while neither it nor the sun has moved. */
+function shadowOf(obstacle: Obstacle, sun: Sun): readonly (readonly Point2[])[] {
+  const last = lastShadows.get(obstacle);
+  if (last?.sun.azimuthDeg === sun.azimuthDeg && last.sun.altitudeDeg === sun.altitudeDeg) {
+    return last.polygons;
+  }
+  const polygons = shadowOnGround(obstacle, sun);
+  lastShadows.set(obstacle, { sun, polygons });
+  return polygons;
+}
+
+/** What of a minute's light the plan shows. */
+export type ShownLight = Pick<SubjectLight, 'indoors' | 'lampLux'> & { readonly sun: Sun };
+
+/** What the minute's light does to the plan. */
+export function planLight(
+  { sky, features }: { readonly sky: Sky; readonly features: readonly SiteFeature[] },
+  light: ShownLight,
+): PlanLight {
+  const { sun } = light;
+  const up = sun.altitudeDeg > 0 && !light.indoors;
+  const behindHill = up && hills(features).some((hill) => sunBlocked(MIDDLE, sun, [hill]));
+  const sunStrength = up && !behindHill ? SUN_STRENGTH[sky] : 0;
+  return {
+    sunAzimuthDeg: sun.azimuthDeg,
+    sunAltitudeDeg: sun.altitudeDeg,
+    sunStrength,
+    shadows:
+      sunStrength > 0
+        ? features
+            .filter(({ kind }) => kind !== 'hill')
+            .flatMap(obstaclesOf)
+            .flatMap((obstacle) => shadowOf(obstacle, sun))
+        : [],
+    strips: sunStrength > 0 ? postShade(features, sun) : [],
+    lampsOn: light.lampLux > 0,
+    label: light.indoors
+      ? 'Under a roof'
+      : `${sunInWords(sun)}${behindHill ? ', behind the hill' : ''}`,
+  };
+}
+
+export function planSight(
+  { camera, aim, sight, body, focalMm }: View,
+  { blocks, back }: AlongSight,
+): PlanSight {
+  const { horizontalDeg } = fieldOfView({ sensor: body.sensor, focalMm });
+  const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
+  const along = (m: number): Point2 => ({
+    x: camera.x + ((aim.x - camera.x) * m) / levelM,
+    y: camera.y + ((aim.y - camera.y) * m) / levelM,
+  });
+  const [block] = blocks;
+  return {
+    blockedAt: block && along(block.distanceM),
+    back: back && along(back.distanceM),
+    twice: along(2 * levelM),
+    from: camera,
+    to: aim,
+    label: `${metres(sight.distanceM)} · ${bearingInWords(sight.bearingDeg)}`,
+    horizontalDeg,
+  };
+}
