@@ -1,9 +1,9 @@
 import { lightSeries, settingsCard, sunPosition, type LightSeries } from '@/core';
-import { cautionsOf } from '@/features/brief/caution-tags';
+import { cautionsOf } from '@/features/shoot/caution-tags';
 import { formOf, briefFormSchema } from '@/features/brief/brief-form';
-import { personInWords, shotInWords } from '@/features/brief/brief-words';
+import { personInWords, shotInWords } from '@/features/shoot/brief-words';
 import { withBrief } from '@/features/brief/with-brief';
-import { dayInWords, dayLines } from '@/features/day/day-lines';
+import { dayInWords, dayLines } from '@/features/shoot/day-lines';
 import { dayRequestOf, pictureOf } from '@/answers/day-request';
 import { viewFor } from '@/answers/picture-view';
 import { visitsByHour, watchesWithSightings } from '@/answers/nature';
@@ -21,9 +21,12 @@ import { storesOf } from '@/answers/stores';
 import { twoBodies } from '@/answers/two-bodies';
 import { bodyRings, twoBodiesInWords } from '@/features/kit/two-bodies-words';
 import { weatherOf } from '@/features/kit/weather';
-import { gridWalk, groundClicks, shotsThrough, turningsOf } from '@/answers/light-plan';
-import { lightThroughInWords } from '@/features/shoot/light-words';
-import { lessonsFor } from '@/features/log/lessons';
+import { gridWalk, groundClicks, turningsOf } from '@/answers/light-plan';
+import { owedShots } from '@/answers/owed';
+import { stepStates } from '@/answers/step-states';
+import { owedInWords, owedSign } from '@/features/shoot/owed-words';
+import { stateInWords } from '@/features/shoot/step-words';
+import { lessonsFor } from '@/features/shoot/lessons';
 import { logRows } from '@/features/log/log-rows';
 import { matchedFrames } from '@/answers/matched';
 import { deliveredOf } from '@/answers/taught';
@@ -37,10 +40,10 @@ import { heardOf } from '@/answers/heard';
 import { marksInSun, ownShadowOn } from '@/answers/sun-on-ground';
 import { eventsWithin } from '@/features/shoot/use-plan';
 import { chosenMark, chosenPosition, sceneOf, viewOf } from '@/answers/view';
-import { cardRequest, cardLine, cardNotes } from '@/features/settings/card';
+import { cardRequest, cardLine, cardNotes } from '@/features/shoot/card';
 import { focusZone, panSwing } from '@/features/settings/instruments';
 import { focusPlan, motionSaid } from '@/features/settings/motion-words';
-import { memorySlots } from '@/features/settings/slots';
+import { memorySlots } from '@/features/shoot/slots';
 import type { Shoot } from '@/records/shoot';
 import { summaryOf } from '@/records/summary';
 import { clockOf, hoursOf } from '@/records/times';
@@ -124,9 +127,11 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => turningsOf(series),
     () => groundClicks(shoot, view, atMs, light.ev.expected),
     () =>
-      shotsThrough(shoot, () => series, hours).map(({ light: through }) =>
-        lightThroughInWords(through, clock),
-      ),
+      owedShots(shoot, [], shotsServed(shoot), () => series, hours).map((owed) => [
+        owedInWords(owed, clock),
+        owedSign(owed),
+      ]),
+    () => Object.values(stepStates(shoot)).map((state) => stateInWords(state, clock)),
     () => card?.rows.map((row) => cardLine(row, clock)),
     () => card && cardNotes(card, clock),
     () => nextLight(card, series, atMs),

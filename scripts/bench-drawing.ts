@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { DEMO_SHOOTS } from '@/demo';
-import { newFeature } from '@/features/draw/kinds';
+import { newFeature } from '../src/features/draw/kinds';
 import type { FeatureKind } from '@/core';
 import { SHOOT_VERSION, shootSchema, type Shoot } from '@/records/shoot';
 

@@ -1,9 +1,10 @@
-import { bestFramed, withConverter, type Combination, type Framed } from '@/core';
+import { bestFramed, refusals, withConverter, type Combination, type Framed } from '@/core';
+import { limitsOn } from './scored';
 import type { Setup } from './view';
 import type { Body } from '@/presets/bodies';
-import type { LensPreset } from '@/presets/lenses';
+import type { Converter, LensPreset } from '@/presets/lenses';
 import type { Shot } from '@/records/brief';
-import { bodyFrom, bodyOf, itemsOf, lensFrom, lensOf } from '@/records/kit';
+import { bodyFrom, bodyOf, itemsOf, lensFrom, lensOf, type Kit } from '@/records/kit';
 import { subjectOf } from '@/records/own-subject';
 import type { Position, Shoot } from '@/records/shoot';
 
@@ -12,17 +13,20 @@ import type { Position, Shoot } from '@/records/shoot';
 /** A lens of the bag, converter and all, on one of its bodies. */
 export interface Worn extends Combination {
   readonly name: string;
+  /** As it is taken in the hands. */
+  readonly hands: Pick<Kit, 'bodyId' | 'lensId' | 'converter'>;
 }
 
-const factorsOf = (kit: Shoot['kit'], lens: LensPreset): readonly number[] =>
+const factorsOf = (kit: Shoot['kit'], lens: LensPreset): readonly Converter[] =>
   lens.takesConverter
     ? [1, ...new Set(itemsOf(kit, 'converter').map(({ factor }) => factor))]
     : [1];
 
-const wornOf = (body: Body, lens: LensPreset, factor: number, several: boolean): Worn => ({
+const wornOf = (body: Body, lens: LensPreset, factor: Converter, several: boolean): Worn => ({
   name: `${lens.name}${factor > 1 ? ` with ${factor}x` : ''}${several ? ` on the ${body.name}` : ''}`,
   lens: withConverter(lens, factor),
   sensor: body.sensor,
+  hands: { bodyId: body.id, lensId: lens.id, converter: factor },
 });
 
 /** What is in the hands, and every lens of the bag with every converter on every body of it. */
@@ -46,23 +50,32 @@ export interface ShotServed {
   readonly position: Position;
   readonly worn: Worn;
   readonly framed: Framed;
+  /** Why one may not stand there; only where no other place would do. */
+  readonly refusals: readonly string[];
 }
 
 const ORDER = { frames: 0, short: 1, long: 1, tooNear: 2 } as const;
 const missBy = ({ framed, shot }: { framed: Framed; shot: Shot }): number =>
   Math.abs(Math.log2(framed.fill / shot.fill));
 
-/** The best place and lens for each promised shot. */
+/** The best place and lens for each promised shot: among the places where one may stand, if there is one. */
 export function shotsServed(
-  setup: Pick<Setup, 'kit' | 'marks' | 'positions' | 'shots' | 'subjects'>,
+  setup: Pick<Setup, 'kit' | 'marks' | 'positions' | 'shots' | 'subjects' | 'ground' | 'features'>,
 ): readonly ShotServed[] {
   const combinations = combinationsOf(setup.kit);
+  const limits = limitsOn(setup);
+  const places = setup.positions.map((position) => ({
+    position,
+    refused: refusals(position, limits),
+  }));
+  const allowed = places.filter(({ refused }) => refused.length === 0);
+  const usable = allowed.length > 0 ? allowed : places;
   return setup.shots.flatMap((shot): readonly ShotServed[] => {
     const mark = setup.marks.find(({ id }) => id === shot.markId);
     if (!mark) return [];
     const { heightM } = subjectOf(setup, mark.subjectId);
     const upM = (mark.feetM ?? 0) + heightM / 2;
-    const tries = setup.positions.map((position) => {
+    const tries = usable.map(({ position, refused }) => {
       const distanceM = Math.max(
         0.3,
         Math.hypot(position.x - mark.x, position.y - mark.y, position.cameraHeightM - upM),
@@ -73,7 +86,7 @@ export function shotsServed(
         fill: shot.fill,
         orientation: shot.orientation,
       });
-      return { shot, position, framed, worn: combinations[index] as Worn };
+      return { shot, position, refused, framed, worn: combinations[index] as Worn };
     });
     const best = tries.reduce((a, b) => {
       const order = ORDER[a.framed.verdict] - ORDER[b.framed.verdict];
@@ -83,8 +96,31 @@ export function shotsServed(
       }
       return missBy(a) <= missBy(b) ? a : b;
     });
-    const { framed, position, worn } = best;
+    const { framed, position, worn, refused } = best;
     const served = framed.verdict === 'frames';
-    return [{ shot, served, position, worn, framed }];
+    return [{ shot, served, position, worn, framed, refusals: refused }];
   });
+}
+
+/** A shoot with a position moved along its line to a mark. @param closerM towards it; back from it below 0 */
+export function closerBy<S extends Pick<Shoot, 'positions' | 'marks'>>(
+  shoot: S,
+  positionId: string,
+  markId: string,
+  closerM: number,
+): S {
+  const mark = shoot.marks.find(({ id }) => id === markId);
+  if (!mark) return shoot;
+  return {
+    ...shoot,
+    positions: shoot.positions.map((position) => {
+      if (position.id !== positionId) return position;
+      const [east, north] = [mark.x - position.x, mark.y - position.y];
+      const awayM = Math.hypot(east, north);
+      // It is on the mark: no way leads closer.
+      if (awayM < 1e-6) return position;
+      const share = closerM / awayM;
+      return { ...position, x: position.x + east * share, y: position.y + north * share };
+    }),
+  };
 }

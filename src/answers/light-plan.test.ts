@@ -5,17 +5,8 @@ import { sceneOf, viewOf, type View } from './view';
 import type { Reading } from '@/records/reading';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
-import {
-  gridWalk,
-  groundClicks,
-  linesOfMarks,
-  linesOfPositions,
-  shotsThrough,
-  turningsOf,
-  worstOf,
-  type LightThrough,
-} from './light-plan';
-import { clicksInWords, lightThroughInWords } from '@/features/shoot/light-words';
+import { gridWalk, groundClicks, linesOfMarks, linesOfPositions, turningsOf } from './light-plan';
+import { clicksInWords } from '@/features/shoot/light-words';
 
 const [larkmoor, alder] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
 const seen = (shoot: Shoot): View => {
@@ -63,51 +54,6 @@ describe('lines of a chart', () => {
     expect(lines.map(({ view }) => view.mark.id)).toEqual(lines.map(() => larkmoor.choice.markId));
     expect(lines.filter(({ chosen }) => chosen)).toHaveLength(1);
   });
-});
-
-test('each promised shot ends when its light is under what it needs, or holds', () => {
-  const hours = hoursOf(larkmoor);
-  const all = linesOfMarks(larkmoor).map(({ id, scene }) => ({
-    id,
-    series: lightSeries({ scene, fromMs: hours.fromMs, toMs: hours.toMs, stepS: 300 }),
-  }));
-  const shots = shotsThrough(larkmoor, (id) => all.find((line) => line.id === id)?.series, hours);
-  expect(shots.map(({ shot }) => shot.id)).toEqual(larkmoor.shots.map(({ id }) => id));
-  const of = (id: string) => shots.find(({ shot }) => shot.id === id);
-  const said = (id: string) => lightThroughInWords(of(id)?.light as LightThrough, clock);
-  expect(said('corner-strike')).toMatch(
-    /^Good until \d\d:\d\d\. At 20:\d\d \d\.\d stops? short\.$/,
-  );
-  // Within the shoot's own hours, not in the half hour after it.
-  expect(worstOf(of('corner-strike')?.light as LightThrough)).toBeLessThanOrEqual(hours.endMs);
-  expect(of('bench')?.light.kind).toBe('holds');
-  expect(said('bench')).toMatch(/^Holds throughout/);
-  expect(said('dusk')).toMatch(/sky behind/);
-  // A strike to be held crisp lacks light before a face between the plays does.
-  expect(shotsThrough(larkmoor, () => undefined, hours)).toEqual([]);
-});
-
-test('a shot at dawn is told when it begins, one too fast for any light that it never does', () => {
-  const hours = hoursOf(alder);
-  const dawn = (ms: number) => clockOf(ms, alder.place.timeZone);
-  const ramp = series({
-    timeMs: [0, 1, 2, 3].map((i) => hours.startMs + (i / 3) * (hours.endMs - hours.startMs)),
-    ev: [1, 5, 9, 12],
-  });
-  const words = shotsThrough(alder, () => ramp, hours).map(({ light }) =>
-    lightThroughInWords(light, dawn),
-  );
-  expect(words[0]).toMatch(/^Not before 0[567]:\d\d\. At 05:15 \d\.\d stops short\.$/);
-  const fast = {
-    ...alder,
-    marks: alder.marks.map((mark) => ({ ...mark, subjectId: 'served-ball' })),
-  };
-  const dim = { ...ramp, ev: [1, 2, 3, 4] };
-  const [never] = shotsThrough(fast, () => dim, hours);
-  expect(lightThroughInWords(never?.light as LightThrough, dawn)).toMatch(
-    /^Never in these hours: [\d.]+ stops? short at the best, at 08:30\.$/,
-  );
-  expect(worstOf(never?.light as LightThrough)).toBe(hours.endMs);
 });
 
 const reading = (id: string, x: number, y: number, ev: number): Reading => ({

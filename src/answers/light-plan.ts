@@ -4,22 +4,23 @@ import {
   evNeededFor,
   LightModel,
   momentsWithin,
+  obstaclesOf,
   point3,
   shortSpans,
+  sunBlocked,
+  sunPosition,
   turned,
   type HeardReading,
   type LightSeries,
   type LitScene,
+  type SiteFeature,
   type ShortSpan,
 } from '@/core';
-import { zoomedFor } from './choose-shot';
 import { exposureDemands } from './answer';
 import { heardOf } from './heard';
 import type { Trouble } from './told';
 import { sceneOf, viewOf, type Setup, type View } from './view';
 import { fieldOfPlay } from '@/presets/grounds';
-import type { Shot } from '@/records/brief';
-import type { ShootHours } from '@/records/times';
 
 /** The light of a whole ground through the hours: lines of a chart, what turns, what ends when. */
 
@@ -89,6 +90,17 @@ export interface Lack {
   readonly stops: number;
 }
 
+/** What takes the sun from a mark at a minute, by its name; nothing where nothing does, or a cloud. */
+export function shadedBy(
+  { target, place }: Pick<LitScene, 'target' | 'place'>,
+  features: readonly SiteFeature[],
+  timeMs: number,
+): string | undefined {
+  const sun = sunPosition({ time: timeMs, ...place });
+  if (sun.altitudeDeg <= 0) return undefined;
+  return features.find((feature) => sunBlocked(target, sun, obstaclesOf(feature)))?.name;
+}
+
 /** How the light serves a picture through the shoot's hours. */
 export type LightThrough =
   /** Enough at every minute, and how much more than the least. */
@@ -105,11 +117,6 @@ export type LightThrough =
   /** Exposed for the sky behind: it lasts as long as that does. */
   | { readonly kind: 'sky' }
   | { readonly kind: 'noView'; readonly trouble: Trouble };
-
-export interface ShotLight {
-  readonly shot: Shot;
-  readonly light: LightThrough;
-}
 
 /** The minute at which most is missing, to look at what would save it; none where it holds. */
 export function worstOf(light: LightThrough): number | undefined {
@@ -136,28 +143,6 @@ export function lightThrough(
   }
   const { worst } = spans.reduce((a, b) => (b.worst.stops > a.worst.stops ? b : a));
   return { kind: 'short', spans, startMs, worst };
-}
-
-/** How the light serves each promised shot, from where one stands. */
-export function shotsThrough(
-  setup: Setup,
-  seriesOf: (markId: string) => LightSeries | undefined,
-  hours: Pick<ShootHours, 'startMs' | 'endMs'>,
-): readonly ShotLight[] {
-  return setup.shots.flatMap((shot): ShotLight[] => {
-    const series = seriesOf(shot.markId);
-    const moments = series ? momentsWithin(series, hours) : [];
-    if (moments.length === 0) return [];
-    const { markId, orientation } = shot;
-    const asked = looking(setup, { markId, orientation, shotId: shot.id, held: {} });
-    const fromHere = viewOf(asked);
-    const seen = fromHere.ok
-      ? viewOf({ ...asked, kit: zoomedFor(asked.kit, fromHere.view, shot) })
-      : fromHere;
-    if (!seen.ok) return [{ shot, light: { kind: 'noView', trouble: seen.trouble } }];
-    if (shot.technique === 'silhouette') return [{ shot, light: { kind: 'sky' } }];
-    return [{ shot, light: lightThrough(seen.view, asked.choice, moments) }];
-  });
 }
 
 /** A place's light against the settings: third-stop clicks, positive where it is brighter. */

@@ -3,6 +3,7 @@ import {
   limitsOf,
   obstaclesOf,
   type Lens,
+  type Limit,
   type ScoredKit,
   type ScoredMark,
   type ScoredShot,
@@ -32,11 +33,22 @@ export const scoredKit = (
   return { sensor, iso, fastestShutterS, stabilisationStops, lens, orientation, support };
 };
 
+/** Where one may not stand on a ground: the field of play, and what is kept out of. */
+export function limitsOn({
+  ground,
+  features,
+}: Pick<Setup, 'ground' | 'features'>): readonly Limit[] {
+  const play = fieldOfPlay(ground.template, ground.bearingDeg);
+  return [
+    ...(play ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
+    ...limitsOf(features),
+  ];
+}
+
 export function scoredSite(
   setup: Pick<Setup, 'ground' | 'features' | 'place' | 'light' | 'readings'>,
 ): ScoredSite {
   const { ground, features, place, light } = setup;
-  const play = fieldOfPlay(ground.template, ground.bearingDeg);
   const { lampsFromLocal } = light;
   const scene = {
     place,
@@ -56,10 +68,7 @@ export function scoredSite(
     ...scene,
     ...(heard.length > 0 && { heard }),
     keepAwayM: KEEP_AWAY_M,
-    limits: [
-      ...(play ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
-      ...limitsOf(features),
-    ],
+    limits: limitsOn(setup),
   };
 }
 

@@ -89,6 +89,9 @@ const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas:
   );
 });
 
+/** A narrower plan has no room for the line of sight in figures: they stand under it. */
+const LEGEND_FROM_PX = 480;
+
 /** How the sun stands to a mark. */
 function sunOn(
   { id }: PlanMark,
@@ -207,7 +210,10 @@ export function GroundPlan({
         <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}
         <Legend
-          lines={[...(sight ? [sight.label] : []), ...(light ? [light.label] : [])]}
+          lines={[
+            ...(sight && widthPx >= LEGEND_FROM_PX ? [sight.label] : []),
+            ...(light ? [light.label] : []),
+          ]}
           canvas={canvas}
         />
         <NorthAndScale canvas={canvas} />

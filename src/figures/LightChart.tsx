@@ -27,11 +27,14 @@ export interface LightChartProps {
   readonly lampsRuleMs?: number | undefined;
   readonly atMs: number;
   readonly clock: (ms: number) => string;
+  /** What turns when, and why: written over the chart. */
+  readonly notes?: readonly { readonly timeMs: number; readonly text: string }[];
   readonly widthPx: number;
+  readonly heightPx?: number;
   readonly label: string;
 }
 
-const EV_PX = 190;
+const HEIGHT_PX = 270;
 const SUN_PX = 52;
 const HOURS_PX = 20;
 const GAP_PX = 8;
@@ -49,6 +52,8 @@ const pathOf = (points: readonly (readonly [number, number])[]): string =>
  * thin; under it the sun's height and where it reaches the face. Words say what it shows.
  */
 export const LightChart = memo(function LightChart(chart: LightChartProps) {
+  const { heightPx = HEIGHT_PX, notes = [] } = chart;
+  const evPx = heightPx - SUN_PX - HOURS_PX - GAP_PX;
   const { fromMs, toMs, startMs, endMs, lines, needed, events, atMs, clock, widthPx } = chart;
   const inks = useInks();
   const main = lines.find(({ chosen }) => chosen);
@@ -61,8 +66,8 @@ export const LightChart = memo(function LightChart(chart: LightChartProps) {
     .range([AXIS_PX, widthPx - 4]);
   const y = scaleLinear()
     .domain([low, high])
-    .range([EV_PX - 4, 14]);
-  const sunTop = EV_PX + GAP_PX;
+    .range([evPx - 4, 14]);
+  const sunTop = evPx + GAP_PX;
   const sunY = scaleLinear()
     .domain([LOWEST_SUN_DEG, HIGHEST_SUN_DEG])
     .range([sunTop + SUN_PX, sunTop])
@@ -132,7 +137,7 @@ export const LightChart = memo(function LightChart(chart: LightChartProps) {
           />
           <HaloText
             x={AXIS_PX + 6}
-            y={y(needed.ev) + (y(needed.ev) > EV_PX - 24 ? -6 : 15)}
+            y={y(needed.ev) + (y(needed.ev) > evPx - 24 ? -6 : 15)}
             text={needed.text}
             inks={inks}
             anchor="start"
@@ -140,10 +145,11 @@ export const LightChart = memo(function LightChart(chart: LightChartProps) {
           />
         </>
       ) : null}
+      <Notes notes={notes} x={x} widthPx={widthPx} />
       {chart.lampsRuleMs !== undefined ? (
         <G>
           <Path
-            d={`M${x(chart.lampsRuleMs)} ${EV_PX - 18}l6 6l-6 6l-6 -6Z`}
+            d={`M${x(chart.lampsRuleMs)} ${evPx - 18}l6 6l-6 6l-6 -6Z`}
             fill={inks.paper}
             stroke={inks.ink}
             strokeWidth={1.5}
@@ -186,6 +192,43 @@ export const LightChart = memo(function LightChart(chart: LightChartProps) {
 });
 
 type Scale = (value: number) => number;
+
+const NOTE_PX = 15;
+const LETTER_PX = 6.4;
+
+/** Words over the chart, each beside its minute, in as many lines as keep them apart. */
+function Notes({
+  notes,
+  x,
+  widthPx,
+}: {
+  readonly notes: NonNullable<LightChartProps['notes']>;
+  readonly x: Scale;
+  readonly widthPx: number;
+}) {
+  const inks = useInks();
+  const ends: number[] = [];
+  return [...notes]
+    .sort((a, b) => a.timeMs - b.timeMs)
+    .map(({ timeMs, text }) => {
+      const wide = text.length * LETTER_PX;
+      const left = Math.max(AXIS_PX + 2, Math.min(widthPx - wide - 4, x(timeMs) + 4));
+      const free = ends.findIndex((end) => end + 6 < left);
+      const line = free < 0 ? ends.length : free;
+      ends[line] = left + wide;
+      return (
+        <HaloText
+          key={`${timeMs} ${text}`}
+          x={left}
+          y={16 + line * NOTE_PX}
+          text={text}
+          inks={inks}
+          anchor="start"
+          withinPx={widthPx}
+        />
+      );
+    });
+}
 
 function Band({
   series: { timeMs, low, high },

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { Point2 } from '@/core';
 import { HaloText } from './HaloText';
-import { placeLabels, type BoxPx, type LabelWish } from './labels';
+import { boxAround, boxesAlong, placeLabels, type BoxPx, type LabelWish } from './labels';
 import type {
   Canvas,
   PlanChoice,
@@ -33,12 +33,17 @@ function meanPoint(points: readonly Point2[]): Point2 {
   return { x: sum.x / points.length, y: sum.y / points.length };
 }
 
-/** Corners of the picture that legend, scale bar and north arrow take. */
+/** Corners of the picture that legend, scale bar, north arrow and the buttons of the plan take. */
 const cornersTaken = ({ widthPx, heightPx }: Canvas): readonly BoxPx[] => [
-  { left: 0, right: 150, top: 0, bottom: 44 },
-  { left: 0, right: 150, top: heightPx - 34, bottom: heightPx },
-  { left: widthPx - 40, right: widthPx, top: 8, bottom: 66 },
+  { left: 0, right: 160, top: 0, bottom: widthPx >= 480 ? 44 : 26 },
+  { left: 0, right: 110, top: heightPx - 34, bottom: heightPx },
+  { left: widthPx - 46, right: widthPx, top: 0, bottom: 66 },
+  { left: widthPx - 152, right: widthPx, top: heightPx - 52, bottom: heightPx },
 ];
+
+/** The line from position to mark, and what else no name may be written over. */
+const linesTaken = ({ sight, canvas: { scale } }: NamesProps): readonly BoxPx[] =>
+  sight ? boxesAlong(scale.toPx(sight.from), scale.toPx(sight.to)) : [];
 
 /** The tick at twice the distance says what it is. */
 const twiceWish = ({ twice }: PlanSight, { scale }: Canvas): LabelWish => ({
@@ -87,31 +92,45 @@ function thingWishes({ ground, canvas }: NamesProps): readonly LabelWish[] {
     .filter(({ at }) => at.x > 0 && at.x < widthPx && at.y > 0 && at.y < heightPx);
 }
 
+/** Names of what is chosen, clear of all signs and of the line between them. */
+function placedChosen(props: NamesProps) {
+  const { widthPx, heightPx } = props.canvas;
+  const { chosen, others } = signWishes(props);
+  const signs = others.map(({ at, clearPx }) => boxAround(at, clearPx));
+  const taken = [...cornersTaken(props.canvas), ...linesTaken(props), ...signs];
+  return placeLabels(chosen, widthPx, heightPx, taken);
+}
+
+/** Every name of a plan at rest: those of what is chosen first. */
+export function placedNames(props: NamesProps) {
+  const { widthPx, heightPx } = props.canvas;
+  const { chosen, others } = signWishes(props);
+  const names = placedChosen(props);
+  const taken = [
+    ...cornersTaken(props.canvas),
+    ...linesTaken(props),
+    ...chosen.map(({ at, clearPx }) => boxAround(at, clearPx)),
+    ...names.map(({ box }) => box),
+  ];
+  const wishes = [...others, ...thingWishes(props)];
+  return { chosen: names, others: placeLabels(wishes, widthPx, heightPx, taken) };
+}
+
 /** What is chosen, named wherever it goes. */
 export function ChosenNames(props: NamesProps) {
-  const { inks, widthPx, heightPx } = props.canvas;
-  const { chosen, others } = signWishes(props);
-  const points = others.map(({ at: { x, y } }) => ({
-    left: x - SIGN_CLEAR_PX,
-    right: x + SIGN_CLEAR_PX,
-    top: y - SIGN_CLEAR_PX,
-    bottom: y + SIGN_CLEAR_PX,
-  }));
-  const taken = [...cornersTaken(props.canvas), ...points];
-  return placeLabels(chosen, widthPx, heightPx, taken).map((label, i) => (
-    <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />
+  const { inks, widthPx } = props.canvas;
+  return placedChosen(props).map(({ box: _box, ...label }) => (
+    <HaloText key={label.text} {...label} inks={inks} withinPx={widthPx} />
   ));
 }
 
 /** All else, each where there is room. While something is dragged they stay as they are. */
 export const OtherNames = memo(
   function OtherNames(props: NamesProps & { readonly moving: boolean }) {
-    const { inks, widthPx, heightPx } = props.canvas;
-    const { chosen, others } = signWishes(props);
-    const wishes = [...chosen, ...others, ...thingWishes(props)];
-    return placeLabels(wishes, widthPx, heightPx, cornersTaken(props.canvas))
-      .slice(chosen.length)
-      .map((label, i) => <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />);
+    const { inks, widthPx } = props.canvas;
+    return placedNames(props).others.map(({ box: _box, ...label }, i) => (
+      <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />
+    ));
   },
   (before, after) =>
     before.canvas === after.canvas &&

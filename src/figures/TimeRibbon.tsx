@@ -37,9 +37,9 @@ export interface Ribbon {
   readonly stays?: readonly RibbonStay[] | undefined;
 }
 
-const HEIGHT_PX = 76;
-const STRIP_TOP_PX = 22;
-const STRIP_PX = 30;
+const HEIGHT_PX = 54;
+const STRIP_TOP_PX = 6;
+const STRIP_PX = 28;
 const MINUTE_MS = 60_000;
 
 const COLUMNS = 120;
@@ -66,11 +66,25 @@ export function toneGradient(
 
 const LETTER_PX = 6.6;
 
-/** Names of events that fit beside each other; rise and set before the twilights. */
-function labelled(events: readonly RibbonEvent[], widthPx: number, xOf: (ms: number) => number) {
+/** What is written under the strip as far as it fits: begin and end, rise and set, then the twilights. */
+function labelled(
+  { events, startMs, endMs }: Pick<Ribbon, 'events' | 'startMs' | 'endMs'>,
+  clock: (ms: number) => string,
+  widthPx: number,
+  xOf: (ms: number) => number,
+) {
   const placed: { readonly text: string; readonly x: number; readonly half: number }[] = [];
-  const byWeight = [...events].sort((a, b) => Number(b.main) - Number(a.main));
-  for (const { name, timeMs } of byWeight) {
+  const wanted = [
+    { name: clock(startMs), timeMs: startMs },
+    { name: clock(endMs), timeMs: endMs },
+    ...[...events]
+      .sort((a, b) => Number(b.main) - Number(a.main))
+      .map(({ name, timeMs, main }) => ({
+        name: main ? `${name} ${clock(timeMs)}` : name,
+        timeMs,
+      })),
+  ];
+  for (const { name, timeMs } of wanted) {
     const half = (name.length * LETTER_PX) / 2 + 4;
     const x = Math.max(half, Math.min(widthPx - half, xOf(timeMs)));
     if (placed.every((other) => Math.abs(other.x - x) > other.half + half)) {
@@ -82,15 +96,17 @@ function labelled(events: readonly RibbonEvent[], widthPx: number, xOf: (ms: num
 
 const RibbonDrawing = memo(function RibbonDrawing({
   ribbon,
+  clock,
   widthPx,
 }: {
   readonly ribbon: Ribbon;
+  readonly clock: (ms: number) => string;
   readonly widthPx: number;
 }) {
   const inks = useInks();
   const xOf = (ms: number) => ((ms - ribbon.fromMs) / (ribbon.toMs - ribbon.fromMs)) * widthPx;
   const bottom = STRIP_TOP_PX + STRIP_PX;
-  const labels = labelled(ribbon.events, widthPx, xOf);
+  const labels = labelled(ribbon, clock, widthPx, xOf);
   return (
     <Svg width={widthPx} height={HEIGHT_PX} style={{ position: 'absolute' }} aria-hidden>
       <Rect
@@ -106,8 +122,8 @@ const RibbonDrawing = memo(function RibbonDrawing({
           key={ms}
           x1={xOf(ms)}
           x2={xOf(ms)}
-          y1={STRIP_TOP_PX - 6}
-          y2={bottom + 6}
+          y1={STRIP_TOP_PX - 4}
+          y2={bottom + 4}
           stroke={inks.ink}
           strokeWidth={2.5}
         />
@@ -231,11 +247,12 @@ export function TimeRibbon({
     >
       {(widthPx) => {
         const x = ((atMs - ribbon.fromMs) / (ribbon.toMs - ribbon.fromMs)) * widthPx;
-        const labelX = Math.max(24, Math.min(widthPx - 24, x));
+        // Beside the hand: on its right until the strip ends there.
+        const labelX = x < widthPx - 62 ? x + 29 : x - 29;
         return (
           <View style={{ width: widthPx, height: HEIGHT_PX }}>
             <Tones series={ribbon.series} fromMs={ribbon.fromMs} toMs={ribbon.toMs} />
-            <RibbonDrawing ribbon={ribbon} widthPx={widthPx} />
+            <RibbonDrawing ribbon={ribbon} clock={clock} widthPx={widthPx} />
             <Svg width={widthPx} height={HEIGHT_PX} style={{ position: 'absolute' }} aria-hidden>
               <Rect
                 x={x - 3}
@@ -246,7 +263,13 @@ export function TimeRibbon({
                 stroke={inks.paper}
                 strokeWidth={1.5}
               />
-              <Rect x={labelX - 24} y={0} width={48} height={20} fill={inks.signal} />
+              <Rect
+                x={labelX - 23}
+                y={STRIP_TOP_PX + 4}
+                width={46}
+                height={STRIP_PX - 8}
+                fill={inks.signal}
+              />
               <HandleTime x={labelX} text={clock(atMs)} inks={inks} />
             </Svg>
           </View>
@@ -268,7 +291,7 @@ function HandleTime({
   return (
     <HaloText
       x={x}
-      y={15}
+      y={STRIP_TOP_PX + STRIP_PX / 2 + 5}
       text={text}
       inks={{ ...inks, paper: inks.signal, ink: inks.paper }}
       strong

@@ -14,6 +14,10 @@ export interface PlanScale extends PlanView {
   readonly toMetres: (px: Point2) => Point2;
 }
 
+/** Closest and widest that one may look. */
+const MOST_PX_PER_M = 400;
+const LEAST_PX_PER_M = 0.02;
+
 const PADDING_PX = 22;
 /** A single point is shown amid this much ground. */
 const LEAST_SPAN_M = 20;
@@ -36,9 +40,13 @@ export function fitView(
   const along = points.map(({ x, y }) => x * up.x + y * up.y);
   const [left, far] = [Math.min(...across), Math.max(...across)];
   const [low, high] = [Math.min(...along), Math.max(...along)];
-  const pxPerM = Math.min(
-    (widthPx - 2 * paddingPx) / Math.max(far - left, leastSpanM),
-    (heightPx - 2 * paddingPx - footPx) / Math.max(high - low, leastSpanM),
+  // A picture lower than its own padding has no scale yet: it is being laid out.
+  const pxPerM = Math.max(
+    LEAST_PX_PER_M,
+    Math.min(
+      (widthPx - 2 * paddingPx) / Math.max(far - left, leastSpanM),
+      (heightPx - 2 * paddingPx - footPx) / Math.max(high - low, leastSpanM),
+    ),
   );
   // Raised by half of what is kept clear at the foot.
   const [a, b] = [(left + far) / 2, (low + high) / 2 - footPx / 2 / pxPerM];
@@ -47,6 +55,45 @@ export function fitView(
     pxPerM,
     upDeg,
   };
+}
+
+/** Turned for less than this gain in size, a plan only loses north from the top of the page. */
+const WORTH_TURNING = 1.08;
+/** Two turns that differ in size by less are as good as each other. */
+const AS_GOOD = 1.06;
+/** Turns tried from the way the ground lies, besides along and across it. */
+const TURN_STEP_DEG = 15;
+
+/**
+ * As {@link fitView}, turned so that the points fill the picture: north up unless a turn shows the ground larger,
+ * and never with north below the horizontal.
+ * @param alongDeg the way the ground lies: along it and across it are tried first
+ */
+export function fitTurned(
+  points: readonly Point2[],
+  widthPx: number,
+  heightPx: number,
+  alongDeg: number,
+  options: {
+    readonly paddingPx?: number;
+    readonly footPx?: number;
+    readonly leastSpanM?: number;
+  } = {},
+): PlanView {
+  const halfTurn = (deg: number) => ((((deg + 90) % 180) + 180) % 180) - 90;
+  const turns = Array.from({ length: 180 / TURN_STEP_DEG }, (_, i) =>
+    halfTurn(alongDeg + i * TURN_STEP_DEG),
+  );
+  const fitted = (upDeg: number) =>
+    fitView(points, widthPx, heightPx, { ...options, upDeg: (upDeg + 360) % 360 });
+  const north = fitted(0);
+  const views = turns.map((deg) => ({ deg, view: fitted(deg) }));
+  const largest = Math.max(...views.map(({ view }) => view.pxPerM));
+  if (largest < north.pxPerM * WORTH_TURNING) return north;
+  // Of turns that show it about as large, the one that leaves north nearest to the top.
+  return views
+    .filter(({ view }) => view.pxPerM > largest / AS_GOOD)
+    .reduce((a, b) => (Math.abs(b.deg) < Math.abs(a.deg) ? b : a)).view;
 }
 
 /** A view as a scale for a picture of some size. */
@@ -81,10 +128,6 @@ export interface Gestured {
   /** Clockwise on the picture. */
   readonly turnDeg: number;
 }
-
-/** Closest and widest that one may look. */
-const MOST_PX_PER_M = 400;
-const LEAST_PX_PER_M = 0.02;
 
 /** The zoom that a view can still take. */
 export const zoomWithin = ({ pxPerM }: PlanView, zoom: number): number =>

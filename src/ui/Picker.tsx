@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { Option } from './Choice';
 import { Sheet } from './Sheet';
@@ -11,11 +12,14 @@ export function Picker<T extends string>({
   label,
   options,
   value,
+  large = false,
   onChange,
 }: {
   readonly label: string;
   readonly options: readonly Option<T>[];
   readonly value: T;
+  /** A button for a gloved thumb, what is taken on it. */
+  readonly large?: boolean;
   readonly onChange: (value: T) => void;
 }) {
   const [open, setOpen] = useState(false);
@@ -26,15 +30,21 @@ export function Picker<T extends string>({
       <Pressable
         role="button"
         onPress={() => setOpen(true)}
-        className="min-h-touch flex-row items-center justify-between border-b border-line py-1 active:opacity-60"
+        className={`flex-row items-center justify-between active:opacity-60 ${large ? 'min-h-[56px] border border-ink px-2' : 'min-h-touch border-b border-line py-1'}`}
       >
         <View className="shrink">
-          <Text kind="label" ink="quiet">
+          <Text kind={large ? 'tiny' : 'label'} ink="quiet">
             {label}
           </Text>
-          <Text kind="strong">{taken?.label ?? 'None'}</Text>
+          <Text kind={large ? 'label' : 'strong'} {...(large && { numberOfLines: 2 })}>
+            {taken?.label ?? 'None'}
+          </Text>
         </View>
-        <ChevronRight color={inks.quiet} size={22} />
+        {large ? (
+          <ChevronDown color={inks.quiet} size={18} />
+        ) : (
+          <ChevronRight color={inks.quiet} size={22} />
+        )}
       </Pressable>
       <Sheet title={label} open={open} onClose={() => setOpen(false)}>
         <View role="radiogroup" aria-label={label}>

@@ -21,13 +21,15 @@ export function RowButton({
         onPress={onPress}
         className="min-h-touch flex-row items-center justify-between py-2 active:opacity-60"
       >
-        <View className="shrink">
+        <View className="min-w-0 shrink">
           <Text kind="strong">{name}</Text>
-          <Text kind="small" ink="quiet">
+          <Text kind="small" ink="quiet" numberOfLines={3}>
             {detail}
           </Text>
         </View>
-        <ChevronRight color={inks.quiet} size={22} />
+        <View className="w-6 shrink-0">
+          <ChevronRight color={inks.quiet} size={22} />
+        </View>
       </Pressable>
     </View>
   );

@@ -68,6 +68,8 @@ export function Stepper({
   max,
   valueText,
   note,
+  inLine = false,
+  shown = valueText,
   onStep,
 }: {
   readonly label: string;
@@ -78,6 +80,10 @@ export function Stepper({
   /** As engraved: "1/1250". */
   readonly valueText: string;
   readonly note?: string | undefined;
+  /** The label beside the value, for several that stand close together. */
+  readonly inLine?: boolean;
+  /** What stands beside an inline label that already says a part of it. */
+  readonly shown?: string;
   /** Gets the clicks turned, so that a repeat starts from the newest value. */
   readonly onStep: (clicks: number) => void;
 }) {
@@ -88,9 +94,11 @@ export function Stepper({
   };
   return (
     <View className="gap-1">
-      <Text kind="label" ink="quiet" nativeID={labelId}>
-        {label}
-      </Text>
+      {inLine ? null : (
+        <Text kind="label" ink="quiet" nativeID={labelId}>
+          {label}
+        </Text>
+      )}
       <View className="flex-row items-stretch border border-ink bg-sheet">
         <StepButton label={`${label}: less`} less disabled={value <= min} onStep={() => step(-1)} />
         <View
@@ -109,7 +117,16 @@ export function Stepper({
             ArrowLeft: () => step(-1),
           })}
         >
-          <Text kind="figure">{valueText}</Text>
+          {inLine ? (
+            <View className="flex-row items-baseline gap-2">
+              <Text kind="tiny" ink="quiet" nativeID={labelId}>
+                {label}
+              </Text>
+              <Text kind="figure">{shown}</Text>
+            </View>
+          ) : (
+            <Text kind="figure">{valueText}</Text>
+          )}
           {note ? (
             <Text kind="tiny" ink="quiet" className="text-center">
               {note}

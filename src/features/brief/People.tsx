@@ -10,8 +10,8 @@ import { Field } from '@/ui/Field';
 import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
-import { Heading, Text } from '@/ui/Text';
-import { personInWords } from './brief-words';
+import { Text } from '@/ui/Text';
+import { personInWords } from '@/features/shoot/brief-words';
 import { useRemoveEntry } from './use-remove-entry';
 
 /** People and animals to find, and what they are known by. */
@@ -20,9 +20,6 @@ export function People() {
   const [edited, setEdited] = useState<Person>();
   return (
     <View role="region" aria-label="Who to find" className="gap-2">
-      <Heading level={2} kind="figure">
-        Who to find
-      </Heading>
       <View role="list" aria-label="People and animals">
         {people.map((person) => (
           <RowButton

@@ -13,7 +13,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Slider } from '@/ui/Slider';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
-import { BACKGROUND_NAMES, TECHNIQUE_NAMES, TECHNIQUE_WHY } from './brief-words';
+import { BACKGROUND_NAMES, TECHNIQUE_NAMES, TECHNIQUE_WHY } from '@/features/shoot/brief-words';
 import { withShot } from '@/answers/choose-shot';
 import { useRemoveEntry } from './use-remove-entry';
 
@@ -166,11 +166,7 @@ export function ShotSheet({
         onStep={(clicks) => setDraft((now) => ({ ...now, quota: now.quota + clicks }))}
       />
       <View className="gap-2">
-        <Button
-          label={fresh ? 'Add it and take it up' : 'Save the shot'}
-          kind="primary"
-          onPress={save}
-        />
+        <Button label={fresh ? 'Add and use' : 'Save the shot'} kind="primary" onPress={save} />
         {fresh ? null : (
           <Button
             label="Take the shot away"

@@ -14,7 +14,7 @@ import {
 import { withEntry } from '@/records/edit-brief';
 import { newId } from '@/records/new-id';
 import { presetOf } from '@/records/own-subject';
-import { demoShoots } from '@/features/root/seed';
+import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
@@ -22,8 +22,8 @@ import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
 import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
-import { Heading, Text } from '@/ui/Text';
-import { subjectInWords } from './brief-words';
+import { Text } from '@/ui/Text';
+import { subjectInWords } from '@/features/shoot/brief-words';
 import { TapTimer } from './TapTimer';
 import { useRemoveEntry } from './use-remove-entry';
 import { written } from '@/ui/units';
@@ -68,9 +68,6 @@ export function Subjects() {
   };
   return (
     <View role="region" aria-label="Subjects of your own" className="gap-2">
-      <Heading level={2} kind="figure">
-        Subjects of your own
-      </Heading>
       <Text kind="small" ink="quiet">
         {`Beside ${SUBJECTS.length} that come with the app. Time one where it moves, and every figure follows.`}
       </Text>

@@ -2,8 +2,8 @@ import { DEMO_SHOOTS } from '@/demo';
 import { subjectById } from '@/presets/find';
 import type { Forecast } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
-import { personInWords, shotInWords, subjectInWords } from './brief-words';
-import { cautionTags, cautionsOf } from './caution-tags';
+import { personInWords, shotInWords, subjectInWords } from '@/features/shoot/brief-words';
+import { cautionTags, cautionsOf } from '@/features/shoot/caution-tags';
 
 const [larkmoor, alder] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
 

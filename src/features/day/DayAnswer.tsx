@@ -6,9 +6,15 @@ import { Button } from '@/ui/Button';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { dayInWords, eventTitle, lateInWords, nextInWords } from './day-lines';
+import {
+  dayInWords,
+  eventTitle,
+  lateInWords,
+  lostAhead,
+  nextInWords,
+} from '@/features/shoot/day-lines';
 import { ARRIVE_BEFORE, arrivalOf } from '@/answers/nature';
-import { useDay } from './use-day';
+import { useDay } from '@/features/shoot/use-day';
 
 /** An event that was due so long ago has been and gone. */
 const DUE_MIN = 30;
@@ -21,7 +27,7 @@ export function DayAnswer() {
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
     return (
-      <View role="region" aria-label="Day" className="gap-1 px-4 pt-3">
+      <View role="region" aria-label="Day" className="gap-1">
         <Heading level={2} kind="title">{`Be in place by ${clock(inPlaceMs)}`}</Heading>
         <Text>
           {before === 'start'
@@ -37,7 +43,7 @@ export function DayAnswer() {
   }
   const next = nextInWords(lines, atMs, shoot, clock);
   return (
-    <View role="region" aria-label="Day" className="gap-1 px-4 pt-3">
+    <View role="region" aria-label="Day" className="gap-1">
       {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
       <Heading level={2} kind="title">
         {lines.some(({ status }) => status !== 'unknown') ? next.head : 'Planning the day'}
@@ -48,6 +54,25 @@ export function DayAnswer() {
       <Text kind="small" ink="quiet" aria-live="polite">
         {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : dayInWords(lines)}`}
       </Text>
+      <AboutToBeLost />
+    </View>
+  );
+}
+
+/** What was promised and is still to come, but is in no route: who is about to be lost, and why. */
+function AboutToBeLost() {
+  const { atMs, clock } = useShootPage().plan;
+  const { lines } = useDay();
+  const lost = lostAhead(lines, atMs);
+  if (lost.length === 0) return null;
+  return (
+    <View role="list" aria-label="About to be lost" className="border-l-4 border-l-signal pl-2">
+      {lost.map(({ event, startMs, why }) => (
+        <Text key={event.id} kind="small" role="listitem">
+          <Text kind="label">{`About to be lost: ${eventTitle(event)}, ${clock(startMs)}. `}</Text>
+          {why}
+        </Text>
+      ))}
     </View>
   );
 }
@@ -79,7 +104,7 @@ export function RunningLate() {
             const by = minutesBetween(startOf(event), at);
             update((current) => startsAt(current, event.id, at));
             say({
-              text: `It and all after it ${by} min later`,
+              text: `This and later events moved ${by} min`,
               action: { label: 'Undo', onPress: undo },
             });
           }}

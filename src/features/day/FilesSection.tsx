@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { chooseFile, downloadText } from '@/ui/files';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import type { DayLine } from './day-lines';
+import type { DayLine } from '@/features/shoot/day-lines';
 import { daysOf, noteFor } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
 import type { LightCell } from './light-column';

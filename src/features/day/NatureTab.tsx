@@ -5,7 +5,7 @@ import { chosenMark } from '@/answers/view';
 import { VisitsChart } from '@/figures/VisitsChart';
 import type { NatureTime, Watch } from '@/records/day';
 import { newId } from '@/records/new-id';
-import { demoShoots } from '@/features/root/seed';
+import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
 import { dayOf } from '@/records/day-said';
 import { localMinuteOf, msOf } from '@/records/times';

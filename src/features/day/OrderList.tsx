@@ -4,7 +4,7 @@ import { useShootPage } from '@/features/shoot/ShootContext';
 import type { DayEventRecord } from '@/records/day';
 import { Reorder } from '@/ui/Reorder';
 import { Text } from '@/ui/Text';
-import { eventTitle, whoInWords, type DayLine } from './day-lines';
+import { eventTitle, whoInWords, type DayLine } from '@/features/shoot/day-lines';
 import type { LightCell } from './light-column';
 
 export interface OrderRow {

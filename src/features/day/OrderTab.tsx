@@ -13,10 +13,10 @@ import { lightColumn } from './light-column';
 import { OrderList } from './OrderList';
 import { OrderTable } from './OrderTable';
 import { FilesSection } from './FilesSection';
-import { useDay } from './use-day';
+import { useDay } from '@/features/shoot/use-day';
 
-/** As many events are shown at once; a larger day is gone through in pages. */
-const A_PAGE = 60;
+/** As many events are shown at once; a larger day is gone through in pages, from what is on. */
+const PAGE = { phone: 10, wide: 60 } as const;
 
 /** The running order: what is on, who is in it, where to be, in what light. */
 export function OrderTab({ wide }: { readonly wide: boolean }) {
@@ -27,10 +27,11 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const [page, setPage] = useState<number>();
   const cells = useMemo(() => lightColumn(setup), [setup]);
   const now = lines.findIndex(({ endMs }) => endMs > atMs);
-  const pages = Math.ceil(lines.length / A_PAGE);
-  const shownPage = Math.min(pages - 1, page ?? Math.floor(Math.max(0, now) / A_PAGE));
-  const from = Math.max(0, shownPage * A_PAGE);
-  const shown = lines.slice(from, from + A_PAGE);
+  const aPage = wide ? PAGE.wide : PAGE.phone;
+  const pages = Math.ceil(lines.length / aPage);
+  const shownPage = Math.min(pages - 1, page ?? Math.floor(Math.max(0, now) / aPage));
+  const from = Math.max(0, shownPage * aPage);
+  const shown = lines.slice(from, from + aPage);
   const rows = shown.map((line) => ({
     id: line.event.id,
     line,

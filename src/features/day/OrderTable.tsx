@@ -4,7 +4,7 @@ import { Reorder } from '@/ui/Reorder';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
 import { useSorted, type SortColumn } from '@/ui/use-sorted';
-import { eventTitle, whoInWords } from './day-lines';
+import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
 import { cellInWords, STATUS_WORDS, type OrderProps, type OrderRow } from './OrderList';
 
 const ORDER = { shoot: 0, missed: 1, leftOut: 2, unknown: 3 } as const;

@@ -2,9 +2,9 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
-import { eventTitle } from './day-lines';
-import { legsOf } from './route-legs';
-import { useDay } from './use-day';
+import { eventTitle } from '@/features/shoot/day-lines';
+import { legsOf } from '@/features/shoot/route-legs';
+import { useDay } from '@/features/shoot/use-day';
 
 /** Where to walk when, and what is missed and why. */
 export function RouteTab() {

@@ -15,12 +15,12 @@ import {
   missedInWords,
   nextInWords,
   whoInWords,
-} from './day-lines';
+} from '@/features/shoot/day-lines';
 import { callTimes, dayRequestOf, pictureOf } from '@/answers/day-request';
 import { entriesOf, entriesText } from '@/answers/entries';
 import { daysOf, merged, noteFor } from './import';
 import { lightColumn } from './light-column';
-import { legsOf, routeDrawn } from './route-legs';
+import { legsOf, routeDrawn } from '@/features/shoot/route-legs';
 
 const service = dayService(() => Promise.resolve());
 let lastId = 0;

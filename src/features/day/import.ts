@@ -3,7 +3,7 @@ import { sameEventKey } from '@/formats/order-csv';
 import type { DayEventRecord } from '@/records/day';
 import { withEvents } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
-import { whoInWords, type DayLine } from './day-lines';
+import { whoInWords, type DayLine } from '@/features/shoot/day-lines';
 import type { LightCell } from './light-column';
 
 /** Bringing a running order into a shoot, and what goes out with one. */

@@ -29,6 +29,7 @@ export function useDraw(): DrawTool {
   );
 }
 
+/** The drawing tool of the page that is open. */
 export const DrawContext = createContext<DrawTool | undefined>(undefined);
 
 /** The drawing tool of the shoot whose page this is. */

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
 import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
 import { metres } from '@/features/shoot/words';
-import type { ItemDrag } from '@/features/shoot/plan-hand';
+import type { PlanUse } from '@/features/shoot/plan-use';
 import type { PlanScale } from '@/figures/plan-scale';
 import type { PlanDraft } from '@/figures/plan-types';
 import {
@@ -25,17 +25,8 @@ import { useDrawTool } from './use-draw';
 import { usePut } from './use-put';
 
 /** The drawing tool as the plan needs it. */
-export interface Drawing {
-  /** Whether marks and positions can be picked: not while points are put down. */
-  readonly picking: boolean;
-  readonly crossed: boolean;
-  readonly draft: PlanDraft | undefined;
-  readonly label: string;
-  readonly tap: (at: Point2) => void;
-  /** Moves a thing so that its anchor comes to where it is wished. */
-  readonly place: (item: ItemRef, to: Point2) => void;
+export interface Drawing extends PlanUse {
   readonly placeCorner: (id: string, index: number, to: Point2) => void;
-  readonly grab: (at: Point2, hold: (held: boolean) => void) => ItemDrag | undefined;
 }
 
 const legWords = (points: readonly Point2[]): PlanDraft['words'] =>
@@ -77,10 +68,8 @@ export function draftOf(state: DrawState, shoot: Pick<Shoot, 'marks' | 'position
   return { points, closed, words: legWords(points) };
 }
 
-function labelOf(state: DrawState, drawing: boolean): string {
-  const { tool } = state;
+function labelOf({ tool }: DrawState): string {
   const keys = 'Arrow keys move it, plus and minus zoom, brackets turn it';
-  if (!drawing) return `Plan. ${keys}`;
   const enter = {
     select: 'Enter selects what is under the cross',
     add: `Enter puts ${tool.name === 'add' ? KIND_WORDS[tool.kind].name.toLowerCase() : ''} at the cross`,
@@ -90,22 +79,21 @@ function labelOf(state: DrawState, drawing: boolean): string {
   return `Plan. ${keys}. ${enter}`;
 }
 
-/** Ties the drawing tool to the plan's scale and to the shoot. */
-export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
+/** The drawing tool's use of the plan, tied to its scale and to the shoot. */
+export function useDrawing(scale: PlanScale): Drawing {
   const { setup, shoot } = useLooked();
   const { update } = useShootEdits();
   const { state, act } = useDrawTool();
   const { put } = usePut();
   const { ground, features } = setup;
   const { tool, selected } = state;
-  const held = drawing && tool.name === 'select' ? selected : undefined;
+  const held = tool.name === 'select' ? selected : undefined;
   const movingId = held?.id;
   const { pxPerM } = scale;
   const snapped = (at: Point2) =>
     settled(at, piecesOf({ ground, features }, movingId), { snap: state.snap, pxPerM }).point;
 
   const tap = (at: Point2) => {
-    if (!drawing) return;
     if (tool.name === 'select') {
       const found = itemAt(at, pxPerM, shoot);
       act({ do: 'select', item: found });
@@ -119,7 +107,7 @@ export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
   };
 
   const place = ({ list, id }: ItemRef, to: Point2) => {
-    const wished = drawing ? snapped(to) : to;
+    const wished = snapped(to);
     update((current) => {
       const item = itemOf(current, { list, id });
       const anchor = item && anchorOf(item);
@@ -138,7 +126,7 @@ export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
     );
   };
 
-  const grab: Drawing['grab'] = (at, hold) => {
+  const grab: PlanUse['grab'] = (at, hold) => {
     if (!held || !sameItem(itemAt(at, pxPerM, shoot), held)) return undefined;
     const item = itemOf(shoot, held);
     const anchor = item && anchorOf(item);
@@ -153,14 +141,15 @@ export function useDrawing(scale: PlanScale, drawing: boolean): Drawing {
 
   const { marks, positions } = setup;
   const draft = useMemo(
-    () => (drawing ? draftOf(state, { marks, positions, features }) : undefined),
-    [drawing, state, marks, positions, features],
+    () => draftOf(state, { marks, positions, features }),
+    [state, marks, positions, features],
   );
   return {
-    picking: !drawing || tool.name === 'select',
-    crossed: drawing && tool.name !== 'select',
+    picking: tool.name === 'select',
+    crossed: tool.name !== 'select',
     draft,
-    label: labelOf(state, drawing),
+    label: labelOf(state),
+    picked: (item) => act({ do: 'select', item }),
     tap,
     place,
     placeCorner,

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import { useDay } from '@/features/day/use-day';
-import { eventTitle } from '@/features/day/day-lines';
-import { useOffline } from '@/features/root/use-offline';
-import { useCard } from '@/features/settings/use-card';
+import { useDay } from '@/features/shoot/use-day';
+import { eventTitle } from '@/features/shoot/day-lines';
+import { useOffline } from '@/ui/use-offline';
+import { useCard } from '@/features/shoot/use-card';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { dayOf } from '@/records/day-said';
 import { clockOf, localSecondOf } from '@/records/times';
@@ -42,7 +42,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
   ];
   const light = nextLight(card, ribbon.series, now);
   return (
-    <View role="region" aria-label="Now and next" className="gap-1 px-4 pt-2">
+    <View role="region" aria-label="Now and next" className="gap-1 px-3 pt-1">
       <View className="flex-row items-center justify-between gap-2">
         <Heading level={2} kind="title">
           {live && following
@@ -62,7 +62,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
       </View>
       {live ? null : (
         <Text kind="small" ink="quiet">
-          {`Rehearsing ${dayOf(shoot.startLocal)}. It teaches nothing.`}
+          {`Rehearsal of ${dayOf(shoot.startLocal)}: not counted.`}
         </Text>
       )}
       {lacks.length > 0 ? (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { JudgedFrame } from '@/features/shoot/JudgedFrame';
-import { useDay } from '@/features/day/use-day';
+import { useDay } from '@/features/shoot/use-day';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { chosenMark } from '@/answers/view';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
@@ -9,7 +9,7 @@ import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
 import { Text } from '@/ui/Text';
 import { runningLine } from './now-next';
-import { NoteSheet } from './NoteSheet';
+import { NoteSheet } from '@/features/shoot/NoteSheet';
 import { useField, type Seen } from './use-field';
 import { useFieldTime } from './use-field-time';
 
@@ -29,7 +29,7 @@ function Tap({
     <Pressable
       role="button"
       onPress={onPress}
-      className={`min-h-[58px] min-w-fit flex-1 items-center justify-center border border-ink px-1 active:opacity-60 ${strong ? 'bg-ink' : ''}`}
+      className={`min-h-[58px] min-w-[56px] flex-1 items-center justify-center border border-ink px-1 active:opacity-60 ${strong ? 'bg-ink' : ''}`}
     >
       <Text kind="strong" className={strong ? 'text-paper' : ''}>
         {label}
@@ -44,9 +44,16 @@ function Tap({
 }
 
 /** How the last frame looked: each press is a reading of the light. */
-export function Looked({ seen }: { readonly seen: Seen }) {
+export function Looked({ seen, few }: { readonly seen: Seen; readonly few: boolean }) {
   const { looked } = useField();
-  return <JudgedFrame label="The last frame looked" onPress={(stops) => looked(seen, stops)} />;
+  return (
+    <JudgedFrame
+      large
+      few={few}
+      label="The last frame looked"
+      onPress={(stops) => looked(seen, stops)}
+    />
+  );
 }
 
 /** Whether what is photographed is wild: then it comes and goes as it likes. */
@@ -89,7 +96,7 @@ export function Taps() {
         />
         {wild ? (
           <Tap
-            label="Came"
+            label="Sighting"
             under={`${came} ${name}`}
             onPress={() => log({ kind: 'sighting', name }, `${name} at ${mark.name}`)}
           />
@@ -162,7 +169,7 @@ function Tag({ label, onPress }: { readonly label: string; readonly onPress: () 
     <Pressable
       role="button"
       onPress={onPress}
-      className="min-h-touch min-w-touch items-center justify-center border-b border-ink px-3 active:opacity-60"
+      className="min-h-[56px] min-w-[56px] items-center justify-center border border-line px-3 active:opacity-60"
     >
       <Text kind="label">{label}</Text>
     </Pressable>

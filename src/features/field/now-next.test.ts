@@ -2,7 +2,7 @@ import { LARKMOOR } from '@/demo/larkmoor';
 import type { LightSeries, SettingsCard } from '@/core';
 import { SUBJECTS } from '@/presets/subjects';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
-import { dayLines } from '@/features/day/day-lines';
+import { dayLines } from '@/features/shoot/day-lines';
 import { msOf } from '@/records/times';
 import { countdown, nextCall, nextLight, runningLine } from './now-next';
 

@@ -1,9 +1,9 @@
 import type { LightSeries, SettingsCard } from '@/core';
 import { callTimes } from '@/answers/day-request';
-import { comingLines, eventTitle, type DayLine } from '@/features/day/day-lines';
+import { comingLines, eventTitle, type DayLine } from '@/features/shoot/day-lines';
 import { turningsOf } from '@/answers/light-plan';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
-import { turnInWords } from '@/features/settings/card';
+import { turnInWords } from '@/features/shoot/card';
 import type { Shoot } from '@/records/shoot';
 
 /** What is on, and what comes next, in the few words that a glance takes in. */

@@ -37,12 +37,8 @@ export function useNowMs(wanted: boolean): number | undefined {
   return wanted ? now : undefined;
 }
 
-/**
- * Keeps the minute looked at with the clock while the field is open on its day.
- * @param open whether the field is what is looked at
- */
+/** Keeps the minute looked at with the clock while the field is open on its day. */
 export function useFollowedTime(
-  open: boolean,
   { fromMs, toMs }: Pick<ShootHours, 'fromMs' | 'toMs'>,
   timeZone: string,
   update: Update,
@@ -51,7 +47,6 @@ export function useFollowedTime(
   const [wanted, setWanted] = useState(true);
   const following = live && wanted;
   useEffect(() => {
-    if (!open) return undefined;
     const tick = () => {
       const now = Date.now();
       setLive(now >= fromMs && now <= toMs);
@@ -62,9 +57,9 @@ export function useFollowedTime(
       clearTimeout(first);
       clearInterval(timer);
     };
-  }, [open, fromMs, toMs]);
+  }, [fromMs, toMs]);
   useEffect(() => {
-    if (!open || !following) return undefined;
+    if (!following) return undefined;
     const tick = () => {
       const atLocal = localMinuteOf(Date.now(), timeZone);
       update((current) => (current.atLocal === atLocal ? current : { ...current, atLocal }));
@@ -72,6 +67,6 @@ export function useFollowedTime(
     tick();
     const timer = setInterval(tick, SECOND_MS);
     return () => clearInterval(timer);
-  }, [open, following, timeZone, update]);
+  }, [following, timeZone, update]);
   return useMemo(() => ({ live, following, follow: setWanted }), [live, following]);
 }

@@ -3,8 +3,8 @@ import { evSaid } from '@/answers/heard';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import type { Plan } from '@/features/shoot/use-plan';
 import { lookedInWords } from '@/features/shoot/words';
-import { readingAt } from '@/features/light/use-readings';
-import { memorySlots, type Slot } from '@/features/settings/slots';
+import { readingAt } from '@/features/shoot/use-readings';
+import { memorySlots, type Slot } from '@/features/shoot/slots';
 import {
   isLogFull,
   openWatch,

@@ -5,8 +5,8 @@ import { useShootPage } from '@/features/shoot/ShootContext';
 import { ScoreStrip } from '@/figures/ScoreStrip';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
-import { Heading, Text } from '@/ui/Text';
-import { useIsWide } from '@/ui/use-is-wide';
+import { Text } from '@/ui/Text';
+import { useIsWide } from '@/ui/use-shape';
 import {
   adviceInWords,
   compareRequestOf,
@@ -19,9 +19,9 @@ import {
 } from './compare';
 import { CompareTable } from './CompareTable';
 import { FigureRow } from './FigureRow';
-import { outOfHundred } from './SearchSection';
+import { outOfHundred } from './score-words';
 import { weakest } from '@/answers/search';
-import { useSearchTool } from './use-search';
+import { useSearchTool } from '@/features/shoot/use-search';
 
 /** All positions for the chosen mark side by side, through the shoot, and what would better each. */
 export function CompareSection() {
@@ -42,10 +42,7 @@ export function CompareSection() {
   if (!plan.seen.ok) return null;
   const { compared, trouble } = comparison ?? {};
   return (
-    <View role="region" aria-label="Compare positions" className="gap-3 pt-2">
-      <Heading level={2} kind="figure">
-        Positions side by side
-      </Heading>
+    <View role="region" aria-label="Compare positions" className="gap-3">
       <Button label="Compare the positions" onPress={ask} />
       {trouble ? <Text role="alert">They could not be compared: {trouble}.</Text> : null}
       {comparison && !compared && !trouble ? <Text role="status">Comparing…</Text> : null}
@@ -102,8 +99,8 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
       </View>
       <Text kind="small">
         {score.refusals.length > 0
-          ? `May not: ${score.refusals.join(', ')}.`
-          : `Gives up most: ${weakest(score)
+          ? `Off limits: ${score.refusals.join(', ')}.`
+          : `Weakest: ${weakest(score)
               .map(({ why }) => why)
               .join('; ')}.`}
       </Text>

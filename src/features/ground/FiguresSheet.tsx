@@ -7,7 +7,7 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
-import { useIsWide } from '@/ui/use-is-wide';
+import { useIsWide } from '@/ui/use-shape';
 import { useSorted, type SortColumn, type SortedHead } from '@/ui/use-sorted';
 import { allFigures, distanceOf, evOf, fillOf, type FiguresRow } from './all-figures';
 import { FigureRow } from './FigureRow';

@@ -6,7 +6,7 @@ import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import {
   bestPlaces,
   placeAt,
@@ -19,9 +19,8 @@ import {
   type Scope,
   type ShotThere,
 } from '@/answers/search';
-import { useSearchTool } from './use-search';
-
-export const outOfHundred = (total: number): string => `${Math.round(total * 100)} of 100`;
+import { useSearchTool } from '@/features/shoot/use-search';
+import { outOfHundred } from './score-words';
 
 const MARKS: readonly Option<Scope['marks']>[] = [
   { value: 'chosen', label: 'This mark' },
@@ -66,7 +65,11 @@ function ScopeFields() {
 }
 
 /** Where else to stand: asked of the whole ground, answered by the worker. */
-export function SearchSection() {
+export function SearchSection({
+  onDone,
+}: {
+  /** Puts the panel away; none where it stays. */ readonly onDone?: () => void;
+}) {
   const { plan, update } = useShootPage();
   const { setup, seen, atMs, hours } = plan;
   const { wish, scope, state, start, stop, clear } = useSearchTool();
@@ -93,10 +96,7 @@ export function SearchSection() {
       ),
     }));
   return (
-    <View role="region" aria-label="Where else to stand" className="gap-3 pt-2">
-      <Heading level={2} kind="figure">
-        Where else to stand
-      </Heading>
+    <View role="region" aria-label="Where else to stand" className="gap-3">
       <ScopeFields />
       {running ? (
         <>
@@ -109,7 +109,7 @@ export function SearchSection() {
       ) : (
         <Button label="Search the ground" onPress={search} />
       )}
-      {trouble ? <Text role="alert">The search could not be made: {trouble}.</Text> : null}
+      {trouble ? <Text role="alert">The search failed: {trouble}.</Text> : null}
       {request && result && !running ? (
         <>
           <Text kind="small" ink="quiet">
@@ -121,7 +121,14 @@ export function SearchSection() {
             </Text>
           ) : null}
           <Found result={result} request={request} onStand={standAt} />
-          <Button kind="quiet" label="Take the search off the plan" onPress={clear} />
+          <Button
+            kind="quiet"
+            label="Take the search off the plan"
+            onPress={() => {
+              clear();
+              onDone?.();
+            }}
+          />
         </>
       ) : null}
     </View>
@@ -231,7 +238,7 @@ function PlaceWords({
 }) {
   const { clock } = useShootPage().plan;
   if (place.refusals.length > 0) {
-    return <Text>{`One may not stand here: ${place.refusals.join('; ')}.`}</Text>;
+    return <Text>{`Off limits: ${place.refusals.join('; ')}.`}</Text>;
   }
   return (
     <>
@@ -264,5 +271,5 @@ function shotInWords(
   const lacks = weakest(score)
     .map(({ why }) => why)
     .join('; ');
-  return `${name}${away}${when}${lens}. Gives up most: ${lacks}.`;
+  return `${name}${away}${when}${lens}. Weakest: ${lacks}.`;
 }

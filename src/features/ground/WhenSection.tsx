@@ -9,7 +9,7 @@ import { onDay } from '@/records/edit-day';
 import { clockOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Slider } from '@/ui/Slider';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import { requestFaceDays } from '@/workers/light-series-client';
 import { calendarDay, calendarOf, dayInWords, facedScene, yearInWords } from './when';
 
@@ -20,18 +20,11 @@ const YEAR_ROW_PX = 8;
 /** How the face is lit through the day and the year, so that one can plan a hide months ahead. */
 export function WhenSection() {
   const { setup, seen } = useShootPage().plan;
-  const [open, setOpen] = useState(false);
-  if (!seen.ok || setup.light.indoors) return null;
+  if (!seen.ok) return <Text>There is no view from here to be lit.</Text>;
+  if (setup.light.indoors) return <Text>Under a roof the sun lights no face.</Text>;
   return (
-    <View role="region" aria-label="When the face is lit" className="gap-3 pt-2">
-      <Heading level={2} kind="figure">
-        When the face is lit
-      </Heading>
-      <Button
-        label={open ? 'Put the calendar away' : 'See the day and the year'}
-        onPress={() => setOpen(!open)}
-      />
-      {open ? <DayAndYear /> : null}
+    <View role="region" aria-label="When the face is lit" className="gap-3">
+      <DayAndYear />
     </View>
   );
 }

@@ -1,8 +1,7 @@
 import { View } from 'react-native';
 import type { FaceWanted, LightWanted } from '@/core';
 import { Choice, type Option } from '@/ui/Choice';
-import { Heading } from '@/ui/Text';
-import { useSearchTool } from './use-search';
+import { useSearchTool } from '@/features/shoot/use-search';
 
 const FACES: readonly Option<FaceWanted>[] = [
   { value: 'front', label: 'Front' },
@@ -22,9 +21,6 @@ export function WishSection() {
   const { wish, setWish } = useSearchTool();
   return (
     <View role="region" aria-label="The picture wanted" className="gap-3 pt-2">
-      <Heading level={2} kind="figure">
-        The picture wanted
-      </Heading>
       <Choice
         label="Face wanted"
         value={wish.face}

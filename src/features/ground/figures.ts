@@ -50,6 +50,23 @@ export function backgroundInWords(view: View, aperture: number, back: AlongSight
   return `${back.obstacle.name}, ${times.toFixed(1)} times as far${times < 2 ? ', short of twice' : ''}: ${look}, ${disc(backgroundM)}`;
 }
 
+/** "readable behind, 2.6× as far: West stand": what is behind, in a few words. */
+export function backdropInShort(view: View, aperture: number, back: AlongSight['back']): string {
+  if (!back) return 'open behind';
+  const backgroundM = alongTheLine(view, back.distanceM);
+  const subjectM = view.sight.distanceM;
+  const { look } = backdropVerdict({
+    focalMm: view.focalMm,
+    aperture,
+    subjectM,
+    backgroundM,
+    detailM: BACKDROP_DETAIL_M[back.obstacle.detail],
+  });
+  return `${LOOK_WORDS[look]} behind, ${(backgroundM / subjectM).toFixed(1)}×: ${back.obstacle.name}`;
+}
+
+const LOOK_WORDS = { washed: 'washed out', soft: 'soft', readable: 'readable' } as const;
+
 const MESH_WORDS = { gone: 'not seen', veil: 'a veil', seen: 'its pattern shows' } as const;
 
 /** "Wire fence, 0.4 m off: not seen, costs 0.2 stop". */

@@ -15,34 +15,20 @@ import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useToast } from '@/ui/Toast';
-import type { ShotServed } from '@/answers/bag';
-import { shotServedInWords } from './bag-words';
 import { itemInWords, KIND_NAMES } from './item-words';
 import { ItemSheet } from './ItemSheet';
 import { useChangeKit } from './use-kit';
 
 const KINDS = Object.keys(KIND_NAMES) as KitKind[];
 
-/** What the bag can serve, and what is in it. */
-export function BagTab({ served }: { readonly served: readonly ShotServed[] }) {
+/** What is in the bag. */
+export function BagTab() {
   const { kit } = useShootPage().plan.setup;
   const [edited, setEdited] = useState<KitItem>();
   const [adding, setAdding] = useState(false);
   const full = kit.bag.length >= MOST_IN_BAG;
   return (
     <View className="gap-5">
-      {served.length > 0 ? (
-        <View role="list" aria-label="Shots and the bag">
-          {served.map((entry) => (
-            <View key={entry.shot.id} role="listitem" className="border-b border-line py-2">
-              <Text kind="strong">{`${entry.served ? 'Served' : 'Not served'}: ${entry.shot.name}`}</Text>
-              <Text kind="small" ink={entry.served ? 'quiet' : 'ink'}>
-                {shotServedInWords(entry)}
-              </Text>
-            </View>
-          ))}
-        </View>
-      ) : null}
       <View className="gap-2">
         <Heading level={2} kind="figure">
           In the bag
@@ -63,7 +49,7 @@ export function BagTab({ served }: { readonly served: readonly ShotServed[] }) {
             />
           ))}
         </View>
-        <Button label="Put something in" disabled={full} onPress={() => setAdding(true)} />
+        <Button label="Add to bag" disabled={full} onPress={() => setAdding(true)} />
         {full ? (
           <Text kind="small" ink="quiet">
             {`A bag holds ${MOST_IN_BAG} things.`}
@@ -116,7 +102,7 @@ function AddSheet({
   };
   const waiting = (shelf?.items ?? []).filter((item) => !kit.bag.some(({ id }) => id === item.id));
   return (
-    <Sheet title="Put something in" open onClose={onClose}>
+    <Sheet title="Add to bag" open onClose={onClose}>
       {waiting.length > 0 ? (
         <View className="gap-1">
           <Heading level={3}>From your shelf</Heading>

@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { CONVERTERS } from '@/presets/lenses';
 import { fitting } from '@/records/edit-kit';
-import { bodyOptions, itemsOf, lensOf, lensOptions } from '@/records/kit';
+import { bodyOf, bodyOptions, itemsOf, lensOf, lensOptions } from '@/records/kit';
+import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
@@ -12,19 +13,21 @@ import { twoBodies } from '@/answers/two-bodies';
 import { twoBodiesInWords } from './two-bodies-words';
 import { useChangeKit } from './use-kit';
 
-/** What is in the hands, and on the second strap. */
-export function HandsTab() {
+/** What is in the hands of the open shoot. */
+export function HandControls() {
   const { kit } = useShootPage().plan.setup;
   const change = useChangeKit();
-  return (
-    <View className="gap-6">
-      <KitControls kit={kit} onChange={change} />
-      <SecondBody />
-    </View>
-  );
+  return <KitControls kit={kit} onChange={change} />;
 }
 
-function SecondBody() {
+/** "1.5x crop body, 20 MP with 24–70 mm f/2.8", or that there is none. */
+export function secondInWords({ second, bag }: Shoot['kit']): string {
+  if (!second) return 'none carried: one long, one short covers more';
+  return `${bodyOf({ ...second, bag }).name} with ${lensOf({ ...second, bag }).name}`;
+}
+
+/** What hangs on the second strap, and from where to where each frames. */
+export function SecondBody() {
   const { setup, seen } = useShootPage().plan;
   const change = useChangeKit();
   const { kit } = setup;

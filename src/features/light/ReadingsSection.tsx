@@ -14,19 +14,13 @@ import { useInks } from '@/ui/theme';
 import { clicksInWords } from '@/features/shoot/light-words';
 import { gridWalk, groundClicks, type WalkPoint } from '@/answers/light-plan';
 import { ReadingForm } from './ReadingForm';
-import { useReadings } from './use-readings';
-import { useWalkTool } from './use-walk';
+import { useReadings } from '@/features/shoot/use-readings';
+import { useWalkTool } from '@/features/shoot/use-walk';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
-/** What was measured here; the light follows it. */
-export function ReadingsSection() {
-  const { seen } = useShootPage().plan;
-  return seen.ok ? <Readings seen={seen} /> : null;
-}
-
 /** How the plan and what was measured agree. */
-function agreement({ answer }: Seen, measured: boolean): string {
+export function agreement({ answer }: Seen, measured: boolean): string {
   const { correction } = answer.light;
   if (!correction) return 'Nothing measured yet: the light is as computed.';
   const { offsetStops, sigmaStops } = correction;
@@ -37,42 +31,43 @@ function agreement({ answer }: Seen, measured: boolean): string {
   return `${measured ? 'By your readings' : 'By earlier shoots here'} the light here is ${off}, sure to ±${sigmaStops.toFixed(1)}.`;
 }
 
-function Readings({ seen }: { readonly seen: Seen }) {
-  const { plan } = useShootPage();
-  const { setup, shoot, clock, atMs } = plan;
-  const { readings } = setup;
-  const [open, setOpen] = useState(false);
-  const { add, remove } = useReadings(seen);
-  const { walk, begin } = useWalkTool();
-  const { view, answer } = seen;
-  const full = readings.length >= MOST_READINGS;
+/** What was measured here, the ground in clicks, and how far the light follows it. */
+export function Readings({ seen }: { readonly seen: Seen }) {
+  const { readings } = useShootPage().plan.setup;
+  const { remove } = useReadings(seen);
   return (
     <View role="region" aria-label="Readings" className="gap-3">
-      <Heading level={2} kind="figure">
-        Readings
-      </Heading>
       <Text aria-live="polite">{agreement(seen, readings.length > 0)}</Text>
-      {walk ? (
-        <WalkPanel seen={seen} />
-      ) : (
-        <View className="flex-row gap-2">
-          <View className="flex-1">
-            <Button
-              label="Take a reading"
-              kind="primary"
-              disabled={full}
-              onPress={() => setOpen(true)}
-            />
-          </View>
-          <View className="flex-1">
-            <Button
-              label="Walk the ground"
-              disabled={full}
-              onPress={() => begin(gridWalk(setup))}
-            />
-          </View>
+      <GroundInClicks seen={seen} />
+      <List readings={readings} onRemove={remove} />
+    </View>
+  );
+}
+
+/** A reading here and now, or one after the other over the ground. */
+export function TakeReadings({ seen }: { readonly seen: Seen }) {
+  const { plan } = useShootPage();
+  const { setup, shoot, clock, atMs } = plan;
+  const [open, setOpen] = useState(false);
+  const { add } = useReadings(seen);
+  const { begin } = useWalkTool();
+  const { view, answer } = seen;
+  const full = setup.readings.length >= MOST_READINGS;
+  return (
+    <View className="gap-1">
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Button
+            label="Take a reading"
+            kind="primary"
+            disabled={full}
+            onPress={() => setOpen(true)}
+          />
         </View>
-      )}
+        <View className="flex-1">
+          <Button label="Walk the ground" disabled={full} onPress={() => begin(gridWalk(setup))} />
+        </View>
+      </View>
       {full ? (
         <Text kind="small">
           {`${MOST_READINGS} readings are kept at most: take old ones away to add others.`}
@@ -95,14 +90,12 @@ function Readings({ seen }: { readonly seen: Seen }) {
           }}
         />
       </Sheet>
-      <GroundInClicks seen={seen} />
-      <List readings={readings} onRemove={remove} />
     </View>
   );
 }
 
 /** One point of the walk after the other. */
-function WalkPanel({ seen }: { readonly seen: Seen }) {
+export function WalkPanel({ seen }: { readonly seen: Seen }) {
   const { plan } = useShootPage();
   const { walk, next, end } = useWalkTool();
   const { add } = useReadings(seen);

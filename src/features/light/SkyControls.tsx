@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import { fetchForecast } from './forecast-client';
 import { degrees, written } from '@/ui/units';
 
@@ -53,12 +53,9 @@ interface SkyProps {
   readonly update: ShootPage['update'];
 }
 
-/** What shines: the sky, by hand or by forecast, and the lamps. */
-export const SkyControls = memo(function SkyControls(props: SkyProps) {
-  const { shoot, hours, clock, update } = props;
-  const { light } = shoot;
-  const { timeZone } = shoot.place;
-  const changeLight = (change: (light: Light) => Partial<Light>, step?: string) =>
+const lightChanger =
+  (update: ShootPage['update']) =>
+  (change: (light: Light) => Partial<Light>, step?: string): void =>
     update(
       (current) => ({
         ...current,
@@ -66,13 +63,29 @@ export const SkyControls = memo(function SkyControls(props: SkyProps) {
       }),
       step,
     );
-  const lampLevel = LAMPS.find(({ id }) => LAMP_LEVELS_LUX[id] === light.lampLux);
-  const own = { value: 'own', label: `As measured, ${light.lampLux} lx` };
+
+/** "clear", "by the simulated forecast, changeable", "a roof over the ground". */
+export function skyInWords({ indoors, sky, skyFrom, forecast }: Light): string {
+  if (indoors) return 'a roof over the ground';
+  return skyFrom === 'forecast' && forecast
+    ? `${WEATHER_NAMES[forecast.weather].toLowerCase()}, by the simulated forecast`
+    : `${SKIES.find(({ value }) => value === sky)?.label.toLowerCase() ?? sky}, set by hand`;
+}
+
+/** "Club, 250 lx", "none". */
+export function lampsInWords({ lampLux }: Light): string {
+  const level = LAMPS.find(({ id }) => LAMP_LEVELS_LUX[id] === lampLux);
+  if (lampLux <= 0) return 'none';
+  return level ? lampLabel(level) : `${lampLux} lx, as measured`;
+}
+
+/** The sky over the ground: by hand, or by a forecast. */
+export const SkyControls = memo(function SkyControls(props: SkyProps) {
+  const { shoot, update } = props;
+  const { light } = shoot;
+  const changeLight = lightChanger(update);
   return (
     <View className="gap-3">
-      <Heading level={2} kind="figure">
-        The light
-      </Heading>
       <Choice
         label="Over the ground"
         value={light.indoors ? 'roof' : 'sky'}
@@ -100,6 +113,24 @@ export const SkyControls = memo(function SkyControls(props: SkyProps) {
           <ForecastControls {...props} />
         </>
       )}
+    </View>
+  );
+});
+
+/** The lamps of the ground: how bright, and from when. */
+export const LampControls = memo(function LampControls({
+  shoot,
+  hours,
+  clock,
+  update,
+}: Omit<SkyProps, 'atMs'>) {
+  const { light } = shoot;
+  const { timeZone } = shoot.place;
+  const changeLight = lightChanger(update);
+  const lampLevel = LAMPS.find(({ id }) => LAMP_LEVELS_LUX[id] === light.lampLux);
+  const own = { value: 'own', label: `As measured, ${light.lampLux} lx` };
+  return (
+    <View className="gap-3">
       <Picker
         label="Lamps"
         value={lampLevel?.id ?? 'own'}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
 import { evSaid } from '@/answers/heard';
-import { NoteSheet } from '@/features/field/NoteSheet';
+import { NoteSheet } from '@/features/shoot/NoteSheet';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { writeLogJson, writeLogTable } from '@/formats/log-table';
 import { fileStem } from '@/formats/shoot-json';

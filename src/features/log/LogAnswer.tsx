@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { useShootPage } from '@/features/shoot/ShootContext';
+import { OwedSign } from '@/features/shoot/OwedSign';
 import { percent } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
 import { countedEntries, matchedFrames } from '@/answers/matched';
@@ -20,18 +21,33 @@ export function LogAnswer() {
         ? `${taps} ${taps === 1 ? 'keeper' : 'keepers'} tapped, no pictures read in yet`
         : 'Nothing logged yet';
   return (
-    <View role="region" aria-label="What came of it" className="gap-1 px-4 pt-3">
-      <Heading level={2} kind="title">
+    <View role="region" aria-label="What came of it" className="gap-1">
+      <Heading level={3} kind="title">
         {head}
       </Heading>
       {delivered.length > 0 ? (
-        <Text>
-          {owed.length === 0
-            ? `All ${delivered.length} promised shots are delivered.`
-            : `${delivered.length - owed.length} of ${delivered.length} promised shots are delivered. Short: ${owed
-                .map(({ shot, delivered: came, quota }) => `${shot.name} (${came} of ${quota})`)
-                .join(', ')}.`}
-        </Text>
+        <>
+          <Text>
+            {owed.length === 0
+              ? `All ${delivered.length} promised shots are delivered.`
+              : `${delivered.length - owed.length} of ${delivered.length} promised shots are delivered.`}
+          </Text>
+          <View role="list" aria-label="Owed and had">
+            {delivered.map(({ shot, delivered: came, quota }) => (
+              <View
+                key={shot.id}
+                role="listitem"
+                className="flex-row items-center gap-2 border-b border-line py-1"
+              >
+                <Text kind="small" className="shrink grow">
+                  {shot.name}
+                </Text>
+                <Text kind={came < quota ? 'label' : 'small'}>{`${came} of ${quota}`}</Text>
+                <OwedSign sign={came >= quota ? 'had' : came > 0 ? 'partly' : 'not'} />
+              </View>
+            ))}
+          </View>
+        </>
       ) : null}
     </View>
   );

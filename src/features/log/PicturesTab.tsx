@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Check from 'lucide-react-native/icons/check';
 import { useShootPage } from '@/features/shoot/ShootContext';
-import { eventTitle } from '@/features/day/day-lines';
+import { eventTitle } from '@/features/shoot/day-lines';
 import { withoutFrames, withPicked } from '@/records/edit-log';
 import { Button } from '@/ui/Button';
 import { chooseFiles } from '@/ui/files';

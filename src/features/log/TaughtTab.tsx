@@ -5,12 +5,12 @@ import { percent, stops } from '@/features/shoot/words';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { visitInWords, visitsByHour, watchesWithSightings } from '@/answers/nature';
 import { RateBar } from '@/figures/RateBars';
-import { demoShoots } from '@/features/root/seed';
+import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { Heading, Text } from '@/ui/Text';
 import { median } from '@/answers/against-plan';
-import { teachersOf } from './lessons';
+import { teachersOf } from '@/features/shoot/lessons';
 import { againstInWords } from './log-rows';
 import { pressesOf, standInWords, type MatchedFrame } from '@/answers/matched';
 import {

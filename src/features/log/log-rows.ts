@@ -1,6 +1,6 @@
 import { isPictureTime } from '@/core';
 import { evSaid } from '@/answers/heard';
-import { eventTitle } from '@/features/day/day-lines';
+import { eventTitle } from '@/features/shoot/day-lines';
 import { engraved, lookedInWords, stops } from '@/features/shoot/words';
 import type { LogRow } from '@/formats/log-table';
 import type { LogEntry } from '@/records/log';

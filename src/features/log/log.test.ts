@@ -11,7 +11,7 @@ import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import { median, planComparer } from '@/answers/against-plan';
 import { againstInWords, figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
-import { lessonsFor, taughtByEarlier } from './lessons';
+import { lessonsFor, taughtByEarlier } from '@/features/shoot/lessons';
 import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from '@/answers/matched';
 import {
   deliveredOf,

@@ -11,9 +11,9 @@ import { isSeeded } from '@/records/list';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
-import { demoShoots } from './seed';
+import { demoShoots } from '@/demo/seed';
 import { SkipLink } from './SkipLink';
-import { useKeptApp } from './use-offline';
+import { useKeptApp } from '@/ui/use-offline';
 import { useScreenFocus } from './use-screen-focus';
 
 // A change of a record is drawn with the next frame, and only once in it.

@@ -8,11 +8,11 @@ import { dayOf } from '@/records/day-said';
 import { Button } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
 import { downloadBlob, printPicture } from '@/ui/files';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { cardLine, cardNotes, turnedLines } from './card';
-import { memorySlots } from './slots';
-import { useCard } from './use-card';
+import { cardLine, cardNotes, turnedLines } from '@/features/shoot/card';
+import { memorySlots } from '@/features/shoot/slots';
+import { useCard } from '@/features/shoot/use-card';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
@@ -51,9 +51,6 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
     );
   return (
     <View className="gap-4">
-      <Heading level={2} kind="figure">
-        Settings card
-      </Heading>
       <Text kind="small" ink="quiet">
         {`${view.mark.name} from ${view.position.name}. A row each time a dial must turn by a click and stays so.`}
       </Text>
@@ -95,19 +92,16 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
           onPress={() => printPicture(cardSvg(sheet, 'paper'), `Settings card of ${shoot.title}`)}
         />
       </View>
-      <Slots seen={seen} />
     </View>
   );
 }
 
-function Slots({ seen }: { readonly seen: Seen }) {
+/** What to store in the body's memory slots. */
+export function SlotsTab({ seen }: { readonly seen: Seen }) {
   const { clock, atMs, setup } = useShootPage().plan;
   const slots = memorySlots(seen.view, setup.choice, seen.answer.light);
   return (
     <View className="gap-2">
-      <Heading level={2} kind="figure">
-        Memory slots
-      </Heading>
       <Text kind="small" ink="quiet">
         {`To store in the body, for the light at ${clock(atMs)}.`}
       </Text>

@@ -63,12 +63,12 @@ export function Levers({
     iso: [view.body.iso.base, view.body.iso.last],
   };
   const free: Readonly<Record<Lever, string>> = {
-    shutterS: `automatic: ${shutterRuleInWords(view, exposure)}`,
-    aperture: `automatic: ${apertureRuleInWords(exposure)}`,
-    iso: `automatic: ${ISO_WORDS[exposure.noise.level]}`,
+    shutterS: shutterRuleInWords(view, exposure),
+    aperture: apertureRuleInWords(exposure),
+    iso: ISO_WORDS[exposure.noise.level],
   };
   return (
-    <View role="group" aria-label="Dials" className="gap-3">
+    <View role="group" aria-label="Dials" className="gap-1">
       {(Object.keys(KINDS) as Lever[]).map((lever) => (
         <DialStepper
           key={lever}
@@ -77,7 +77,8 @@ export function Levers({
           least={ends[lever][0]}
           most={ends[lever][1]}
           dial={view.dial}
-          note={held[lever] === undefined ? free[lever] : 'held by you'}
+          inLine
+          note={held[lever] === undefined ? `automatic: ${free[lever]}` : 'held by you'}
           onChange={(value) => hold(lever, value)}
         />
       ))}

@@ -7,10 +7,10 @@ import { sceneOf, viewOf, type View } from '@/answers/view';
 import { CARD_SIZES, cardSvg } from '@/formats/card-image';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
-import { cardLine, cardNotes, cardRequest, turnedLines, turnInWords } from './card';
+import { cardLine, cardNotes, cardRequest, turnedLines, turnInWords } from '@/features/shoot/card';
 import { focusZone, panSwing } from './instruments';
 import { focusPlan, motionSaid, swingOf } from './motion-words';
-import { memorySlots } from './slots';
+import { memorySlots } from '@/features/shoot/slots';
 
 const [larkmoor, alder, tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
 const seen = (shoot: Shoot): View => {

@@ -1,15 +1,15 @@
 import { memo } from 'react';
 import { View as Box } from 'react-native';
-import { limitsOf, refusals, type Settings } from '@/core';
+import type { Settings } from '@/core';
 import { LitBall } from '@/figures/LitBall';
-import { onFieldOfPlay } from '@/presets/grounds';
 import { CautionSign } from '@/ui/CautionSign';
 import { Exposure } from '@/ui/Exposure';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { ballOf, type Answer } from '@/answers/answer';
 import { useShootPage } from './ShootContext';
-import { chosenPosition, type View } from '@/answers/view';
+import type { View } from '@/answers/view';
+import { useWarnings } from './use-warnings';
 import { bearingInWords, engraved, faceSeen, lightInWords, metres, troubleInWords } from './words';
 import { extrasInWords, shutterReason } from './exposure-words';
 import { notesOf } from './frame-notes';
@@ -61,30 +61,8 @@ function Ball({ view, answer }: { readonly view: View; readonly answer: Answer }
 }
 
 /** What can hurt someone from here: the sun near the frame, a place where one may not stand. */
-export function Warnings({ view, answer }: { readonly view: View; readonly answer: Answer }) {
-  const { setup } = useShootPage().plan;
-  const { features, positions, choice, ground } = setup;
-  const where = chosenPosition({ positions, choice });
-  const onField = onFieldOfPlay(ground.template, ground.bearingDeg, where);
-  const keepOuts = features.filter(({ kind }) => kind === 'keepOut');
-  // On the field of play one is told so already.
-  const refused = onField ? [] : refusals(where, limitsOf(keepOuts));
-  return (
-    <>
-      {answer.sunNearFrame ? (
-        <Warning text="the sun is within 10° of the frame. Never look at it through the finder or a long lens." />
-      ) : null}
-      {refused.map((why) => (
-        <Warning
-          key={why}
-          text={`this stands ${why}. Ask whoever is in charge where you may work.`}
-        />
-      ))}
-      {onFieldOfPlay(ground.template, ground.bearingDeg, view.position) ? (
-        <Warning text="this stands on the field of play. Stay behind the lines and ask the officials where you may work." />
-      ) : null}
-    </>
-  );
+export function Warnings() {
+  return useWarnings().map((text) => <Warning key={text} text={text} />);
 }
 
 /** What goes with the three dials: a lift afterwards, a filter. */
@@ -99,7 +77,7 @@ export function AnswerPanel() {
   const { seen } = plan;
   if (!seen.ok) {
     return (
-      <Box className="gap-1 px-4 py-3" role="alert">
+      <Box className="gap-1" role="alert">
         <Text kind="title">No answer from here</Text>
         <Text>{troubleInWords(seen.trouble)}</Text>
       </Box>
@@ -109,7 +87,7 @@ export function AnswerPanel() {
   const { ev } = answer.light;
   const spread = ev.high - ev.low;
   return (
-    <Box role="region" aria-label="Answer" className="gap-2 px-4 py-2">
+    <Box role="region" aria-label="The whole answer" className="gap-2">
       <Overfilled view={view} />
       <Exposure {...engraved(answer.exposure.settings)} />
       <Extras settings={answer.exposure.settings} />
@@ -124,7 +102,7 @@ export function AnswerPanel() {
           .filter(Boolean)
           .join(' ')}
       </Text>
-      <Warnings view={view} answer={answer} />
+      <Warnings />
       <Box className="flex-row items-start gap-3 border-t border-line pt-2">
         <Ball view={view} answer={answer} />
         <Fact

@@ -17,6 +17,7 @@ export function DialStepper({
   dial = 'third',
   label = LABELS[kind],
   note,
+  inLine = false,
   onChange,
 }: {
   readonly kind: ScaleKind;
@@ -27,6 +28,7 @@ export function DialStepper({
   readonly dial?: Dial | undefined;
   readonly label?: string;
   readonly note?: string | undefined;
+  readonly inLine?: boolean;
   readonly onChange: (value: number) => void;
 }) {
   // A longer time is the smaller turn of the dial: more is faster.
@@ -42,7 +44,10 @@ export function DialStepper({
       min={Math.min(...ends)}
       max={Math.max(...ends)}
       valueText={markAt(kind, sign * now, dial).label}
+      {...(inLine &&
+        kind === 'iso' && { shown: markAt(kind, sign * now, dial).label.replace('ISO ', '') })}
       note={note}
+      inLine={inLine}
       onStep={(clicks) => {
         const next = counted(clicks, () => true);
         if (next !== undefined) onChange(markAt(kind, sign * next, dial).value);

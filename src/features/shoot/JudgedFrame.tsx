@@ -13,9 +13,15 @@ const STOPS = [1, 2, 3, 4] as const;
 export function JudgedFrame({
   label = 'It looked',
   value,
+  large = false,
+  few = false,
   onPress,
 }: {
   readonly label?: string;
+  /** For a gloved thumb: each a button of its own, apart from the others. */
+  readonly large?: boolean;
+  /** In one row, where there is no height for all: two stops to either side. */
+  readonly few?: boolean;
   readonly value?: number;
   readonly onPress: (looksDarkStops: number) => void;
 }) {
@@ -28,7 +34,7 @@ export function JudgedFrame({
         aria-label={`Looked ${lookedInWords(stops)}${stops === 0 ? '' : `: ${text}`}`}
         {...(value !== undefined && { 'aria-pressed': chosen })}
         onPress={() => onPress(stops)}
-        className={`min-h-touch min-w-fit flex-1 items-center justify-center border-ink active:opacity-60 ${edges} ${chosen ? 'bg-ink' : ''}`}
+        className={`flex-1 items-center justify-center border-ink active:opacity-60 ${large ? 'min-h-[56px] min-w-[56px] border' : `min-h-touch min-w-fit ${edges}`} ${chosen ? 'bg-ink' : ''}`}
       >
         <Text kind="label" className={chosen ? 'text-paper' : ''}>
           {text}
@@ -41,17 +47,27 @@ export function JudgedFrame({
       <Text kind="tiny" ink="quiet" aria-hidden>
         {label}
       </Text>
-      <View className="flex-row border border-ink">
-        <View className="w-[76px]">{cell(0, 'right', '')}</View>
-        <View className="flex-1">
-          <View className="flex-row flex-wrap">
-            {STOPS.map((stops) => cell(stops, `${stops} dark`, 'border-l'))}
-          </View>
-          <View className="flex-row flex-wrap border-t border-ink">
-            {STOPS.map((stops) => cell(-stops, `${stops} bright`, 'border-l'))}
+      {few ? (
+        <View className="flex-row gap-2">
+          {cell(2, '2 dark', '')}
+          {cell(1, '1 dark', '')}
+          {cell(0, 'right', '')}
+          {cell(-1, '1 bright', '')}
+          {cell(-2, '2 bright', '')}
+        </View>
+      ) : (
+        <View className={`flex-row ${large ? 'gap-2' : 'border border-ink'}`}>
+          <View className={large ? 'w-[56px]' : 'w-[76px]'}>{cell(0, 'right', '')}</View>
+          <View className={`flex-1 ${large ? 'gap-2' : ''}`}>
+            <View className={`flex-row ${large ? 'gap-2' : 'flex-wrap'}`}>
+              {STOPS.map((stops) => cell(stops, `${stops} dark`, 'border-l'))}
+            </View>
+            <View className={`flex-row ${large ? 'gap-2' : 'flex-wrap border-t border-ink'}`}>
+              {STOPS.map((stops) => cell(-stops, `${stops} bright`, 'border-l'))}
+            </View>
           </View>
         </View>
-      </View>
+      )}
     </View>
   );
 }

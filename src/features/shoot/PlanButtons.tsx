@@ -13,7 +13,7 @@ const ZOOM = 1.5;
 /** What can point up on the plan, in the order they take turns. */
 interface Up {
   readonly name: string;
-  readonly deg: number;
+  readonly up: number | 'fitted';
 }
 
 const sameWay = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180) < 0.05;
@@ -21,33 +21,40 @@ const sameWay = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180) 
 /** Closer, wider, whole; and by the north arrow, which way is up. */
 export function PlanButtons({
   look,
-  ups,
+  sightDeg,
   widthPx,
   heightPx,
 }: {
   readonly look: PlanLook;
-  readonly ups: readonly Up[];
+  /** Bearing of the line of sight, if there is one. */
+  readonly sightDeg: number | undefined;
   readonly widthPx: number;
   readonly heightPx: number;
 }) {
   const inks = useInks();
-  const { view, framing } = look;
+  const { view, framing, fitted } = look;
+  const middle = { x: widthPx / 2, y: heightPx / 2 };
   const zoom = (by: number) => () =>
     look.setOwn(
       viewAfter(
         view,
-        {
-          about: { x: widthPx / 2, y: heightPx / 2 },
-          by: { x: 0, y: 0 },
-          zoom: by,
-          turnDeg: 0,
-        },
+        { about: middle, by: { x: 0, y: 0 }, zoom: by, turnDeg: 0 },
         widthPx,
         heightPx,
       ),
     );
-  const wayUp = ups.findIndex(({ deg }) => sameWay(deg, view.upDeg));
-  const next = ups.slice(wayUp + 1).find(({ deg }) => !sameWay(deg, view.upDeg)) ?? ups[0];
+  const ups: readonly Up[] = [
+    { name: 'North up', up: 0 },
+    // Where north up fills it best there is nothing to turn to.
+    ...(fitted && sameWay(view.upDeg, 0)
+      ? []
+      : [{ name: 'Turned to fill the picture', up: 'fitted' as const }]),
+    ...(sightDeg === undefined ? [] : [{ name: 'Sight line up', up: sightDeg }]),
+  ];
+  const isUp = ({ up }: Up) =>
+    up === 'fitted' ? fitted && !sameWay(view.upDeg, 0) : sameWay(up, view.upDeg);
+  const wayUp = ups.findIndex(isUp);
+  const next = ups[(wayUp + 1) % ups.length] ?? ups[0];
   const whole = framing === 'whole';
   const FrameIcon = whole ? ZoomIn : ZoomOut;
   return (
@@ -55,7 +62,7 @@ export function PlanButtons({
       <View className="absolute right-0 top-0">
         <IconButton
           label={`${ups[wayUp]?.name ?? 'Turned by hand'}. Turn the plan: ${next?.name ?? 'North up'}`}
-          onPress={() => look.turnTo(next?.deg ?? 0)}
+          onPress={() => look.turnTo(next?.up ?? 0)}
         >
           <View className="h-16 w-12" />
         </IconButton>

@@ -28,19 +28,25 @@ const PickTarget = memo(function PickTarget({
   list,
   id,
   onPick,
+  onPickUnder,
 }: {
   readonly label: string;
   readonly x: number;
   readonly y: number;
   readonly list: ItemList;
   readonly id: string;
+  /** By a key: this very one. */
   readonly onPick: (item: ItemRef) => void;
+  /** By a finger, which may cover others. */
+  readonly onPickUnder: (item: ItemRef) => void;
 }) {
   return (
     <Pressable
       role="button"
       aria-label={label}
-      onPress={() => onPick({ list, id })}
+      onPress={({ nativeEvent }) =>
+        ('detail' in nativeEvent && nativeEvent.detail === 0 ? onPick : onPickUnder)({ list, id })
+      }
       style={boxAt({ x, y }, HANDLE_PX)}
     />
   );
@@ -149,6 +155,7 @@ export const People = memo(function People({
   chosenLabel,
   scale,
   onPick,
+  onPickUnder,
   onPlace,
   onShift,
   onHold,
@@ -159,6 +166,7 @@ export const People = memo(function People({
   readonly chosenLabel: string;
   readonly scale: PlanScale;
   readonly onPick: (item: ItemRef) => void;
+  readonly onPickUnder: (item: ItemRef) => void;
   readonly onPlace: (item: ItemRef, to: Point2) => void;
   readonly onShift: (item: ItemRef, eastM: number, northM: number) => void;
   readonly onHold: (held: boolean) => void;
@@ -178,6 +186,7 @@ export const People = memo(function People({
             label={`Choose ${word} ${name}`}
             {...scale.toPx({ x, y })}
             onPick={onPick}
+            onPickUnder={onPickUnder}
           />
         ))}
       {chosen ? (

@@ -1,30 +1,27 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import { withPlace } from '@/answers/choose-shot';
+import { memo, useCallback, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { bestPlaces } from '@/answers/search';
-import { useSearchTool } from '@/features/ground/use-search';
-import { Cross } from '@/features/draw/Cross';
-import { DrawHandles } from '@/features/draw/DrawHandles';
-import { useDrawTool } from '@/features/draw/use-draw';
-import { useDrawing } from '@/features/draw/use-drawing';
-import { useWalkTool } from '@/features/light/use-walk';
-import { GroundPlan } from '@/figures/GroundPlan';
-import type { Point2 } from '@/core';
-import { scaleOf } from '@/figures/plan-scale';
-import { moveItem, type ItemRef } from '@/records/edit-site';
 import { planExtent, planLines } from '@/answers/extent';
+import { withPlace } from '@/answers/choose-shot';
+import { marksInSun, ownShadow } from '@/answers/sun-on-ground';
+import { chosenMark, chosenPosition } from '@/answers/view';
+import type { Point2 } from '@/core';
+import { GroundPlan } from '@/figures/GroundPlan';
+import { scaleOf } from '@/figures/plan-scale';
+import type { PlanScores } from '@/figures/plan-types';
+import { moveItem, type ItemRef } from '@/records/edit-site';
+import { written } from '@/ui/units';
+import { Cross } from './Cross';
 import { closeExtent, planLight, planSight } from './drawing';
+import { OneOf, together, type Sign } from './OneOf';
 import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { People } from './PlanHandles';
-import { marksInSun, ownShadow } from '@/answers/sun-on-ground';
-import { PlanOverlays } from './PlanOverlays';
+import type { PlanSheet, UsePlanUse } from './plan-use';
 import { useLooked, useShootEdits } from './ShootContext';
 import type { Look } from './use-plan';
+import { usePlainPlan } from './use-plain-plan';
 import { usePlanView, type Framing } from './use-plan-view';
-import { chosenMark, chosenPosition } from '@/answers/view';
 import { bearingInWords, metres } from './words';
-import { written } from '@/ui/units';
 
 /** The minute's light on the plan: each part the same while what it rests on has not changed. */
 function useShownLight({ setup, light }: Look) {
@@ -44,92 +41,86 @@ function useShownLight({ setup, light }: Look) {
   return { light: shown, inSun, ownShadow: own };
 }
 
-/** The ground plan: looked at, chosen from, and changed by finger, mouse or keys. */
-export function PlanPicture({ drawing = false }: { readonly drawing?: boolean }) {
+const NONE: readonly Point2[] = [];
+
+/**
+ * The ground plan: looked at, chosen from, and changed by finger, mouse or keys. A step says what it lays over it,
+ * what a finger does on it, and what it shows besides.
+ */
+export const PlanPicture = memo(function PlanPicture({
+  overlay,
+  usePlan = usePlainPlan,
+  alsoFit = NONE,
+  onTap,
+  scores,
+  pins,
+  probed,
+}: {
+  readonly overlay?: (sheet: PlanSheet) => ReactNode;
+  /** The same for as long as this plan stands. */
+  readonly usePlan?: UsePlanUse;
+  /** Points that must be on the picture besides the ground. */
+  readonly alsoFit?: readonly Point2[] | undefined;
+  /** What a tap on the open ground asks, in place of what the hand does. */
+  readonly onTap?: ((at: Point2) => void) | undefined;
+  /** How good it is to stand where, once searched; the best places; a point that is asked about. */
+  readonly scores?: PlanScores | undefined;
+  readonly pins?: readonly Point2[] | undefined;
+  readonly probed?: Point2 | undefined;
+}) {
   const looked = useLooked();
   const { update, hold: holdEdits } = useShootEdits();
-  const search = useSearchTool();
-  const { walk } = useWalkTool();
   const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0 });
+  const [crowd, setCrowd] = useState<readonly Sign[]>();
   const lines = useMemo(() => planLines(site), [site]);
   const ground = useMemo(() => ({ lines, features }), [lines, features]);
   const view = viewed.ok ? viewed.view : undefined;
-  const { result, request, running } = search.state ?? {};
-  const pins = useMemo(
-    () => (result && request && !running ? bestPlaces(result, request) : undefined),
-    [result, request, running],
-  );
   const extentOf = useCallback(
     (framing: Framing) =>
       framing === 'close' && view
         ? closeExtent(view)
-        : [...planExtent(ground, { marks, positions }), ...(pins ?? [])],
-    [ground, marks, positions, pins, view],
+        : [...planExtent(ground, { marks, positions }), ...alsoFit],
+    [ground, marks, positions, alsoFit, view],
   );
-  const look = usePlanView(extentOf, size.width, size.height);
+  const look = usePlanView(extentOf, site.bearingDeg, size.width, size.height);
   const scale = useMemo(
     () => scaleOf(look.view, size.width, size.height),
     [look.view, size.width, size.height],
   );
-  const draw = useDrawing(scale, drawing);
-  const { show, act } = useDrawTool();
-  useEffect(() => show(look.view), [look.view, show]);
+  const use = usePlan(scale);
   const sight = useMemo(() => view && along && planSight(view, along), [view, along]);
   const shownLight = useShownLight(looked);
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);
-  const ups = useMemo(
-    () => [
-      { name: 'North up', deg: 0 },
-      { name: 'Long axis up', deg: site.bearingDeg },
-      ...(view ? [{ name: 'Sight line up', deg: view.sight.bearingDeg }] : []),
-    ],
-    [site.bearingDeg, view],
-  );
 
   const pick = (item: ItemRef) => {
     const chosen = item.list === 'marks' ? { markId: item.id } : { positionId: item.id };
     update((current) => withPlace(current, chosen));
-    act({ do: 'select', item });
+    use.picked(item);
   };
-  const tap = (at: Point2) => (drawing || !pins ? draw.tap(at) : search.probe(at));
+  /** A finger that covers several signs is asked which it meant. */
+  const pickUnder = (item: ItemRef) => {
+    const under = together({ marks, positions, choice }, item, scale);
+    if (under.length > 1) setCrowd(under);
+    else pick(item);
+  };
   const hold = (held: boolean) => {
     holdEdits(held);
     look.hold(held);
   };
   const shift = (item: ItemRef, eastM: number, northM: number) =>
     update((current) => moveItem(current, item, eastM, northM), `keys ${item.id}`);
-  const hands = { scale, onPick: pick, onHold: hold, onPlace: draw.place, onShift: shift };
-
-  const handles = (
-    <>
-      {draw.picking ? (
-        <>
-          <People
-            list="marks"
-            people={marks}
-            chosenId={mark.id}
-            chosenLabel={`Mark ${mark.name}: ${written(mark.x, 'm', 0)} east, ${written(mark.y, 'm', 0)} north of the middle`}
-            {...hands}
-          />
-          <People
-            list="positions"
-            people={positions}
-            chosenId={position.id}
-            chosenLabel={`Position ${position.name}: ${
-              view
-                ? `${metres(view.sight.distanceM)} from ${view.mark.name}, looking ${bearingInWords(view.sight.bearingDeg)}`
-                : 'no answer from here'
-            }`}
-            {...hands}
-          />
-        </>
-      ) : null}
-      {drawing ? <DrawHandles scale={scale} drawing={draw} onHold={hold} /> : null}
-    </>
-  );
+  const hands = {
+    scale,
+    onPick: pick,
+    onPickUnder: pickUnder,
+    onHold: hold,
+    onPlace: use.place,
+    onShift: shift,
+  };
+  const sheet = { scale, widthPx: size.width, heightPx: size.height };
   return (
     <View
       className="flex-1 overflow-hidden bg-paper"
@@ -143,10 +134,10 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
             view={look.view}
             widthPx={size.width}
             heightPx={size.height}
-            label={draw.label}
+            label={use.label}
             onView={look.setOwn}
-            onTap={(px) => tap(scale.toMetres(px))}
-            grab={(px) => draw.grab(scale.toMetres(px), hold)}
+            onTap={(px) => (onTap ?? use.tap)(scale.toMetres(px))}
+            grab={(px) => use.grab(scale.toMetres(px), hold)}
           >
             <GroundPlan
               ground={ground}
@@ -156,22 +147,48 @@ export function PlanPicture({ drawing = false }: { readonly drawing?: boolean })
               moving={look.held}
               {...shownLight}
               sight={sight}
-              scores={search.state?.result}
+              scores={scores}
               pins={pins}
-              probed={walk ? walk.points[walk.at] : pins && search.probed}
-              draft={draw.draft}
-              scale={scale}
-              widthPx={size.width}
-              heightPx={size.height}
+              probed={probed}
+              draft={use.draft}
               label={`Ground plan of ${looked.shoot.title}`}
+              {...sheet}
             />
-            <PlanOverlays scale={scale} widthPx={size.width} heightPx={size.height} />
-            {handles}
+            {overlay?.(sheet)}
+            {use.picking ? (
+              <>
+                <People
+                  list="marks"
+                  people={marks}
+                  chosenId={mark.id}
+                  chosenLabel={`Mark ${mark.name}: ${written(mark.x, 'm', 0)} east, ${written(mark.y, 'm', 0)} north of the middle`}
+                  {...hands}
+                />
+                <People
+                  list="positions"
+                  people={positions}
+                  chosenId={position.id}
+                  chosenLabel={`Position ${position.name}: ${
+                    view
+                      ? `${metres(view.sight.distanceM)} from ${view.mark.name}, looking ${bearingInWords(view.sight.bearingDeg)}`
+                      : 'no answer from here'
+                  }`}
+                  {...hands}
+                />
+              </>
+            ) : null}
+            {use.handles?.(sheet, hold)}
           </PlanGestures>
-          {draw.crossed ? <Cross widthPx={size.width} heightPx={size.height} /> : null}
-          <PlanButtons look={look} ups={ups} widthPx={size.width} heightPx={size.height} />
+          {use.crossed ? <Cross widthPx={size.width} heightPx={size.height} /> : null}
+          <PlanButtons
+            look={look}
+            sightDeg={view?.sight.bearingDeg}
+            widthPx={size.width}
+            heightPx={size.height}
+          />
         </>
       ) : null}
+      {crowd ? <OneOf signs={crowd} onPick={pick} onClose={() => setCrowd(undefined)} /> : null}
     </View>
   );
-}
+});

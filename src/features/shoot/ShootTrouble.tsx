@@ -3,12 +3,13 @@ import { useEffect, useRef } from 'react';
 import type { FallbackProps } from 'react-error-boundary';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { useShootTasks } from '@/features/shoots/use-shoot-tasks';
+import { useShootTasks } from './use-shoot-tasks';
 import type { Shoot } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useLooked } from './ShootContext';
+import { StepFrame } from './StepFrame';
 import { UndoButtons } from './UndoButtons';
 
 /** What the core refuses says what to change; any other fault only why. */
@@ -59,10 +60,12 @@ export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
     void retry();
   }, [shoot, retry]);
   return (
-    <View className="gap-4 py-4">
-      <TroubleWords what="This step can’t be shown as it is now." advice={adviceFor(error)} />
-      <TroubleWays shoot={shoot} onRetry={() => void retry()} />
-    </View>
+    <StepFrame title="Problem">
+      <View className="gap-4 p-4">
+        <TroubleWords what="This step can’t be shown as it is now." advice={adviceFor(error)} />
+        <TroubleWays shoot={shoot} onRetry={() => void retry()} />
+      </View>
+    </StepFrame>
   );
 }
 
@@ -70,13 +73,15 @@ export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
 export function UnfetchedStep() {
   const { shoot } = useLooked();
   return (
-    <View className="gap-4 py-4">
-      <TroubleWords
-        what="This step could not be fetched."
-        advice="Try again when there is a network; what is open goes on without."
-      />
-      <TroubleWays shoot={shoot} onRetry={() => window.location.reload()} />
-    </View>
+    <StepFrame title="Problem">
+      <View className="gap-4 p-4">
+        <TroubleWords
+          what="This step could not be fetched."
+          advice="Try again when there is a network; the steps that were open before go on without."
+        />
+        <TroubleWays shoot={shoot} onRetry={() => window.location.reload()} />
+      </View>
+    </StepFrame>
   );
 }
 

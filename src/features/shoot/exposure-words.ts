@@ -184,6 +184,47 @@ function ahead({ spans }: Outlook, atMs: number, clock: (ms: number) => string):
     : `Short from ${clock(fromMs)} to ${clock(toMs)}; ${short}.`;
 }
 
+/**
+ * How long the settings hold, in two short lines: "good until 20:08", "then 1.1 stops short".
+ * @param now the minute looked at, and whether dials are held by hand
+ */
+export function untilInWords(
+  plan: ExposurePlan,
+  { spans }: Outlook,
+  {
+    atMs,
+    clock,
+    held,
+  }: {
+    readonly atMs: number;
+    readonly clock: (ms: number) => string;
+    readonly held: boolean;
+  },
+): readonly [string, string] {
+  const { works, stopsDark, stopsBright, stopsShort, stopsSpare } = plan;
+  if (held) {
+    const [dark, bright] = [stopsDark > RIGHT_WITHIN_STOPS, stopsBright > RIGHT_WITHIN_STOPS];
+    const off = `${stops(dark ? stopsDark : stopsBright)} ${dark ? 'too dark' : 'too bright'}`;
+    return ['held by you', dark || bright ? off : 'exposed right'];
+  }
+  if (!works) {
+    return stopsDark > 0
+      ? ['too dark', `by ${stops(stopsDark)}`]
+      : ['too bright', `by ${stops(stopsBright)}`];
+  }
+  const next = spans.find(({ toMs }) => toMs >= atMs);
+  if (stopsShort > 0) {
+    const until = next && next.fromMs <= atMs && !next.toTheEnd ? `until ${clock(next.toMs)}` : '';
+    return [`${stops(stopsShort)} short`, until || 'open for what mends it'];
+  }
+  if (!next)
+    return ['good to the end', stopsSpare > SAID_STOPS ? `${stops(stopsSpare)} in hand` : ''];
+  return [
+    next.toTheEnd ? `good until ${clock(next.fromMs)}` : `short from ${clock(next.fromMs)}`,
+    `then ${stops(next.worst.stops)} short`,
+  ];
+}
+
 /** What the dials as held make of the frame. */
 function heldSentence({ stopsDark, stopsBright }: ExposurePlan): string {
   const by = 'than metered, as you hold the dials';
@@ -283,6 +324,16 @@ export function wayInWords(way: WayOut, plan: ExposurePlan, motion: Motion | und
     costs.push('grain in the shadows when lifted');
   } else if (lift < -SAID_STOPS) changed.push('no lift');
   return { label: changed.join(', '), cost: costs.join('; ') };
+}
+
+/** A way out in a word or two: "1/800", "ISO 8000", "a lift of 1.0 stop". */
+export function wayInShort(way: WayOut, { settings: before }: ExposurePlan): string {
+  const { settings, filterStops } = way;
+  const moved = (a: number, b: number) => Math.abs(Math.log2(a / b)) > SAID_STOPS;
+  if (filterStops !== undefined) return filterInWords(filterStops);
+  if (moved(settings.shutterS, before.shutterS)) return formatShutter(settings.shutterS);
+  if (moved(settings.iso, before.iso)) return iso(settings.iso);
+  return `a lift of ${stops(settings.liftStops)}`;
 }
 
 /** Every sentence of an answer, the settings first. */

@@ -1,25 +1,39 @@
-import { useMemo, useState } from 'react';
+import { createContext, useContext, useMemo, type Dispatch, type SetStateAction } from 'react';
 import type { Point2 } from '@/core';
-import { fitView, scaleOf, type PlanView } from '@/figures/plan-scale';
+import { fitTurned, fitView, scaleOf, type PlanView } from '@/figures/plan-scale';
 
 /** What is fitted into the picture while nobody has moved it. */
 export type Framing = 'whole' | 'close';
 
-interface Looking {
+/** How the plan of a shoot's page is looked at, whichever of its steps shows it. */
+export interface Looking {
   readonly framing: Framing;
-  readonly upDeg: number;
+  /** Which way is up: a bearing, or whichever lets the ground fill the picture. */
+  readonly up: number | 'fitted';
   /** A view of the person's own, or one kept while something is dragged. */
   readonly own: PlanView | undefined;
   /** Whether something is being dragged, and whether its view must be let go of after. */
   readonly held: false | 'own' | 'kept';
 }
 
+export const FIRST_LOOKING: Looking = {
+  framing: 'whole',
+  up: 'fitted',
+  own: undefined,
+  held: false,
+};
+
+type LookingState = readonly [Looking, Dispatch<SetStateAction<Looking>>];
+export const PlanLookContext = createContext<LookingState | undefined>(undefined);
+
 export interface PlanLook {
   readonly view: PlanView;
   readonly framing: Framing | 'own';
+  /** Whether the ground is turned so that it fills the picture. */
+  readonly fitted: boolean;
   readonly setOwn: (view: PlanView) => void;
   readonly frame: (framing: Framing) => void;
-  readonly turnTo: (upDeg: number) => void;
+  readonly turnTo: (up: number | 'fitted') => void;
   /** Keeps the scale while something is dragged, and lets it go after. */
   readonly hold: (held: boolean) => void;
   /** Whether something is being dragged. */
@@ -34,39 +48,46 @@ const NO_VIEW: PlanView = { middle: { x: 0, y: 0 }, pxPerM: 1, upDeg: 0 };
 /** How the plan is looked at: fitted to the whole or close, or as the person has moved it. */
 export function usePlanView(
   extentOf: (framing: Framing) => readonly Point2[],
+  /** The way the ground lies: turned along it or across it, it may fill the picture better. */
+  alongDeg: number,
   widthPx: number,
   heightPx: number,
 ): PlanLook {
-  const [look, setLook] = useState<Looking>({
-    framing: 'whole',
-    upDeg: 0,
-    own: undefined,
-    held: false,
-  });
-  const { framing, upDeg, own } = look;
+  const state = useContext(PlanLookContext);
+  if (!state) throw new Error('usePlanView: must be used within a shoot');
+  const [look, setLook] = state;
+  const { framing, up, own } = look;
   // Nothing is fitted while the view is the person's own, or held.
   const fit = own ? undefined : extentOf;
-  const fitted = useMemo(
-    () =>
-      fit &&
-      fitView(fit(framing), Math.max(1, widthPx), Math.max(1, heightPx), {
-        upDeg,
-        footPx: FOOT_PX,
-        ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
-      }),
-    [fit, widthPx, heightPx, upDeg, framing],
-  );
+  const fitted = useMemo(() => {
+    if (!fit) return undefined;
+    const [width, height] = [Math.max(1, widthPx), Math.max(1, heightPx)];
+    const points = fit(framing);
+    const options = {
+      footPx: FOOT_PX,
+      ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
+    };
+    return up === 'fitted'
+      ? fitTurned(points, width, height, alongDeg, options)
+      : fitView(points, width, height, { ...options, upDeg: up });
+  }, [fit, widthPx, heightPx, up, framing, alongDeg]);
   const view = own ?? fitted ?? NO_VIEW;
   return {
     view,
     held: look.held !== false,
     framing: own && look.held !== 'kept' ? 'own' : framing,
-    setOwn: (next) => setLook({ ...look, own: next, upDeg: next.upDeg, held: false }),
+    fitted: up === 'fitted' && !own,
+    setOwn: (next) => setLook({ ...look, own: next, up: next.upDeg, held: false }),
     frame: (next) => setLook({ ...look, framing: next, own: undefined }),
     turnTo: (next) => {
       const middlePx = { x: widthPx / 2, y: heightPx / 2 };
       const middle = scaleOf(view, widthPx, heightPx).toMetres(middlePx);
-      setLook({ ...look, upDeg: next, own: own && { ...own, middle, upDeg: next } });
+      setLook({
+        ...look,
+        up: next,
+        // To be fitted is to let go of a view of one's own.
+        own: own && next !== 'fitted' ? { ...own, middle, upDeg: next } : undefined,
+      });
     },
     hold: (held) =>
       setLook((was) => {

@@ -17,7 +17,7 @@ import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';
 import { alongSight, type AlongSight } from '@/answers/along-sight';
 import type { ShownLight } from './drawing';
-import { answerIn, NO_OUTLOOK, outlookOf, type Answer } from '@/answers/answer';
+import { answerIn, NO_OUTLOOK, outlookOf, type Answer, type Outlook } from '@/answers/answer';
 import { heardOf } from '@/answers/heard';
 import { useLightSeries } from './use-light-series';
 import { told, toldOr, type Trouble } from '@/answers/told';
@@ -49,6 +49,8 @@ export interface Plan extends Look {
   readonly ribbon: Ribbon;
   /** Why the light series could not be computed, if it could not. */
   readonly lightTrouble: string | undefined;
+  /** What the light will do within the shoot's hours. */
+  readonly outlook: Outlook;
   readonly seen:
     | { readonly ok: true; readonly view: View; readonly answer: Answer; readonly sentence: string }
     | { readonly ok: false; readonly trouble: Trouble };
@@ -194,7 +196,7 @@ export function usePlan(look: Look): Plan {
     };
   }, [viewed, lightAt, choice, outlook, clock, atMs]);
   return useMemo(
-    () => ({ ...look, ribbon, lightTrouble: trouble, seen }),
-    [look, ribbon, trouble, seen],
+    () => ({ ...look, ribbon, lightTrouble: trouble, outlook, seen }),
+    [look, ribbon, trouble, outlook, seen],
   );
 }

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
 import { LARGEST_FILE_BYTES } from '@/formats/shoot-json';
-import { useShootTasks } from './use-shoot-tasks';
+import { useShootTasks } from '@/features/shoot/use-shoot-tasks';
 
 /** Takes a chosen file in as a shoot, out of the page's way, or says why not. */
 export function ImportedFile({

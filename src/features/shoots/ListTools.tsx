@@ -1,4 +1,4 @@
-import { demoShoots } from '@/features/root/seed';
+import { demoShoots } from '@/demo/seed';
 import { useReadThrough, useShootActions } from '@/records/queries';
 import { Button } from '@/ui/Button';
 import { SetAsideNotice } from './SetAsideNotice';

@@ -5,7 +5,7 @@ import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
-import { useShootTasks } from './use-shoot-tasks';
+import { useShootTasks } from '@/features/shoot/use-shoot-tasks';
 
 /** Rename, duplicate, export, delete. */
 export function MoreSheet({

@@ -18,7 +18,7 @@ import { chooseFile, downloadText } from '@/ui/files';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { useOffline, type Offline } from '@/features/root/use-offline';
+import { useOffline, type Offline } from '@/ui/use-offline';
 
 /** From this share on one is told that it is getting full. */
 const NEARLY_FULL = 0.8;

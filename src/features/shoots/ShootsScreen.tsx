@@ -4,7 +4,7 @@ import { lazy, Suspense, useCallback, useState, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { demoShoots } from '@/features/root/seed';
+import { demoShoots } from '@/demo/seed';
 import { dayOf } from '@/records/day-said';
 import type { Summary } from '@/records/list';
 import { useOnlyHere, useSaveTrouble, useShootList } from '@/records/list-queries';

@@ -1,2 +1,2 @@
 export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { BriefStep as default } from '@/features/brief/BriefStep';
+export { BriefScreen as default } from '@/features/brief/BriefScreen';

@@ -1,2 +1,2 @@
 export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { DrawStep as default } from '@/features/draw/DrawStep';
+export { DrawScreen as default } from '@/features/draw/DrawScreen';

@@ -1,2 +1,2 @@
 export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { FieldStep as default } from '@/features/field/FieldStep';
+export { FieldScreen as default } from '@/features/field/FieldScreen';

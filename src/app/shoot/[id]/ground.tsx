@@ -1,2 +1,2 @@
 export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { GroundStep as default } from '@/features/ground/GroundStep';
+export { GroundScreen as default } from '@/features/ground/GroundScreen';

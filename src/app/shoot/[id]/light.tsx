@@ -1,2 +1,2 @@
 export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { LightStep as default } from '@/features/light/LightStep';
+export { LightScreen as default } from '@/features/light/LightScreen';

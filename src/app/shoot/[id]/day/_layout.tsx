@@ -1,0 +1,2 @@
+export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
+export { DayScreen as default } from '@/features/day/DayScreen';

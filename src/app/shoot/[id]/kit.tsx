@@ -1,2 +1,0 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { KitStep as default } from '@/features/kit/KitStep';

@@ -1,2 +1,0 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { SettingsStep as default } from '@/features/settings/SettingsStep';

@@ -1,0 +1,2 @@
+export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
+export { SettingsScreen as default } from '@/features/settings/SettingsScreen';

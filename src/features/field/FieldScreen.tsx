@@ -1,0 +1,202 @@
+import { useWindowDimensions, View } from 'react-native';
+import { groundClicks } from '@/answers/light-plan';
+import { Extras, Warnings } from '@/features/shoot/AnswerPanel';
+import { untilInWords } from '@/features/shoot/exposure-words';
+import { clicksInWords } from '@/features/shoot/light-words';
+import { PhoneFrame } from '@/features/shoot/PhoneFrame';
+import { PlanPicture } from '@/features/shoot/PlanPicture';
+import { useLooked, useShootEdits, useShootPage } from '@/features/shoot/ShootContext';
+import { TimeFoot } from '@/features/shoot/TimeFoot';
+import { DayProvider } from '@/features/shoot/use-day';
+import { WideFrame } from '@/features/shoot/WideFrame';
+import { engraved, troubleInWords } from '@/features/shoot/words';
+import type { Shoot } from '@/records/shoot';
+import { Exposure } from '@/ui/Exposure';
+import { Picker } from '@/ui/Picker';
+import { Text } from '@/ui/Text';
+import { useShape } from '@/ui/use-shape';
+import { NowNext } from './NowNext';
+import { Looked, Taps } from './Taps';
+import { slotOf, useField, type Seen } from './use-field';
+import { FieldTimeContext, useFieldTime, useFollowedTime } from './use-field-time';
+import { useWakeLock } from './use-wake-lock';
+
+const TITLE = 'Field: now, next and the dials';
+/** Lower than this, not all fits at its largest. */
+const LOW_BELOW_PX = 800;
+
+/** The one screen while shooting: now, next, the dials as large as they go, and one thumb's work. */
+export function FieldScreen() {
+  const { shoot, hours } = useLooked();
+  const { update } = useShootEdits();
+  const time = useFollowedTime(hours, shoot.place.timeZone, update);
+  return (
+    <FieldTimeContext.Provider value={time}>
+      <DayProvider>
+        <OpenField />
+      </DayProvider>
+    </FieldTimeContext.Provider>
+  );
+}
+
+function OpenField() {
+  const { seen } = useShootPage().plan;
+  const { following } = useFieldTime();
+  const awake = useWakeLock();
+  const shape = useShape();
+  // A low screen shows less of each, and all of it.
+  const low = useWindowDimensions().height < LOW_BELOW_PX && shape !== 'wide';
+  // There the clock moves the hand, not the thumb.
+  const foot = following ? null : <TimeFoot />;
+  const figures = (
+    <View className="gap-1">
+      <NowNext awake={awake} />
+      {seen.ok ? (
+        <Dials seen={seen} low={low} />
+      ) : (
+        <View className="px-3">
+          <Text kind="strong" role="alert">
+            {troubleInWords(seen.trouble)}
+          </Text>
+        </View>
+      )}
+    </View>
+  );
+  const thumb = (
+    <View className="gap-2 px-3 py-2">
+      <Switches />
+      {seen.ok ? <Looked seen={seen} few={low} /> : null}
+      <Taps />
+    </View>
+  );
+  if (shape === 'wide') {
+    return (
+      <WideFrame
+        title={TITLE}
+        leftIs="field"
+        left={
+          <View className="grow justify-between">
+            {figures}
+            {thumb}
+          </View>
+        }
+        middle={<PlanPicture />}
+        right={null}
+        foot={foot}
+      />
+    );
+  }
+  return (
+    <PhoneFrame title={TITLE} answer={false} foot={foot} second={thumb}>
+      {figures}
+    </PhoneFrame>
+  );
+}
+
+function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
+  const { setup, outlook, atMs, clock } = useShootPage().plan;
+  const { answer } = seen;
+  const slot = slotOf(seen, setup.choice);
+  const held = Object.keys(setup.choice.held).length > 0;
+  const exposure = slot?.exposure ?? engraved(answer.exposure.settings);
+  return (
+    <View role="region" aria-label="Settings now" className="border-y border-ink px-3 py-1">
+      <Exposure {...exposure} largestPx={low ? 40 : 52} stacked />
+      <Extras settings={slot?.settings ?? answer.exposure.settings} />
+      <Text kind="small" numberOfLines={3} aria-live="polite">
+        {slot
+          ? `${slot.name}: ${slot.rest.join('; ')}.`
+          : untilInWords(answer.exposure, outlook, { atMs, clock, held })
+              .filter(Boolean)
+              .join(', ')}
+      </Text>
+      <ZoneClicks seen={seen} most={low ? 2 : 4} />
+      <Warnings />
+    </View>
+  );
+}
+
+/** The light elsewhere in clicks from what is set here: what to turn when play goes there. */
+function ZoneClicks({
+  seen,
+  most,
+}: {
+  readonly seen: Seen;
+  /** Places shown: more can't be read at a glance. */
+  readonly most: number;
+}) {
+  const { setup, atMs } = useShootPage().plan;
+  const { view, answer } = seen;
+  const here = answer.light.ev.expected;
+  const zones = groundClicks(setup, view, atMs, here)
+    .filter(({ id }) => id !== view.mark.id)
+    .sort((a, b) => Math.abs(b.clicks) - Math.abs(a.clicks))
+    .slice(0, most);
+  if (zones.length === 0) return null;
+  return (
+    <View
+      role="list"
+      aria-label="Light elsewhere, in clicks"
+      className="flex-row flex-wrap gap-x-3"
+    >
+      {zones.map(({ id, name, clicks }) => (
+        <View key={id} role="listitem" className="max-w-full flex-row items-baseline gap-1">
+          <Text kind="strong">{clicksInWords(clicks)}</Text>
+          <Text kind="small" className="shrink">
+            {name}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const OWN = 'own';
+type SlotId = NonNullable<Shoot['choice']['slot']> | typeof OWN;
+const SLOTS: readonly { readonly value: SlotId; readonly label: string }[] = [
+  { value: OWN, label: 'As planned' },
+  { value: 'action', label: 'Action' },
+  { value: 'still', label: 'Still' },
+  { value: 'pan', label: 'Pan' },
+];
+const NO_SHOT = 'none';
+
+/** Another shot, another place, another memory slot. */
+function Switches() {
+  const { shots, positions, choice } = useShootPage().plan.setup;
+  const { takeShot, standAt, takeSlot } = useField();
+  return (
+    <View className="flex-row gap-2">
+      <View className="min-w-0 flex-1">
+        <Picker
+          large
+          label="Shot"
+          value={choice.shotId ?? NO_SHOT}
+          options={[
+            { value: NO_SHOT, label: 'Freeze what moves' },
+            ...shots.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={takeShot}
+        />
+      </View>
+      <View className="min-w-0 flex-1">
+        <Picker
+          large
+          label="From"
+          value={choice.positionId}
+          options={positions.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={standAt}
+        />
+      </View>
+      <View className="min-w-0 flex-1">
+        <Picker
+          large
+          label="Slot"
+          value={choice.slot ?? OWN}
+          options={SLOTS}
+          onChange={(id) => takeSlot(id === OWN ? undefined : id)}
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { ballOf } from '@/answers/answer';
+import { weakest } from '@/answers/search';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { faceSeen, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
+import { LitBall } from '@/figures/LitBall';
+import { Button } from '@/ui/Button';
+import { Sheet } from '@/ui/Sheet';
+import { Text } from '@/ui/Text';
+import { useIsWide } from '@/ui/use-shape';
+import { adviceInWords, followed, otherConverters } from './compare';
+import { FiguresSection, FromHere } from './FiguresSection';
+import { backdropInShort } from './figures';
+import { outOfHundred } from './score-words';
+import { useHereScored } from './use-here-scored';
+
+/** As many pieces of advice are offered beside the plan; the rest stand in Compare. */
+const MOST_ADVICE = 2;
+
+/** The place one stands at: what it gives of the mark, what it is worth, and what would better it most. */
+export function Here() {
+  const { plan } = useShootPage();
+  const [open, setOpen] = useState(false);
+  const wide = useIsWide();
+  const { seen, along } = plan;
+  if (!seen.ok) {
+    return (
+      <View role="region" aria-label="Where you stand" className="gap-1 px-4 py-3">
+        <Text kind="strong" role="alert">
+          {wide ? troubleInWords(seen.trouble) : 'No answer from here'}
+        </Text>
+      </View>
+    );
+  }
+  const { view, answer } = seen;
+  const behind = along && backdropInShort(view, answer.exposure.settings.aperture, along.back);
+  return (
+    <View role="region" aria-label="Where you stand" className="gap-1 px-3 pb-1">
+      <Pressable
+        role="button"
+        aria-haspopup="dialog"
+        onPress={() => setOpen(true)}
+        className="min-h-touch flex-row items-center gap-3 active:opacity-60"
+      >
+        <LitBall
+          sizePx={44}
+          label={`Ball lit as the camera sees it: ${lightInWords(answer).toLowerCase()}`}
+          light={ballOf(view, answer)}
+        />
+        <View className="min-w-0 flex-1">
+          <Text kind="strong">
+            {`${metres(view.sight.distanceM)} · fills ${percent(view.fill)}`}
+          </Text>
+          <Text kind="small" ink="quiet">
+            {[lightInWords(answer), faceSeen(view.faceOffDeg)].join(' · ')}
+          </Text>
+          {behind ? (
+            <Text kind="small" ink="quiet" numberOfLines={1}>
+              {behind}
+            </Text>
+          ) : null}
+        </View>
+        <Score />
+      </Pressable>
+      <Advised />
+      {open ? (
+        <Sheet
+          title={`${view.mark.name} from ${view.position.name}`}
+          open
+          onClose={() => setOpen(false)}
+        >
+          <FromHere />
+          {wide ? null : <FiguresSection />}
+        </Sheet>
+      ) : null}
+    </View>
+  );
+}
+
+/** What the place is worth, of a hundred. */
+function Score() {
+  const { compared } = useHereScored();
+  if (!compared) return <Text kind="title">…</Text>;
+  const { score } = compared;
+  if (score.refusals.length > 0) return <Text kind="label">off limits</Text>;
+  return (
+    <View className="items-end">
+      <Text kind="title">{Math.round(score.total * 100)}</Text>
+      <Text kind="tiny" ink="quiet">
+        of 100
+      </Text>
+    </View>
+  );
+}
+
+/** What would better the place most, each by a press, the best first. */
+function Advised() {
+  const { plan, update } = useShootPage();
+  const { compared, request } = useHereScored();
+  const { shoot, clock } = plan;
+  if (!compared || !request) return null;
+  const { score, advice } = compared;
+  const [from] = request.positions;
+  if (!from) return null;
+  const converters = otherConverters(shoot.kit);
+  const best = [...advice].sort((a, b) => b.total - a.total).slice(0, MOST_ADVICE);
+  if (score.refusals.length > 0) {
+    return <Text kind="small">{`Off limits: ${score.refusals.join(', ')}.`}</Text>;
+  }
+  if (best.length === 0) {
+    const [worst] = weakest(score);
+    return (
+      <Text kind="small" ink="quiet">
+        {`Nothing near would better it. Weakest: ${worst?.why ?? ''}.`}
+      </Text>
+    );
+  }
+  return (
+    <View role="group" aria-label="What would better it" className="flex-row flex-wrap gap-2">
+      {best.map((one, i) => {
+        const words = adviceInWords(one, from, { converters, clock, atMs: request.timeMs });
+        return (
+          <View key={one.lever} className="min-w-fit flex-1">
+            <Button
+              kind={i === 0 ? 'primary' : 'plain'}
+              label={`${words}: ${outOfHundred(one.total)}`}
+              onPress={() => update((current) => followed(current, from.id, one, converters))}
+            />
+          </View>
+        );
+      })}
+    </View>
+  );
+}

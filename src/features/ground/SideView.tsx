@@ -1,0 +1,29 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { SideView as SideDrawing } from '@/figures/SideView';
+import { Text } from '@/ui/Text';
+import { sideView } from './side-view';
+
+/** Camera, subject and what is behind, from the side. */
+export function SideView() {
+  const { setup, seen } = useShootPage().plan;
+  const [widthPx, setWidthPx] = useState(300);
+  const view = seen.ok ? seen.view : undefined;
+  const { features } = setup;
+  const side = useMemo(() => view && sideView(view, features), [view, features]);
+  if (!side) return null;
+  return (
+    <View className="gap-1" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+      <SideDrawing pieces={side.pieces} widthPx={widthPx} label={side.words.join(' ')} />
+      {side.words.map((sentence) => (
+        <Text key={sentence} kind="small">
+          {sentence}
+        </Text>
+      ))}
+      <Text kind="tiny" ink="quiet">
+        Heights are drawn larger than distances. The thin line passes over the head.
+      </Text>
+    </View>
+  );
+}

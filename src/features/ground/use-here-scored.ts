@@ -1,0 +1,41 @@
+import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { Compared, CompareRequest } from '@/core';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { useSearchTool } from '@/features/shoot/use-search';
+import { useSettled } from '@/features/shoot/use-light-series';
+import { requestComparison } from '@/workers/search-client';
+import { compareRequestOf } from './compare';
+
+/** The place one stands at, scored as Compare scores it, and what would better it; nothing while it is asked. */
+export function useHereScored(): {
+  readonly compared: Compared | undefined;
+  readonly request: CompareRequest | undefined;
+} {
+  const { setup, seen, atMs, hours } = useShootPage().plan;
+  const { wish } = useSearchTool();
+  const asked = useMemo(() => {
+    if (!seen.ok) return undefined;
+    const all = compareRequestOf(setup, seen.view, wish, atMs, hours);
+    const positions = all.positions.filter(({ id }) => id === seen.view.position.id);
+    return { ...all, positions };
+  }, [setup, seen, wish, atMs, hours]);
+  const settled = useSettled(asked);
+  const key = useMemo(() => hashKey([settled]), [settled]);
+  const { data } = useQuery({
+    queryKey: ['here-scored', key],
+    queryKeyHashFn: () => key,
+    queryFn: async ({ signal }) => {
+      const request = settled as CompareRequest;
+      return { request, compared: (await requestComparison(request, signal))[0] };
+    },
+    enabled: settled !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 30_000,
+    retry: false,
+  });
+  // Of another place it would be no answer to this one.
+  const mine = seen.ok && data?.compared?.id === seen.view.position.id ? data : undefined;
+  return { compared: mine?.compared, request: mine?.request };
+}

@@ -1,0 +1,82 @@
+import { View } from 'react-native';
+import { matchedFrames } from '@/answers/matched';
+import { PhoneFrame } from '@/features/shoot/PhoneFrame';
+import { PlanPicture } from '@/features/shoot/PlanPicture';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { WideFrame } from '@/features/shoot/WideFrame';
+import { useShape } from '@/ui/use-shape';
+import { EntriesTab } from './EntriesTab';
+import { LogAnswer } from './LogAnswer';
+import { PicturesTab } from './PicturesTab';
+import { TaughtTab } from './TaughtTab';
+import { usePictures } from './use-pictures';
+
+const TABS = [
+  { id: 'pictures', name: 'Pictures' },
+  { id: 'entries', name: 'Entries' },
+  { id: 'taught', name: 'Taught' },
+] as const;
+
+const TITLES = {
+  pictures: 'Log: what is owed and had',
+  entries: 'What was tapped',
+  taught: 'What it teaches',
+} as const;
+
+/** What was done: what is owed against what is had, pictures by their own figures, and what it teaches. */
+export function LogScreen() {
+  return (
+    <WithParts>
+      <OpenLog />
+    </WithParts>
+  );
+}
+
+function OpenLog() {
+  const { shoot } = useShootPage().plan;
+  const tab = useTab(TABS);
+  const wide = useShape() === 'wide';
+  const pictures = usePictures();
+  const frames = matchedFrames(shoot);
+  const links = <TabLinks step="log" label="Parts of Log" tabs={TABS} open={tab} />;
+  const part = {
+    pictures: <PicturesTab frames={frames} pictures={pictures} />,
+    entries: <EntriesTab frames={frames} />,
+    taught: <TaughtTab frames={frames} />,
+  }[tab];
+  if (wide) {
+    return (
+      <WideFrame
+        title={TITLES[tab]}
+        leftIs="table"
+        contentKey={tab}
+        left={
+          <View>
+            <View className="px-4 py-3">
+              <LogAnswer />
+            </View>
+            {links}
+            <View className="p-4">{part}</View>
+          </View>
+        }
+        middle={<PlanPicture />}
+        right={null}
+      />
+    );
+  }
+  return (
+    <PhoneFrame
+      title={TITLES[tab]}
+      contentKey={tab}
+      tools={links}
+      answer={false}
+      foot={null}
+      second={<View className="px-3 pb-3">{part}</View>}
+    >
+      <View className="px-3 pt-2">
+        <LogAnswer />
+      </View>
+    </PhoneFrame>
+  );
+}

@@ -1,0 +1,70 @@
+import { Link, Navigator, usePathname } from 'expo-router';
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { Text } from '@/ui/Text';
+import { useLooked } from './ShootContext';
+import type { StepId } from './steps';
+
+/** A part of a step, with an address of its own; the first has the step's. */
+export interface StepTab<T extends string = string> {
+  readonly id: T;
+  readonly name: string;
+}
+
+/**
+ * A step whose parts have addresses. It shows them itself, so that nothing of it begins anew when one goes from part
+ * to part: the routes under it are addresses alone.
+ */
+export function WithParts({ children }: { readonly children: ReactNode }) {
+  return <Navigator>{children}</Navigator>;
+}
+
+/** Which part of a step an address is of: its first where it names none, or one it does not have. */
+export function useTab<T extends string>(tabs: readonly StepTab<T>[]): T {
+  const part = usePathname().split('/')[4];
+  return (tabs.find(({ id }) => id === part) ?? (tabs[0] as StepTab<T>)).id;
+}
+
+/** The parts of a step, a press each. */
+export function TabLinks<T extends string>({
+  step,
+  label,
+  tabs,
+  open,
+}: {
+  readonly step: StepId;
+  readonly label: string;
+  readonly tabs: readonly StepTab<T>[];
+  readonly open: T;
+}) {
+  const { id } = useLooked().shoot;
+  return (
+    <View
+      role="navigation"
+      aria-label={label}
+      className="flex-row flex-wrap border-y border-line bg-paper"
+    >
+      {tabs.map((tab, i) => {
+        const here = tab.id === open;
+        return (
+          <Link
+            key={tab.id}
+            href={i === 0 ? `/shoot/${id}/${step}` : `/shoot/${id}/${step}/${tab.id}`}
+            replace
+            asChild
+          >
+            <Pressable
+              role="link"
+              {...(here && { 'aria-current': 'page' as const })}
+              className={`min-h-touch min-w-fit flex-1 items-center justify-center px-1 ${i > 0 ? 'border-l border-line' : ''} ${here ? 'bg-ink' : ''}`}
+            >
+              <Text kind="label" className={here ? 'text-paper' : ''}>
+                {tab.name}
+              </Text>
+            </Pressable>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,199 @@
+import type { MissedReason, Route, Stop } from '@/core';
+import { personInWords } from './brief-words';
+import type { DayEventRecord } from '@/records/day';
+import { startOf } from '@/records/edit-events';
+import type { Shoot } from '@/records/shoot';
+import { localMinuteOf } from '@/records/times';
+import { written } from '@/ui/units';
+import { callTimes } from '@/answers/day-request';
+
+/** The order of a day as it is shown: where to be for each event, and why one is missed. */
+
+const MINUTE_MS = 60_000;
+
+export interface DayLine {
+  readonly event: DayEventRecord;
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly secondMs: number;
+  readonly stop?: Stop;
+  /** When to leave the place before; the stop's own ready time when one need not walk. */
+  readonly leaveMs?: number;
+  /** In short: where from, or that it is missed. */
+  readonly status: 'shoot' | 'missed' | 'leftOut' | 'unknown';
+  readonly why: string;
+}
+
+/** What an event is called: with its heat. */
+export const eventTitle = ({ name, heat }: DayEventRecord): string =>
+  heat ? `${name}, ${/^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase()}` : name;
+
+/** Who is in it: those of the brief first, with what they are known by. */
+export function whoInWords(
+  { entries }: DayEventRecord,
+  { people }: Pick<Shoot, 'people'>,
+): readonly string[] {
+  const named = entries.filter(({ personId }) => personId);
+  return named.map(({ personId, name, lane }) => {
+    const person = people.find(({ id }) => id === personId);
+    const known = person ? personInWords({ ...person, ...(lane !== undefined && { lane }) }) : '';
+    return known ? `${name} (${known})` : name;
+  });
+}
+
+const walkInWords = (ms: number): string => {
+  const minutes = Math.max(1, Math.ceil(ms / MINUTE_MS));
+  return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
+};
+
+/**
+ * Why an event is not in the route.
+ * @param before whether it starts before the other event of the reason
+ */
+export function missedInWords(
+  reason: MissedReason,
+  titleOf: (id: string) => string,
+  before: (otherId: string) => boolean,
+): string {
+  switch (reason.kind) {
+    case 'forbidden':
+      return 'You left it out.';
+    case 'noPosition':
+      return 'No position serves it: nothing sees it well enough, or one may not stand there.';
+    case 'worthNothing':
+      return 'You already have enough of it.';
+    case 'overlap':
+      return `It runs while ${titleOf(reason.withEvent)} is shot.`;
+    case 'walk': {
+      const other = titleOf(reason.otherEvent);
+      const first = before(reason.otherEvent);
+      if (reason.haveMs <= 0) {
+        return first
+          ? `It ends after the second call for ${other}, which is shot elsewhere.`
+          : `Its second call comes while ${other} is shot elsewhere.`;
+      }
+      return `The walk from ${first ? `it to ${other}` : `${other} to it`} takes ${walkInWords(reason.needMs)}; there are ${Math.floor(reason.haveMs / MINUTE_MS)}.`;
+    }
+  }
+}
+
+type DayShoot = Pick<Shoot, 'events' | 'day' | 'place' | 'positions'>;
+
+/** Every event of the day, with where to be for it. @param route nothing while it is planned */
+export function dayLines(shoot: DayShoot, route: Route | undefined): readonly DayLine[] {
+  const stops = new Map(route?.stops.map((stop) => [stop.eventId, stop]));
+  const missed = new Map(route?.missed.map(({ eventId, reason }) => [eventId, reason]));
+  const titles = new Map(shoot.events.map((event) => [event.id, eventTitle(event)]));
+  const starts = new Map(shoot.events.map((event) => [event.id, callTimes(event, shoot).startMs]));
+  const nameOf = (id: string) => shoot.positions.find((entry) => entry.id === id)?.name ?? id;
+  return shoot.events.map((event): DayLine => {
+    const { startMs, secondMs } = callTimes(event, shoot);
+    const line = { event, startMs, secondMs, endMs: startMs + event.durationMin * MINUTE_MS };
+    const stop = stops.get(event.id);
+    if (stop) {
+      const moves = stop.walkMs > 0;
+      return {
+        ...line,
+        stop,
+        status: 'shoot',
+        ...(moves && { leaveMs: stop.readyByMs - stop.walkMs }),
+        why: moves
+          ? `From ${nameOf(stop.positionId)}, ${written(stop.walkM, 'm', 0)} to walk, ${walkInWords(stop.walkMs)}.`
+          : `From ${nameOf(stop.positionId)}.`,
+      };
+    }
+    const reason = missed.get(event.id);
+    if (!reason) return { ...line, status: 'unknown', why: '' };
+    return {
+      ...line,
+      status: reason.kind === 'forbidden' ? 'leftOut' : 'missed',
+      why: missedInWords(
+        reason,
+        (id) => titles.get(id) ?? id,
+        (id) => startMs < (starts.get(id) ?? 0),
+      ),
+    };
+  });
+}
+
+/** Events of the route that come at a minute or later; the next one first. */
+export const comingLines = (lines: readonly DayLine[], atMs: number): readonly DayLine[] =>
+  lines.filter(({ status, endMs }) => status === 'shoot' && endMs > atMs);
+
+/** As many are named at once; the rest stand in the order. */
+const MOST_LOST = 2;
+
+/** Promised events still to come that no route serves. */
+export const lostAhead = (lines: readonly DayLine[], atMs: number): readonly DayLine[] =>
+  lines
+    .filter(
+      ({ status, event, startMs }) =>
+        status === 'missed' && event.worth === 'must' && startMs > atMs,
+    )
+    .slice(0, MOST_LOST);
+
+export interface NextUp {
+  readonly head: string;
+  readonly lines: readonly string[];
+}
+
+/** "Calls at 13:10, 13:20 and 13:27." */
+function callsInWords(
+  event: DayEventRecord,
+  shoot: DayShoot,
+  clock: (ms: number) => string,
+): string {
+  const { firstMs, secondMs, thirdMs } = callTimes(event, shoot);
+  return `Calls at ${clock(firstMs)}, ${clock(secondMs)} and ${clock(thirdMs)}.`;
+}
+
+/** Where to go next from a minute on, or that all is done. */
+export function nextInWords(
+  lines: readonly DayLine[],
+  atMs: number,
+  shoot: DayShoot,
+  clock: (ms: number) => string,
+): NextUp {
+  const [next] = comingLines(lines, atMs);
+  if (!next?.stop) {
+    return { head: 'Nothing more to shoot', lines: ['No event of the route is still to come.'] };
+  }
+  const { stop, event, startMs } = next;
+  const place = shoot.positions.find(({ id }) => id === stop.positionId)?.name ?? '';
+  const going = startMs <= atMs;
+  return {
+    head: `${going ? 'Now' : clock(startMs)}: ${eventTitle(event)}`,
+    lines: [
+      next.leaveMs === undefined
+        ? `Stay at ${place}.`
+        : next.leaveMs > atMs
+          ? `To ${place}: leave by ${clock(next.leaveMs)}, ${walkInWords(stop.walkMs)} to walk, in place by the second call at ${clock(stop.readyByMs)}.`
+          : `Be at ${place}: the second call is at ${clock(stop.readyByMs)}.`,
+      ...(going ? [] : [callsInWords(event, shoot, clock)]),
+    ],
+  };
+}
+
+/** What the day brings, in a line: "Shoots 11 of 19, all 4 promised." */
+export function dayInWords(lines: readonly DayLine[]): string {
+  const shot = lines.filter(({ status }) => status === 'shoot');
+  const owed = lines.filter(({ event }) => event.worth === 'must');
+  const had = owed.filter(({ status }) => status === 'shoot').length;
+  const promised =
+    owed.length === 0
+      ? ''
+      : had === owed.length
+        ? `, ${had === 1 ? 'the one' : `all ${had}`} promised`
+        : `, ${had} of the ${owed.length} promised`;
+  return `Shoots ${shot.length} of ${lines.length}${promised}.`;
+}
+
+/** How a meet runs against its programme, by the next event of it. */
+export function lateInWords(shoot: Pick<Shoot, 'events' | 'place'>, atMs: number): string {
+  const at = localMinuteOf(atMs, shoot.place.timeZone);
+  const next = shoot.events.find((event) => startOf(event) >= at) ?? shoot.events.at(-1);
+  const late = next?.lateMin ?? 0;
+  if (late === 0) return 'On programme';
+  const minutes = Math.abs(late);
+  return `Now ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} ${late > 0 ? 'behind' : 'ahead'}`;
+}

@@ -1,0 +1,114 @@
+import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { useShootPage } from '@/features/shoot/ShootContext';
+import { useSettled } from '@/features/shoot/use-light-series';
+import { requestDay } from '@/workers/day-client';
+import type { DayReply } from '@/workers/day-job';
+import type { RibbonStay } from '@/figures/TimeRibbon';
+import { dayLines, type DayLine } from './day-lines';
+import { dayRequestOf, type DayRequest } from '@/answers/day-request';
+import { legsOf } from './route-legs';
+
+export interface Day {
+  readonly lines: readonly DayLine[];
+  readonly quality: DayReply['quality'] | undefined;
+  readonly planning: boolean;
+  readonly trouble: string | undefined;
+}
+
+/** The day, for list, plan, ribbon and answer alike: planned once. */
+const DayContext = createContext<Day | undefined>(undefined);
+
+export function useDay(): Day {
+  const day = useContext(DayContext);
+  if (!day) throw new Error('useDay: must be used within a DayProvider');
+  return day;
+}
+
+/** The day of the shoot whose page this is, planned in the worker where a step shows it. */
+export function DayProvider({ children }: { readonly children: ReactNode }) {
+  return <DayContext.Provider value={usePlannedDay()}>{children}</DayContext.Provider>;
+}
+
+function usePlannedDay(): Day {
+  const { shoot, setup } = useShootPage().plan;
+  const { events, day } = shoot;
+  const { shots, marks, positions, kit, subjects, ground, features, place, light, choice } = setup;
+  const { readings, air } = setup;
+  const { markId, orientation, panSigma } = choice;
+  const request = useMemo(
+    () =>
+      dayRequestOf({
+        ...{
+          events,
+          day,
+          shots,
+          marks,
+          positions,
+          kit,
+          subjects,
+          ground,
+          features,
+          place,
+          light,
+          readings,
+          air,
+        },
+        choice: { markId, orientation, panSigma },
+      }),
+    [
+      events,
+      day,
+      shots,
+      marks,
+      positions,
+      kit,
+      subjects,
+      ground,
+      features,
+      place,
+      light,
+      readings,
+      air,
+      markId,
+      orientation,
+      panSigma,
+    ],
+  );
+  const settled = useSettled(request);
+  const key = useMemo(() => hashKey([settled]), [settled]);
+  const { data, error, isFetching } = useQuery({
+    queryKey: ['day', key],
+    queryKeyHashFn: () => key,
+    queryFn: ({ signal }) => requestDay(settled as DayRequest, signal),
+    enabled: settled !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 30_000,
+    retry: false,
+  });
+  const lines = useMemo(
+    () => dayLines({ events, day, place, positions }, data?.route),
+    [events, day, place, positions, data],
+  );
+  const planning = isFetching || settled !== request;
+  return useMemo(
+    () => ({ lines, quality: data?.quality, planning, trouble: error?.message }),
+    [lines, data, planning, error],
+  );
+}
+
+/** Where one is through the day, for the ribbon: a stay at each place, the walks left open. */
+export function useDayOnRibbon(): readonly RibbonStay[] {
+  const { positions } = useShootPage().plan.shoot;
+  const { lines } = useDay();
+  return useMemo(
+    () =>
+      legsOf(lines, positions).map(({ readyMs, untilMs }, i) => ({
+        fromMs: readyMs,
+        toMs: untilMs,
+        name: String(i + 1),
+      })),
+    [lines, positions],
+  );
+}
