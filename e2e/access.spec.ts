@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
-import { expect, headline, test } from './app';
+import { expect, headline, part, test } from './app';
 import { openField } from './field';
 
 const AXE = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
@@ -60,8 +60,7 @@ const misnamed = (page: Page): Promise<string[]> =>
   });
 
 type Look = () => Promise<void>;
-const pressTab = (page: Page, name: string) =>
-  page.getByRole('radio', { name, exact: true }).click();
+const pressTab = (page: Page, name: string) => part(page, name).click();
 
 /** Every step, each at its tabs; looked at one after the other. */
 async function throughSteps(page: Page, look: Look): Promise<void> {
@@ -72,7 +71,7 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
     brief: [],
     ground: [],
     light: [],
-    settings: ['Card', 'Motion', 'Focus'],
+    settings: ['Card', 'Slots', 'Motion', 'Focus', 'Reasons'],
     kit: ['Bag', 'Frames', 'Weather', 'Pack'],
   };
   for (const [step, names] of Object.entries(tabs)) {
@@ -93,9 +92,9 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
     await look();
   }
   // Tides and visits are for those who wait for something wild.
-  await expect(page.getByRole('radio', { name: 'Nature' })).toHaveCount(0);
+  await expect(part(page, 'Nature')).toHaveCount(0);
   await page.goto('/shoot/demo-alder-reach/day');
-  await pressTab(page, 'Nature');
+  await expect(part(page, 'Nature')).toBeVisible();
   await look();
   await openField(page, 'demo-larkmoor');
   await look();
@@ -120,11 +119,32 @@ async function throughSheets(page: Page, look: Look): Promise<void> {
   await expect(page.getByRole('radiogroup', { name: 'Lens' })).toBeVisible();
   await look();
   await page.goto('/shoot/demo-larkmoor/ground');
-  await page.getByRole('button', { name: 'See the day and the year' }).click();
-  await expect(page.getByRole('img', { name: /^The year at / })).toBeVisible();
-  await page.getByRole('button', { name: 'All positions and marks in figures' }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await look();
+  for (const [press, within] of [
+    [/: show all steps$/, 'Steps'],
+    ['When', 'When the face is lit'],
+    ['Frame', 'What is in the frame'],
+    ['Side', 'From the side'],
+    ['Compare', 'Positions side by side'],
+    [/^1\/\d+/, 'The answer'],
+  ] as const) {
+    await page.getByRole('button', { name: press, exact: typeof press === 'string' }).click();
+    await expect(page.getByRole('dialog', { name: within })).toBeVisible();
+    await page.waitForTimeout(400);
+    await look();
+    await page.keyboard.press('Escape');
+  }
+  for (const [step, press] of [
+    ['light', /^Change lamps/],
+    ['light', /^When each shot ends/],
+    ['brief', /^Add a shot/],
+    ['brief', /^Client and access/],
+    ['brief', /^What, where and when/],
+  ] as const) {
+    await page.goto(`/shoot/demo-larkmoor/${step}`);
+    await page.getByRole('button', { name: press }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await look();
+  }
   await page.goto('/quick');
   await expect(headline(page)).toBeVisible();
   await look();

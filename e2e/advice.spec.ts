@@ -1,10 +1,10 @@
-import { expect, headline, readAnswer, settle, test } from './app';
+import { expect, groundTool, headline, inAnswer, readAnswer, settle, test } from './app';
 
 test(
   'a floor of one’s own holds at once, after a reload and in every shoot, and is dropped again',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/shoot/demo-larkmoor/settings');
+    await page.goto('/shoot/demo-larkmoor/settings/reasons');
     await expect(headline(page)).toBeVisible();
     const floor = page.getByRole('group', { name: 'Your own floor' });
     await floor.getByRole('button', { name: 'Set a floor of your own' }).click();
@@ -33,9 +33,11 @@ test(
       .getByRole('radiogroup', { name: 'Converter', exact: true })
       .getByRole('radio', { name: '2x' })
       .click();
-    await expect(page.getByRole('alert').first()).toContainText(/overfills the frame, 1\d\d %/);
-    await page.getByRole('button', { name: /^Zoom to \d+ mm$/ }).click();
-    await expect(page.getByText(/overfills the frame/)).toBeHidden();
+    await inAnswer(page, async (answer) => {
+      await expect(answer.getByRole('alert').first()).toContainText(/overfills the frame, 1\d\d %/);
+      await answer.getByRole('button', { name: /^Zoom to \d+ mm$/ }).click();
+      await expect(answer.getByText(/overfills the frame/)).toBeHidden();
+    });
     expect((await readAnswer(page)).fillPct).toBeLessThanOrEqual(100);
   },
 );
@@ -47,14 +49,18 @@ test(
     await page.goto('/shoot/demo-tern-water/ground');
     await expect(page.getByText(/High sun, eyes in shade/).first()).toBeVisible();
     const brim = page.getByRole('group', { name: 'Face under a brim' });
-    await expect(brim).toBeHidden();
+    await inAnswer(page, () => expect(brim).toBeHidden());
+    await groundTool(page, 'Frame');
     await page.getByRole('radio', { name: 'Wears one' }).click();
-    await expect(brim).toContainText('As set the whites hold');
+    await page.keyboard.press('Escape');
     const before = await readAnswer(page);
-    await brim.getByRole('button', { name: 'Open up ⅓ for the face' }).click();
-    await expect(
-      page.getByText(/0\.\d stop brighter than metered, as you hold the dials/),
-    ).toBeVisible();
+    await inAnswer(page, async (answer) => {
+      await expect(brim).toContainText('As set the whites hold');
+      await brim.getByRole('button', { name: 'Open up ⅓ for the face' }).click();
+      await expect(
+        answer.getByText(/0\.\d stop brighter than metered, as you hold the dials/),
+      ).toBeVisible();
+    });
     const opened = await readAnswer(page);
     expect(opened.iso / before.iso).toBeCloseTo(2 ** (1 / 3), 1);
   },

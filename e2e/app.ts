@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /** A page whose console must stay free of errors. */
 export const test = base.extend<{ page: Page }>({
@@ -35,11 +35,24 @@ const drawn = (page: Page) =>
       ),
   );
 
+const whole = (page: Page) => page.getByRole('region', { name: 'The whole answer' });
+const line = (page: Page) => page.getByRole('region', { name: 'Answer', exact: true });
+
+/** Looks at the whole answer: beside the plan, or on a phone behind its line, which is closed again after. */
+export async function inAnswer<T>(page: Page, look: (answer: Locator) => Promise<T>): Promise<T> {
+  if (await whole(page).isVisible()) return look(whole(page));
+  await line(page).getByRole('button').click();
+  const found = await look(page.getByRole('dialog', { name: 'The answer' }));
+  if (await whole(page).isVisible()) await page.keyboard.press('Escape');
+  await expect(whole(page)).toBeHidden();
+  return found;
+}
+
 /** Reads the headline and the facts under it. */
 export async function readAnswer(page: Page): Promise<Reading> {
   await drawn(page);
   const label = (await headline(page).getAttribute('aria-label')) ?? '';
-  const text = await page.getByRole('region', { name: 'Answer' }).innerText();
+  const text = await inAnswer(page, (answer) => answer.innerText());
   return {
     shutterPerSecond: figure(label, /1\/(\d+)/),
     aperture: figure(label, /f\/([\d.]+)/),
@@ -50,8 +63,45 @@ export async function readAnswer(page: Page): Promise<Reading> {
   };
 }
 
+/** Shutter, aperture and ISO: in the answer beside the plan, or in its line on a phone. */
 export const headline = (page: Page) =>
-  page.getByRole('region', { name: 'Answer' }).getByRole('img', { name: /^.+, f\/.+, ISO \d+$/ });
+  line(page).or(whole(page)).first().locator('[role=img][aria-label*=", ISO "]');
+
+/** Goes to a step as a thumb does: by its name beside the open one, or by the list of all. */
+export async function goTo(page: Page, step: string): Promise<void> {
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  const beside = steps.getByRole('link', { name: step, exact: true });
+  await expect(steps).toBeVisible();
+  if (await beside.isVisible()) {
+    await beside.click();
+    return;
+  }
+  await steps.getByRole('button', { name: /: show all steps$/ }).click();
+  await page
+    .getByRole('dialog', { name: 'Steps' })
+    .getByRole('link', { name: new RegExp(`^${step}\\b`) })
+    .click();
+}
+
+/** Whether the page is a phone's: what stands beside the plan on a wide screen lies a press deeper there. */
+export const onPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 1000;
+
+/** Opens a tool of the ground; on a wide screen most stand open in its column. */
+export async function groundTool(page: Page, name: string): Promise<void> {
+  if (!onPhone(page)) return;
+  await page
+    .getByRole('toolbar', { name: 'Ground' })
+    .getByRole('button', { name, exact: true })
+    .click();
+}
+
+/** Opens a row of a list, which shows what lies a press deeper. */
+export const openRow = (page: Page, name: string) =>
+  page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+
+/** A part of a step that has an address of its own. */
+export const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: /^Parts of / }).getByRole('link', { name, exact: true });
 export const timeSlider = (page: Page) => page.getByRole('slider', { name: 'Time', exact: true });
 export const positionHandle = (page: Page) =>
   page.getByRole('button', { name: /^Position .* to move it$/ });

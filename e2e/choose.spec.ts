@@ -1,5 +1,21 @@
 import type { Page } from '@playwright/test';
-import { expect, headline, openLarkmoor, test, timeSlider } from './app';
+import {
+  expect,
+  groundTool,
+  headline,
+  inAnswer,
+  onPhone,
+  openLarkmoor,
+  test,
+  timeSlider,
+} from './app';
+
+/** Everything that the place one stands at gives, behind its line. */
+const openHere = (page: Page) =>
+  page
+    .getByRole('region', { name: 'Where you stand' })
+    .getByRole('button', { name: / fills \d+ %/ })
+    .click();
 
 test.describe('seen on the plan', () => {
   test('what is behind and where the sun falls are told, and change with the hour', async ({
@@ -7,12 +23,16 @@ test.describe('seen on the plan', () => {
   }) => {
     await openLarkmoor(page);
     const here = page.getByRole('region', { name: 'From here' });
+    await openHere(page);
     await expect(here).toContainText(/Fills the frame\s*level \d+ %, upright \d+ %/);
     await expect(here).toContainText(/Behind\s*Boards along the east side, \d\.\d times as far/);
     await expect(here).toContainText(/In the sun\s*Attack in the circle; Goalkeeper/);
     await expect(here).toContainText(/In the shade\s*Midfield, running up/);
+    await page.keyboard.press('Escape');
     await timeSlider(page).focus();
     await page.keyboard.press('End');
+    await openHere(page);
+    await expect(here).toContainText('Distance');
     await expect(here).not.toContainText('In the sun');
   });
 
@@ -22,8 +42,10 @@ test.describe('seen on the plan', () => {
     await openLarkmoor(page);
     await page.getByRole('button', { name: 'Choose position Behind the south fence' }).click();
     const here = page.getByRole('region', { name: 'From here' });
+    await openHere(page);
     await expect(here).toContainText(/Through\s*Wire fence, .* off: .*, costs 0\.\d stop/);
     await expect(here).toContainText(/Shade at the wire\s*\d+ cm wide at each post/);
+    if (!onPhone(page)) await page.keyboard.press('Escape');
     await expect(page.getByRole('region', { name: 'Walks to the others' })).toContainText(
       /\d+ m, \d min/,
     );
@@ -34,9 +56,10 @@ test('all positions and marks in figures: in order of what one asks for, and one
   page,
 }) => {
   await openLarkmoor(page);
-  const wide = (page.viewportSize()?.width ?? 0) > 1000;
+  const wide = !onPhone(page);
+  if (!wide) await openHere(page);
   await page.getByRole('button', { name: 'All positions and marks in figures' }).click();
-  const dialog = page.getByRole('dialog');
+  const dialog = page.getByRole('dialog', { name: /^Positions and marks at / });
   const lines = wide
     ? dialog.getByRole('table', { name: 'Positions and marks' }).getByRole('rowgroup')
     : dialog.getByRole('list', { name: 'Positions and marks' }).getByRole('listitem');
@@ -66,11 +89,11 @@ test('all positions and marks in figures: in order of what one asks for, and one
     .getByRole('button', { name: /all figures/i })
     .click();
   await expect(lines.first()).toContainText('Sharp in depth');
-  await page.getByRole('button', { name: /^Look at .* from / }).click();
+  await page.getByRole('button', { name: /^Stand at .* for / }).click();
   await expect(dialog).toBeHidden();
-  await expect(page.getByRole('region', { name: 'Answer' })).toContainText(
-    `${nearest?.toFixed(1)} m`,
-  );
+  await expect(
+    page.getByRole('region', { name: 'Where you stand' }).getByText(`${nearest?.toFixed(1)} m`),
+  ).toBeVisible();
 });
 
 const when = (page: Page) => page.getByRole('region', { name: 'When the face is lit' });
@@ -81,7 +104,7 @@ test(
   async ({ page }) => {
     await page.goto('/shoot/demo-alder-reach/ground');
     await expect(headline(page)).toBeVisible();
-    await when(page).getByRole('button', { name: 'See the day and the year' }).focus();
+    await page.getByRole('button', { name: 'When', exact: true }).focus();
     await page.keyboard.press('Enter');
     const day = when(page).getByRole('img', { name: /^8 May: .*front light/ });
     await expect(day).toBeVisible();
@@ -95,8 +118,10 @@ test(
     await expect(when(page).getByRole('img', { name: /^1 Jan: / })).toBeVisible();
     await when(page).getByRole('button', { name: 'Move the shoot to 1 Jan' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('region', { name: 'Answer' })).toContainText(/Twilight|In shade/);
+    await page.keyboard.press('Escape');
+    await inAnswer(page, (answer) => expect(answer).toContainText(/Twilight|In shade/));
     await page.getByRole('button', { name: 'Undo' }).click();
+    await groundTool(page, 'When');
     await expect(when(page).getByRole('img', { name: /^8 May: / })).toBeVisible();
   },
 );
@@ -107,6 +132,7 @@ test(
   async ({ page }) => {
     await openLarkmoor(page);
     const section = page.getByRole('region', { name: 'Where else to stand' });
+    await groundTool(page, 'Search');
     await section.getByRole('radio', { name: 'All marks' }).click();
     await section.getByRole('radio', { name: 'The whole shoot' }).click();
     await section.getByRole('radio', { name: 'Converters' }).click();
@@ -120,7 +146,7 @@ test(
     await page.getByRole('group', { name: /^Plan\./ }).focus();
     await page.keyboard.press('Enter');
     await expect(section.getByRole('region', { name: 'The place you tapped' })).toContainText(
-      /One may not stand here: inside the field of play/,
+      /Off limits: inside the field of play/,
     );
   },
 );

@@ -1,9 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import type { Locator, Page } from '@playwright/test';
-import { expect, giveFile, settle, test } from './app';
+import { expect, giveFile, part, settle, test } from './app';
 
 const DAY = '/shoot/demo-tern-water/day';
-const tab = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });
 const answer = (page: Page) => page.getByRole('region', { name: 'Day' });
 const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
 /** One event of the order, on a phone in the list, on a wide screen in the table. */
@@ -17,6 +16,11 @@ const event = (page: Page, title: string): Locator =>
         .getByRole('table', { name: 'Running order' })
         .getByRole('row')
         .filter({ hasText: title });
+/** A long order is gone through in pages on a phone. */
+async function turnTo(page: Page, name: 'Earlier' | 'Later'): Promise<void> {
+  if (isPhone(page)) await page.getByRole('button', { name, exact: true }).click();
+}
+
 const openEvent = (page: Page, title: string) =>
   event(page, title)
     .getByRole('button', { name: new RegExp(title) })
@@ -64,7 +68,7 @@ test('the regatta day is planned: pinned, left out, running late, and kept', asy
   await expect(answer(page)).toContainText('Now 3 minutes behind');
   await expect(answer(page)).toContainText(/To Bank, before the finish: leave by/);
   // The route, place by place, and what is missed with the reason.
-  await tab(page, 'Route').click();
+  await part(page, 'Route').click();
   await expect(
     page.getByRole('list', { name: 'Route' }).getByRole('listitem').first(),
   ).toContainText(/^1\. Bank, before the finish\s*In place by 09:50/);
@@ -85,8 +89,9 @@ test(
     for (let i = 0; i < 6; i += 1) await time.press('PageUp');
     const title = 'Junior single 500 m, heat 4';
     await page.getByRole('button', { name: `${title}: starts now, 6 min late` }).click();
-    await expect(page.getByText('It and all after it 6 min later')).toBeVisible();
+    await expect(page.getByText('This and later events moved 6 min')).toBeVisible();
     await expect(event(page, title)).toContainText('programme 10:24');
+    await turnTo(page, 'Later');
     await expect(event(page, 'Prize giving')).toContainText('programme 14:45');
     await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
     await expect(event(page, 'Prize giving')).not.toContainText('programme');
@@ -98,6 +103,7 @@ test('an event is dragged, or moved by keys, to another slot', async ({ page }) 
   const grip = (title: string) =>
     page.getByRole('button', { name: new RegExp(`^Move ${title}\\. Drag`) });
   const first = 'Junior single 500 m, heat 1';
+  await turnTo(page, 'Earlier');
   await expect(event(page, first)).toContainText('10:00');
   await grip(first).scrollIntoViewIfNeeded();
   const from = await grip(first).boundingBox();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, headline, readAnswer, settle, test } from './app';
+import { expect, goTo, groundTool, headline, readAnswer, settle, test } from './app';
 import { button, field, openDrawing, things } from './drawing';
 
 async function download(page: Page, name: string) {
@@ -112,8 +112,10 @@ test(
     await page.goto('/shoot/demo-larkmoor/kit');
     const first = await readAnswer(page);
     await page.getByRole('radio', { name: '2x' }).first().click();
-    await page.getByRole('link', { name: 'Light' }).click();
+    await goTo(page, 'Light');
+    await page.getByRole('button', { name: 'Change sky' }).click();
     await page.getByRole('radio', { name: 'Overcast' }).click();
+    await page.keyboard.press('Escape');
     const overcast = await readAnswer(page);
     expect(overcast.ev).toBeLessThan(first.ev - 1);
     await button(page, 'Undo').click();
@@ -145,13 +147,17 @@ test(
     await button(page, 'Make the shoot').click();
     await expect(headline(page)).toBeVisible();
     const right = await readAnswer(page);
+    await groundTool(page, 'Frame');
     await page.getByRole('radio', { name: 'Left-handed' }).click();
+    await page.keyboard.press('Escape');
     await expect(button(page, /^Position Third-base side.* to move it$/)).toBeVisible();
     const left = await readAnswer(page);
     // The one is the mirror of the other: as far away, as large in the frame.
     expect(left.distanceM).toBeCloseTo(right.distanceM, 1);
     expect(left.fillPct).toBe(right.fillPct);
+    await groundTool(page, 'Frame');
     await page.getByRole('radio', { name: 'Right-handed' }).click();
+    await page.keyboard.press('Escape');
     await expect(button(page, /^Position First-base side.* to move it$/)).toBeVisible();
   },
 );

@@ -94,7 +94,7 @@ test('a tap takes hold of the stand; dragged by its body it moves, by its corner
   await openDrawing(page);
   await button(page, /^Select West stand/).click();
   const at = await middleOf(page, /^West stand\. Drag/);
-  await button(page, 'Let go of it').click();
+  await button(page, 'Deselect').click();
   await page.mouse.click(at.x, at.y + 14);
   await expect(page.getByRole('heading', { name: 'West stand' })).toBeVisible();
   const value = (label: string) => field(page, label).inputValue().then(Number);
@@ -125,11 +125,11 @@ test(
     await openDrawing(page);
     await button(page, /^Select Oak/).click();
     const oak = await middleOf(page, /^Oak\. Drag/);
-    await button(page, 'Let go of it').click();
+    await button(page, 'Deselect').click();
     await button(page, /^Select Clubhouse/).click();
     const corner = await middleOf(page, /^Clubhouse, corner 1 of 4\. Drag/);
     await field(page, 'East of the middle, m').scrollIntoViewIfNeeded();
-    await button(page, 'Let go of it').click();
+    await button(page, 'Deselect').click();
     await button(page, /^Select Oak/).click();
     await drag(page, oak, { x: corner.x - oak.x + 4, y: corner.y - oak.y + 3 });
     const on = await middleOf(page, /^Oak\. Drag/);
@@ -194,7 +194,7 @@ test(
     await expect(page.getByText(/^2 legs; closed they hold [\d.]+ (m²|ha)\.$/)).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(legs).toHaveCount(1);
-    await button(page, 'Leave off').click();
+    await button(page, 'Stop measuring').click();
     await expect(button(page, 'Add to the ground')).toBeVisible();
   },
 );
@@ -204,7 +204,7 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await openDrawing(page);
-    await button(page, 'Lay it true').click();
+    await button(page, 'Align').click();
     await expect(field(page, 'Long axis towards, °')).toHaveValue('12');
     await page.getByRole('radio', { name: 'By compass' }).click();
     const note = page.getByText(/The compass points [\d.]+° (east|west) of true north here/);
@@ -223,7 +223,7 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await openDrawing(page);
-    await button(page, 'Lay it true').click();
+    await button(page, 'Align').click();
     await tapPlan(page, 0.25, 0.8);
     await tapPlan(page, 0.75, 0.2);
     await fill(page, 'Latitude of A, °', '53.1194');
@@ -255,7 +255,7 @@ test(
     // 0.0003° of latitude is 33.4 m, 0.0005° of longitude there 33.5 m.
     await expect(field(page, 'North of the middle, m')).toHaveValue(/^33\.[34]/);
     await expect(field(page, 'East of the middle, m')).toHaveValue(/^33\.[45]/);
-    await button(page, 'Let go of it').click();
+    await button(page, 'Deselect').click();
 
     await context.clearPermissions();
     await take(page, 'Path of walkers');

@@ -1,5 +1,5 @@
 import { test as loud, type Page } from '@playwright/test';
-import { expect, giveFile, headline, settle, test } from './app';
+import { expect, giveFile, goTo, headline, openRow, part, settle, test } from './app';
 import { keepersShown, keeperButton, openField, keptShoot } from './field';
 import { keepText, keptText } from './kept';
 
@@ -50,8 +50,8 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await page.goto('/shoot/demo-larkmoor/kit');
-    await page.getByRole('radio', { name: 'Bag', exact: true }).click();
-    await page.getByRole('button', { name: 'Put something in' }).click();
+    await part(page, 'Bag').click();
+    await page.getByRole('button', { name: 'Add to bag' }).click();
     await page.getByRole('button', { name: /^A lens/ }).click();
     await page.getByLabel('Widest there, f/').first().fill('28');
     await page.getByRole('button', { name: 'Put it in' }).click();
@@ -70,9 +70,11 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await page.goto('/shoot/demo-larkmoor/brief');
+    await openRow(page, 'This shoot as a whole');
     await page.getByRole('button', { name: 'Duplicate' }).click();
     await expect(page).not.toHaveURL(/demo-larkmoor/);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/\(copy\)$/);
+    await openRow(page, 'What, where and when');
     await page.getByLabel('Title', { exact: true }).fill('Only the copy');
     await page.getByRole('button', { name: 'Save the brief' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Only the copy');
@@ -160,9 +162,9 @@ test(
     await giveFile(page, 'Bring in a running order', file);
     await expect(page.getByText('Reading never.ics')).toBeVisible();
     // The page is not held up meanwhile.
-    await page.getByRole('link', { name: 'Light', exact: true }).click();
+    await goTo(page, 'Light');
     await expect(headline(page)).toBeVisible();
-    await page.getByRole('link', { name: 'Day', exact: true }).click();
+    await goTo(page, 'Day');
     await giveFile(page, 'Bring in a running order', file);
     await page.getByRole('button', { name: 'Cancel' }).click();
     await expect(page.getByText('Reading never.ics')).toBeHidden();
@@ -178,15 +180,15 @@ loud(
     await expect(headline(page)).toBeVisible();
     const script = /\/_expo\/.*\.js$/;
     await context.route(script, (route) => route.abort());
-    await page.getByRole('link', { name: 'Light', exact: true }).click();
+    await goTo(page, 'Light');
     await expect(page.getByText('This step could not be fetched.')).toBeVisible();
     await expect(headline(page)).toBeVisible();
-    await page.getByRole('link', { name: 'Ground', exact: true }).click();
-    await expect(page.getByRole('button', { name: 'Search the ground' })).toBeVisible();
-    await page.getByRole('link', { name: 'Light', exact: true }).click();
+    await goTo(page, 'Ground');
+    await expect(page.getByRole('toolbar', { name: 'Ground' })).toBeVisible();
+    await goTo(page, 'Light');
     await context.unroute(script);
     await page.getByRole('button', { name: 'Try again' }).click();
-    await expect(page.getByRole('region', { name: 'Light through the hours' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Take a reading' })).toBeVisible();
   },
 );
 

@@ -26,6 +26,17 @@ export async function openField(page: Page, shoot: string): Promise<void> {
   await expect(settingsNow(page)).toBeVisible();
 }
 
+/** Takes another shot, place or memory slot in hand. */
+export async function take(
+  page: Page,
+  what: 'Shot' | 'From' | 'Slot',
+  name: string,
+): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${what} `) }).click();
+  await page.getByRole('radio', { name, exact: true }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+}
+
 export const keeperButton = (page: Page) => page.getByRole('button', { name: /^Keeper/ });
 
 /** Keepers of the shot in hand, as the button counts them. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, giveFile, settle, test } from './app';
+import { expect, giveFile, goTo, openRow, part, settle, test } from './app';
 import { keptShoot } from './field';
 
 const picture = (file: string) => ({
@@ -84,9 +84,9 @@ test(
       page,
       Array.from({ length: 300 }, (_, i) => ({ name: `X_${1000 + i}.jpg`, mimeType, buffer })),
     );
-    await page.getByRole('radio', { name: 'Entries' }).click();
+    await part(page, 'Entries').click();
     await expect(page.getByText(/^Nothing logged yet\. In Field/)).toBeVisible();
-    await page.getByRole('radio', { name: 'Pictures' }).click();
+    await part(page, 'Pictures').click();
     await expect(headingOf(page)).toContainText('300 pictures');
     const { log } = await keptShoot(page, 'demo-larkmoor');
     expect(log.frames).toHaveLength(1);
@@ -127,7 +127,7 @@ test(
     await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
     await expect(headingOf(page)).toHaveText('31 pictures, 14 kept (45 %)');
     await page.getByRole('button', { name: 'Set it right' }).click();
-    await page.getByRole('radio', { name: 'Entries' }).click();
+    await part(page, 'Entries').click();
     const saved = async (button: string) => {
       const [download] = await Promise.all([
         page.waitForEvent('download'),
@@ -164,9 +164,10 @@ test(
     }
     await page.getByRole('button', { name: 'Make the shoot' }).click();
     await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
-    await page.getByRole('link', { name: 'Brief', exact: true }).click();
+    await goTo(page, 'Brief');
+    await openRow(page, 'What earlier shoots taught');
     const lesson = page.getByRole('list', { name: 'Lessons' }).getByRole('listitem').first();
-    await expect(lesson).toContainText(/^Plan pans for a swing even to \d+ %/);
+    await expect(lesson).toContainText(/^Plan pans for a speed that varies by \d+ %/);
     await expect(lesson).toContainText('In this plan');
   },
 );

@@ -1,4 +1,4 @@
-import { expect, test } from './app';
+import { expect, goTo, test } from './app';
 import { keeperButton, keepersShown, openField, settingsNow } from './field';
 
 test.use({ serviceWorkers: 'allow' });
@@ -23,7 +23,7 @@ test(
       await expect(page.getByRole('main')).not.toBeEmpty();
     }
     await page.reload();
-    await page.getByRole('link', { name: 'Field', exact: true }).click();
+    await goTo(page, 'Field');
     await expect(settingsNow(page)).toHaveAttribute('aria-label', pan ?? '');
     expect(await keepersShown(page)).toBe(1);
     await page.goto('/shoot/demo-tern-water/day');

@@ -1,12 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, headline, openLarkmoor, settle, test } from './app';
-import { keeperButton, openField, opensAt, settingsNow } from './field';
+import { expect, goTo, headline, openLarkmoor, part, settle, test } from './app';
+import { keeperButton, openField, opensAt, settingsNow, take } from './field';
 
 /** The demo's three days, lived through from the brief to what they teach. */
 
-const step = (page: Page, name: string) => page.getByRole('link', { name, exact: true }).click();
-const tab = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
 const dials = async (page: Page) => (await settingsNow(page).getAttribute('aria-label')) ?? '';
 const isoOf = (label: string) => Number(/ISO (\d+)/.exec(label)?.[1]);
 const taught = (page: Page, name: string) => page.getByRole('region', { name });
@@ -20,26 +18,26 @@ async function readDemoPictures(page: Page, setClock: boolean): Promise<void> {
 test('an evening of hockey at Larkmoor, from the brief to the next plan', async ({ page }) => {
   test.setTimeout(90_000);
   await openLarkmoor(page);
-  await step(page, 'Brief');
+  await goTo(page, 'Brief');
   await page
     .getByRole('list', { name: 'Shots' })
     .getByRole('button', { name: /^Strike at a penalty corner/ })
     .click();
   await expect(headline(page)).toBeVisible();
-  await step(page, 'Light');
+  await goTo(page, 'Light');
   await page.getByRole('button', { name: 'Take a reading' }).click();
   await page.getByRole('button', { name: 'Ask the simulated meter' }).click();
   await page.getByRole('button', { name: 'Keep the reading' }).click();
-  await expect(page.getByRole('region', { name: 'Readings' })).toContainText('By your readings');
-  await step(page, 'Settings');
-  await tab(page, 'Card');
+  await expect(page.getByRole('button', { name: /^Readings By your readings/ })).toBeVisible();
+  await goTo(page, 'Settings');
+  await part(page, 'Card').click();
   await expect(
     page.getByRole('list', { name: 'Settings card' }).getByRole('listitem').first(),
   ).toBeVisible();
-  await step(page, 'Kit');
-  await tab(page, 'Pack');
+  await goTo(page, 'Kit');
+  await part(page, 'Pack').click();
   await expect(page.getByRole('checkbox').first()).toBeVisible();
-  await step(page, 'Day');
+  await goTo(page, 'Day');
   await expect(page.getByRole('region', { name: 'Day', exact: true })).toContainText(
     /Shoots \d of 7/,
   );
@@ -51,24 +49,24 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
   await expect(page.getByRole('region', { name: 'Now and next' })).toContainText(
     'Now: First quarter',
   );
-  await tab(page, 'Strike at a penalty corner');
+  await take(page, 'Shot', 'Strike at a penalty corner');
   await keeperButton(page).click();
   await expect(keeperButton(page)).toContainText('1 of 3');
   await page.getByRole('button', { name: /^Looked 1 stop bright/ }).click();
   const byDay = isoOf(await dials(page));
   await opensAt(page, '2027-04-16T19:06:00Z');
   await openField(page, 'demo-larkmoor');
-  await tab(page, 'The keeper at full stretch');
+  await take(page, 'Shot', 'The keeper at full stretch');
   await expect.poll(async () => isoOf(await dials(page))).toBeGreaterThan(byDay * 4);
   await page.getByRole('button', { name: '1 Keeper, home' }).click();
   await keeperButton(page).click();
 
-  await step(page, 'Log');
+  await goTo(page, 'Log');
   await readDemoPictures(page, true);
   await expect(page.getByRole('list', { name: 'Contact sheet' })).toContainText(
     'Last quarter, under the lamps',
   );
-  await tab(page, 'Taught');
+  await part(page, 'Taught').click();
   await expect(taught(page, 'Promised and delivered')).toContainText('The keeper at full stretch');
   await expect(
     taught(page, 'Keepers. By shot').getByRole('img', { name: /^Counter-attack, panned: 33 %/ }),
@@ -80,8 +78,9 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
 
   // What it taught stands in the brief of the regatta to come, and can be taken up and left out.
   await page.goto('/shoot/demo-tern-water/brief');
+  await page.getByRole('button', { name: /^What earlier shoots taught/ }).click();
   const lessons = page.getByRole('list', { name: 'Lessons' });
-  await expect(lessons).toContainText(/Plan pans for a swing even to \d+ %/);
+  await expect(lessons).toContainText(/Plan pans for a speed that varies by \d+ %/);
   await page.getByRole('button', { name: 'Use: swing' }).click();
   await expect(lessons).toContainText('In this plan');
   await page.getByRole('button', { name: 'Leave out: swing' }).click();
@@ -94,7 +93,7 @@ test('a dawn in the hide at Alder Reach: dark, quiet, and what the bird keeps to
   test.setTimeout(90_000);
   await page.goto('/shoot/demo-alder-reach/day');
   await expect(page.getByRole('heading', { name: /^Be in place by 0\d:\d\d$/ })).toBeVisible();
-  await step(page, 'Ground');
+  await goTo(page, 'Ground');
   await expect(headline(page)).toBeVisible();
   await opensAt(page, '2027-05-08T04:50:00Z');
   await openField(page, 'demo-alder-reach');
@@ -103,10 +102,10 @@ test('a dawn in the hide at Alder Reach: dark, quiet, and what the bird keeps to
   await expect
     .poll(() => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor))
     .toBe('rgb(0, 0, 0)');
-  await tab(page, 'On the near perch, eye sharp');
+  await take(page, 'Shot', 'On the near perch, eye sharp');
   await page.getByRole('button', { name: /^Watch/ }).click();
   await expect(page.getByRole('button', { name: /^End watch/ })).toContainText('since 05:50');
-  const came = page.getByRole('button', { name: /^Came/ });
+  const came = page.getByRole('button', { name: /^Sighting/ });
   await came.click();
   await expect(came).toContainText('1 Kingfisher');
   await page.getByRole('button', { name: 'dives' }).click();
@@ -118,14 +117,13 @@ test('a dawn in the hide at Alder Reach: dark, quiet, and what the bird keeps to
   await expect(came).toContainText('2 Kingfisher');
   await page.getByRole('button', { name: /^End watch/ }).click();
   await page.getByRole('button', { name: 'Show by day' }).click();
-  await step(page, 'Log');
+  await goTo(page, 'Log');
   await readDemoPictures(page, true);
-  await tab(page, 'Taught');
+  await part(page, 'Taught').click();
   const visits = taught(page, 'Visits');
   await expect(visits).toContainText(/06:00 {2}\d/);
   await expect(visits).toContainText(/Sky \w+.*: \d\.\d an hour, \d\.\d to \d/);
-  await step(page, 'Day');
-  await tab(page, 'Nature');
+  await goTo(page, 'Day');
   await expect(page.getByRole('region', { name: 'Visits' })).toContainText(
     /\d+ visits in 5 watches/,
   );
@@ -135,27 +133,27 @@ test('a regatta on Tern Water: late heats, named crews, pans that teach', async 
   test.setTimeout(90_000);
   await page.goto('/shoot/demo-tern-water/brief');
   await expect(page.getByRole('list', { name: 'Shots' })).toContainText('Lane 4, last strokes');
-  await step(page, 'Day');
+  await goTo(page, 'Day');
   await expect(page.getByRole('region', { name: 'Day', exact: true })).toContainText('Shoots');
   await opensAt(page, '2027-06-19T09:25:30Z');
   await openField(page, 'demo-tern-water');
   const now = page.getByRole('region', { name: 'Now and next' });
   await expect(now).toContainText('Now: Junior single 500 m, heat 4');
-  await tab(page, 'Lane 4, last strokes');
+  await take(page, 'Shot', 'Lane 4, last strokes');
   await page.getByRole('button', { name: '214 Junior single, lane 4' }).click();
   await keeperButton(page).click();
   await expect(keeperButton(page)).toContainText('1 of 2');
   await page.getByRole('button', { name: 'Note' }).click();
   await page.getByRole('textbox', { name: 'Note' }).fill('Lane four clear of the reeds');
   await page.getByRole('button', { name: 'Keep the note' }).click();
-  await tab(page, 'A boat panned along the reeds');
-  await tab(page, 'Pan');
+  await take(page, 'Shot', 'A boat panned along the reeds');
+  await take(page, 'Slot', 'Pan');
   await expect.poll(() => dials(page)).toMatch(/^1\/(\d|\d\d), /);
-  await step(page, 'Log');
+  await goTo(page, 'Log');
   await readDemoPictures(page, true);
-  await tab(page, 'Taught');
-  await expect(taught(page, 'Your pans')).toContainText(/even to \d+ %.*16 panned frames/s);
-  await tab(page, 'Entries');
+  await part(page, 'Taught').click();
+  await expect(taught(page, 'Your pans')).toContainText(/varies by \d+ %.*16 panned frames/s);
+  await part(page, 'Entries').click();
   await expect(page.getByRole('list', { name: 'Log entries' })).toContainText(
     'Lane four clear of the reeds',
   );

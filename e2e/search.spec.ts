@@ -1,15 +1,26 @@
-import { expect, headline, openLarkmoor, positionHandle, readAnswer, settle, test } from './app';
+import {
+  expect,
+  groundTool,
+  headline,
+  onPhone,
+  openLarkmoor,
+  positionHandle,
+  readAnswer,
+  settle,
+  test,
+} from './app';
 
 test('the ground is searched in the worker: places, reasons, and one can go and stand there', async ({
   page,
 }) => {
   await openLarkmoor(page);
   const section = page.getByRole('region', { name: 'Where else to stand' });
+  await groundTool(page, 'Search');
   await section.getByRole('button', { name: 'Search the ground' }).click();
   const places = section.getByRole('list', { name: 'Best places' });
   await expect(places.getByRole('listitem')).toHaveCount(3);
   await expect(places.getByRole('listitem').first()).toContainText(/1\. \d+ of 100/);
-  await expect(places.getByRole('listitem').first()).toContainText(/Gives up most: /);
+  await expect(places.getByRole('listitem').first()).toContainText(/Weakest: /);
   await expect(section.getByText(/Where you stand now: \d+ of 100/)).toBeVisible();
   const best = /1\. (\d+) of 100/.exec(await places.innerText())?.[1];
   const before = await positionHandle(page).boundingBox();
@@ -31,14 +42,18 @@ test(
   async ({ page }) => {
     await openLarkmoor(page);
     const section = page.getByRole('region', { name: 'Where else to stand' });
+    await groundTool(page, 'Search');
     await section.getByRole('button', { name: 'Search the ground' }).focus();
     await page.keyboard.press('Enter');
     await expect(section.getByRole('list', { name: 'Best places' })).toBeVisible();
+    await groundTool(page, 'Frame');
     await page
       .getByRole('region', { name: 'The picture wanted' })
       .getByRole('radiogroup', { name: 'Light wanted' })
       .getByRole('radio', { name: 'Back' })
       .click();
+    await page.keyboard.press('Escape');
+    await groundTool(page, 'Search');
     await expect(section.getByText(/search again for the new answer/)).toBeVisible();
     await section.getByRole('button', { name: 'Search the ground' }).click();
     await expect(section.getByText(/search again for the new answer/)).toBeHidden();
@@ -60,10 +75,11 @@ test(
     });
     await openLarkmoor(page);
     const section = page.getByRole('region', { name: 'Where else to stand' });
+    await groundTool(page, 'Search');
     await section.getByRole('button', { name: 'Search the ground' }).click();
     await expect(section.getByRole('progressbar', { name: 'Searching the ground' })).toBeVisible();
-    await page.getByRole('radio', { name: 'Upright' }).click();
-    await expect(page.getByRole('radio', { name: 'Upright' })).toBeChecked();
+    await page.getByRole('button', { name: 'Zoom in' }).click();
+    await expect(page.getByRole('button', { name: 'Show the whole ground' })).toBeVisible();
     await section.getByRole('button', { name: 'Stop searching' }).click();
     await expect(section.getByRole('progressbar')).toBeHidden();
     await expect(section.getByRole('button', { name: 'Search the ground' })).toBeVisible();
@@ -79,8 +95,11 @@ test('positions side by side: sorted, with what would better each, and it does a
 }) => {
   await openLarkmoor(page);
   const region = page.getByRole('region', { name: 'Compare positions' });
-  await region.getByRole('button', { name: 'Compare the positions' }).focus();
-  await page.keyboard.press('Enter');
+  await groundTool(page, 'Compare');
+  if (!onPhone(page)) {
+    await region.getByRole('button', { name: 'Compare the positions' }).focus();
+    await page.keyboard.press('Enter');
+  }
   const cards = region.getByRole('list', { name: 'Positions compared' }).getByRole('listitem');
   await expect(cards).toHaveCount(6);
   const score = async (i: number) =>
@@ -91,7 +110,7 @@ test('positions side by side: sorted, with what would better each, and it does a
     cards.first().getByRole('img', { name: /^Score of .* best at \d\d:\d\d/ }),
   ).toBeVisible();
 
-  const move = page.getByRole('button', { name: /^Move \d+ m [NESW]+: \d+ of 100$/ }).first();
+  const move = region.getByRole('button', { name: /^Move \d+ m [NESW]+: \d+ of 100$/ }).first();
   const promised = Number(
     /: (\d+) of 100/.exec((await move.getAttribute('aria-label')) ?? '')?.[1],
   );
@@ -108,6 +127,7 @@ test('positions side by side: sorted, with what would better each, and it does a
   await region.getByRole('button', { name: /^Best first by/ }).click();
   await page.getByRole('radio', { name: 'The face seen' }).click();
   await expect(cards).toHaveCount(6);
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Redo' })).toBeVisible();
 });
@@ -117,10 +137,11 @@ test('each part of a score is told with its reason: a table that sorts on wide, 
 }) => {
   await openLarkmoor(page);
   const region = page.getByRole('region', { name: 'Compare positions' });
-  await region.getByRole('button', { name: 'Compare the positions' }).click();
+  await groundTool(page, 'Compare');
+  if (!onPhone(page)) await region.getByRole('button', { name: 'Compare the positions' }).click();
   const cards = region.getByRole('list', { name: 'Positions compared' }).getByRole('listitem');
   await expect(cards).toHaveCount(6);
-  if ((page.viewportSize()?.width ?? 0) < 1000) {
+  if (onPhone(page)) {
     await cards.first().getByRole('button', { name: 'All parts of the score' }).click();
     await expect(cards.first()).toContainText(/Reach \d+\s*fills \d+ % at \d+ mm, wanted 60 %/);
     await expect(cards.first()).toContainText(/Exposure \d+\s*EV [\d.]+, [\d.]+ stops/);

@@ -1,6 +1,16 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, giveFile, headline, readAnswer, settle, test } from './app';
+import {
+  expect,
+  giveFile,
+  goTo,
+  headline,
+  inAnswer,
+  openRow,
+  readAnswer,
+  settle,
+  test,
+} from './app';
 import { fillUp, keepText, keptText } from './kept';
 
 const FORM = {
@@ -50,27 +60,33 @@ test(
       await page.getByLabel(label, { exact: true }).fill(value);
     await page.getByRole('button', { name: 'Make the shoot' }).click();
     await expect(headline(page)).toBeVisible();
-    await expect(page.getByText('Lamplight')).toBeVisible();
+    await expect(page.getByText(/^Lamplight/)).toBeVisible();
     await expect(page.getByText('Under a roof')).toBeVisible();
-    await expect(page.getByText(/Right-handed players open towards you/)).toBeVisible();
     const near = await readAnswer(page);
+    await page.getByRole('button', { name: 'Frame', exact: true }).click();
+    await expect(page.getByText(/Right-handed players open towards you/)).toBeVisible();
     // The list, not the sign on the plan, which tells how to move it as well.
     await page.getByRole('button', { name: /^Position Baseline, right of the basket$/ }).click();
     await page.getByRole('radio', { name: 'Seats above the sideline' }).click();
     await expect(page.getByText(/A long fast lens from above/)).toBeVisible();
+    await page.keyboard.press('Escape');
     expect((await readAnswer(page)).distanceM).toBeGreaterThan(near.distanceM + 5);
 
-    await page.getByRole('link', { name: 'Brief' }).click();
+    await goTo(page, 'Brief');
+    await openRow(page, 'Take care');
     const cautions = page.getByRole('list', { name: 'Cautions' });
     await expect(cautions.getByText(/No flash where it is banned/)).toBeVisible();
     await expect(
       page.getByText(/officials, land managers and qualified guides come first/),
     ).toBeVisible();
 
-    await page.getByRole('link', { name: 'Light' }).click();
+    await page.keyboard.press('Escape');
+    await goTo(page, 'Light');
+    await page.getByRole('button', { name: 'Change sky' }).click();
     await expect(page.getByRole('radio', { name: 'Overcast' })).toBeHidden();
     await page.getByRole('radio', { name: 'Open sky' }).click();
     await expect(page.getByRole('radio', { name: 'Overcast' })).toBeVisible();
+    await page.keyboard.press('Escape');
     expect((await readAnswer(page)).ev).toBeGreaterThan(near.ev + 2);
   },
 );
@@ -80,6 +96,7 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await page.goto('/shoot/demo-alder-reach/brief');
+    await openRow(page, 'Take care');
     const cautions = page.getByRole('list', { name: 'Cautions' });
     await expect(cautions.getByText(/Let behaviour set the distance/)).toBeVisible();
     await expect(cautions.getByText(/Stay away from nests/)).toBeVisible();
@@ -121,15 +138,17 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await page.goto('/shoot/demo-larkmoor/brief');
+    await openRow(page, 'What, where and when');
     await page.getByLabel('Title', { exact: true }).fill('Larkmoor, reserves');
     await page.getByLabel('True bearing of the long axis').fill('102');
     await page.getByLabel('Start', { exact: true }).fill('17:30');
     await page.getByRole('button', { name: 'Save the brief' }).click();
     await expect(page.getByText('Brief saved')).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Larkmoor, reserves' })).toBeVisible();
-    await expect(page.getByText(/looking 225° SW/)).toBeVisible();
+    await inAnswer(page, (answer) => expect(answer.getByText(/looking 225° SW/)).toBeVisible());
     await settle(page);
     await page.reload();
+    await openRow(page, 'What, where and when');
     await expect(page.getByLabel('True bearing of the long axis')).toHaveValue('102');
     await expect(page.getByLabel('Start', { exact: true })).toHaveValue('17:30');
   },
@@ -182,6 +201,7 @@ test(
   async ({ page }) => {
     await page.goto('/shoot/demo-larkmoor/brief');
     const before = await readAnswer(page);
+    await openRow(page, 'This shoot as a whole');
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Export as a file' }).click(),
@@ -242,7 +262,7 @@ test(
       page.getByText('A record could not be read and was set aside. Nothing of it is lost.'),
     ).toBeVisible();
     await expect(page.getByText(/^“Alder Reach.*Why: not valid JSON/)).toBeVisible();
-    const links = page.getByRole('link', { name: /to \d\d:\d\d$/ });
+    const links = page.getByRole('listitem').getByRole('link');
     await expect(links).toHaveCount(2);
     await page.getByRole('button', { name: 'Look at it' }).click();
     const [download] = await Promise.all([

@@ -1,10 +1,10 @@
 import { DEMO_SHOOTS } from '@/demo';
 import { simulatedMeter } from '@/demo/simulated-meter';
-import { lightSeries, type LightSeries } from '@/core';
+import type { LightSeries } from '@/core';
 import { sceneOf, viewOf, type View } from './view';
 import type { Reading } from '@/records/reading';
 import type { Shoot } from '@/records/shoot';
-import { clockOf, hoursOf, msOf } from '@/records/times';
+import { msOf } from '@/records/times';
 import { gridWalk, groundClicks, linesOfMarks, linesOfPositions, turningsOf } from './light-plan';
 import { clicksInWords } from '@/features/shoot/light-words';
 
@@ -14,7 +14,6 @@ const seen = (shoot: Shoot): View => {
   if (!result.ok) throw new Error(result.trouble.kind);
   return result.view;
 };
-const clock = (ms: number) => clockOf(ms, larkmoor.place.timeZone);
 const at = msOf('2027-04-16T20:30', larkmoor.place.timeZone);
 
 const series = (change: Partial<LightSeries>): LightSeries => ({

@@ -6,7 +6,7 @@ import { shotsServed } from './bag';
 import { countedEntries, matchedFrames } from './matched';
 import { limitsOn } from './scored';
 import { deliveredOf } from './taught';
-import { chosenPosition } from './view';
+import { chosenPosition, type Setup } from './view';
 
 /** What each step of a shoot has settled, and what it lacks. */
 
@@ -50,7 +50,9 @@ export function unlitFromMs(
 }
 
 /** What each step has settled or lacks, but for the light of the dials. */
-export function stepStates(shoot: Shoot) {
+export function stepStates(
+  shoot: Setup & Pick<Shoot, 'people' | 'events' | 'log' | 'startLocal' | 'endLocal'>,
+) {
   const { shots, events, people } = shoot;
   const place = chosenPosition(shoot);
   const [refused] = refusals(place, limitsOn(shoot));

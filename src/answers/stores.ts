@@ -59,7 +59,7 @@ export function storesOf(shoot: Pick<Shoot, 'kit' | 'shots' | 'brief'>, coldestC
   const owed = framesExpected(shots.map(({ quota, technique }) => ({ count: quota, technique })));
   const frames = kit.frames ?? (owed || USUAL_FRAMES);
   const framesWhy = kit.frames
-    ? 'as you said'
+    ? 'your own figure'
     : owed
       ? 'what is owed, at the share of frames that is usually kept'
       : 'a usual number: nothing is promised yet';

@@ -7,7 +7,7 @@ import { openDevice, ROOT } from './device';
  * const summary: Summary = summaryOf(shoot);
  */
 
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 export const SUMMARY_PREFIX = `${ROOT}summary/`;
 export const SHOOT_PREFIX = `${ROOT}shoot/`;
 export const SEEDED_KEY = `${ROOT}seeded`;
@@ -27,6 +27,8 @@ export interface Summary {
   readonly title: string;
   readonly startLocal: string;
   readonly endLocal: string;
+  /** Of the place: its clock says whether a shoot is on. */
+  readonly timeZone: string;
   readonly updatedAt: string;
   readonly sketch: Sketch;
 }
@@ -39,10 +41,11 @@ const isPlace = (value: unknown): boolean =>
 /** By hand, so that the first page needs no package for it: what is not one is made anew from its record. */
 function isSummary(value: unknown): value is Summary {
   const { version, sketch, ...texts } = (value ?? {}) as Partial<Summary>;
-  const { id, title, startLocal, endLocal, updatedAt } = texts;
+  const { id, title, startLocal, endLocal, timeZone, updatedAt } = texts;
   return (
     version === SUMMARY_VERSION &&
-    [id, title, startLocal, endLocal, updatedAt, sketch?.lines, sketch?.solids].every(isText) &&
+    [id, title, startLocal, endLocal, timeZone, updatedAt].every(isText) &&
+    [sketch?.lines, sketch?.solids].every(isText) &&
     LOCAL_MINUTE.test(startLocal ?? '') &&
     Array.isArray(sketch?.places) &&
     sketch.places.every(isPlace)

@@ -21,7 +21,9 @@ function intoBox(points: readonly Point2[]): (point: Point2) => Point2 {
 
 /** What the list of shoots says of one, with its ground drawn at the size of a stamp. */
 export function summaryOf(shoot: Shoot): Summary {
-  const { id, title, startLocal, endLocal, updatedAt, ground, features, marks, positions } = shoot;
+  const { id, title, startLocal, endLocal, updatedAt, place, ground } = shoot;
+  const { features, marks, positions } = shoot;
+  const { timeZone } = place;
   const drawn = groundLines(ground.template, ground.bearingDeg);
   const all = [...drawn, ...features].flatMap(({ points }) => points);
   const boxed = intoBox([...all, ...marks, ...positions]);
@@ -34,7 +36,7 @@ export function summaryOf(shoot: Shoot): Summary {
     features.filter(({ kind }) => FEATURE_SHAPE[kind] === shape).map(({ points }) => points);
   return {
     version: SUMMARY_VERSION,
-    ...{ id, title, startLocal, endLocal, updatedAt },
+    ...{ id, title, startLocal, endLocal, timeZone, updatedAt },
     sketch: {
       lines: [...drawn.map(({ points }) => points), ...shaped('line')].flatMap(path).join(''),
       solids: shaped('area')

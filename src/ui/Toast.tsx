@@ -7,20 +7,29 @@ import {
   useState,
   type ReactNode,
 } from 'react';
-import { Pressable, View } from 'react-native';
+import { createPortal } from 'react-dom';
+import { Platform, Pressable, View } from 'react-native';
 import { Text } from './Text';
 
 interface ToastMessage {
   readonly text: string;
   readonly action?: { readonly label: string; readonly onPress: () => void };
-  /** At the head of the page, where the thumb works at its foot. */
+  /** About what is done on this page alone, and at its head however wide: the thumb works at its foot. */
   readonly high?: boolean;
 }
 
 const STAYS_MS = 10_000;
+/** Sheets lie at 9999: what one says of something done in a sheet must be seen, and can be undone, over it. */
+const OVER_SHEETS = 10_000;
+
+/** On the page itself, over sheets, which are on the page too. */
+function OverAll({ children }: { readonly children: ReactNode }) {
+  return Platform.OS === 'web' ? createPortal(children, document.body) : children;
+}
+
 const ToastContext = createContext<(message: ToastMessage) => void>(() => undefined);
 
-/** Says a short word at the foot of the page, or its head, with at most one thing to do about it. */
+/** Says a short word at the head of a phone's page, or the foot of a wide one, with at most one thing to do about it. */
 export const useToast = () => useContext(ToastContext);
 
 export function ToastProvider({
@@ -65,13 +74,16 @@ export function ToastProvider({
   return (
     <ToastContext.Provider value={say}>
       {children}
-      <View
-        role="status"
-        aria-live="polite"
-        className={`absolute left-3 right-3 sm:left-auto sm:w-[420px] ${message?.high ? 'top-0' : 'bottom-24'}`}
-      >
-        {bar}
-      </View>
+      <OverAll>
+        <View
+          role="status"
+          aria-live="polite"
+          className={`absolute left-2 right-2 top-1 lg:left-auto lg:right-3 lg:w-[420px] ${message?.high ? '' : 'lg:bottom-24 lg:top-auto'}`}
+          style={{ zIndex: OVER_SHEETS, pointerEvents: 'box-none' }}
+        >
+          {bar}
+        </View>
+      </OverAll>
     </ToastContext.Provider>
   );
 }

@@ -9,7 +9,8 @@ import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { useShootTasks } from '@/features/shoot/use-shoot-tasks';
 import { WideFrame } from '@/features/shoot/WideFrame';
-import { dayOf } from '@/records/day-said';
+import { dayOf, untilInDays } from '@/records/day-said';
+import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
@@ -23,7 +24,6 @@ import { Lessons } from './Lessons';
 import { OwedList } from './OwedList';
 import { People } from './People';
 import { Subjects } from './Subjects';
-import { untilInDays } from './until';
 import { withBrief } from './with-brief';
 
 const TITLE = 'Brief: what is owed';
@@ -85,13 +85,14 @@ export function BriefScreen() {
 function When() {
   const { shoot } = useShootPage().plan;
   const { startLocal, endLocal, brief, place } = shoot;
+  const [nowMs] = useState(() => Date.now());
   const due = brief.deadlineLocal
     ? `${brief.client ?? 'delivery'} by ${brief.deadlineLocal.slice(11)}${brief.deadlineLocal.slice(0, 10) === startLocal.slice(0, 10) ? '' : ` on ${dayOf(brief.deadlineLocal)}`}`
     : (brief.client ?? '');
   return (
     <View>
       <Heading level={3} kind="title">
-        {untilInDays(startLocal, endLocal, place.timeZone, Date.now())}
+        {untilInDays(startLocal, endLocal, localMinuteOf(nowMs, place.timeZone))}
       </Heading>
       <Text kind="small" ink="quiet">
         {[`${dayOf(startLocal)}, ${startLocal.slice(11)} to ${endLocal.slice(11)}`, due]

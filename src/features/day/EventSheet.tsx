@@ -129,7 +129,7 @@ export function EventSheet({
         onChange={(worth) => set({ worth })}
       />
       <Picker
-        label="Gives the shot"
+        label="Promised shot"
         value={draft.shotId ?? NONE}
         options={[
           { value: NONE, label: 'None that was promised' },

@@ -19,8 +19,8 @@ export function RulesTab() {
           Calls
         </Heading>
         <Text kind="small" ink="quiet">
-          Minutes before the start, for events that have none of their own. Who walks is in place by
-          the second call; who stays where the last event was shot is ready until the start.
+          Minutes before the start, for events that have none of their own. If you move, be there by
+          the second call; if you stay where the last event was shot, be ready by the start.
         </Text>
         <CallSteppers
           calls={day.calls}

@@ -111,7 +111,7 @@ test('before the first plan nothing is claimed', () => {
 
 test.each([
   [{ kind: 'forbidden' }, true, 'You left it out.'],
-  [{ kind: 'worthNothing' }, true, 'What it would add is had already.'],
+  [{ kind: 'worthNothing' }, true, 'You already have enough of it.'],
   [{ kind: 'overlap', withEvent: 'a' }, true, 'It runs while Heat a is shot.'],
   [
     { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },

@@ -60,7 +60,7 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
       </View>
       {feature.kind === 'backdrop' ? (
         <Picker
-          label="What one can tell on it"
+          label="Finest detail"
           value={feature.detail}
           options={DETAILS}
           onChange={(detail) => change((entry) => ({ ...entry, detail }) as Feature)}

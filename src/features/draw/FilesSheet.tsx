@@ -119,7 +119,7 @@ function Import({ onDone }: { readonly onDone: () => void }) {
         Take a ground in
       </Heading>
       <Choice
-        label="Points that say nothing of themselves become"
+        label="Import unlabelled points as"
         value={pointsAs}
         options={POINTS_AS}
         onChange={(as) => {

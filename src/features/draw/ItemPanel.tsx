@@ -80,7 +80,7 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
         </View>
       </View>
       <Button
-        label="Let go of it"
+        label="Deselect"
         kind="quiet"
         onPress={() => act({ do: 'select', item: undefined })}
       />

@@ -26,7 +26,7 @@ export function LayPanel() {
   return (
     <View className="gap-3">
       <Heading level={2} kind="figure">
-        Lay the ground true
+        Align to the real site
       </Heading>
       <BearingField
         label="Long axis towards"
@@ -47,11 +47,7 @@ export function LayPanel() {
         }
       />
       <TwoPoints />
-      <Button
-        label="Leave off"
-        kind="quiet"
-        onPress={() => act({ do: 'select', item: undefined })}
-      />
+      <Button label="Cancel" kind="quiet" onPress={() => act({ do: 'select', item: undefined })} />
     </View>
   );
 }

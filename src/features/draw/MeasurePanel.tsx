@@ -56,7 +56,7 @@ export function MeasurePanel() {
           />
         </View>
         <View className="flex-1">
-          <Button label="Leave off" onPress={() => act({ do: 'select', item: undefined })} />
+          <Button label="Stop measuring" onPress={() => act({ do: 'select', item: undefined })} />
         </View>
       </View>
     </View>

@@ -35,7 +35,7 @@ export function Overview() {
           <Button label="Measure" onPress={() => act({ do: 'take', tool: { name: 'measure' } })} />
         </View>
         <View className="min-w-fit flex-1">
-          <Button label="Lay it true" onPress={() => act({ do: 'take', tool: { name: 'lay' } })} />
+          <Button label="Align" onPress={() => act({ do: 'take', tool: { name: 'lay' } })} />
         </View>
         <View className="min-w-fit flex-1">
           <Button label="Files" onPress={() => setOpen('files')} />

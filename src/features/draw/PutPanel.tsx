@@ -95,11 +95,7 @@ export function PutPanel({ kind }: { readonly kind: AddKind }) {
           }}
         />
       )}
-      <Button
-        label="Leave off"
-        kind="quiet"
-        onPress={() => act({ do: 'select', item: undefined })}
-      />
+      <Button label="Cancel" kind="quiet" onPress={() => act({ do: 'select', item: undefined })} />
     </View>
   );
 }

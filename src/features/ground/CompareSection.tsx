@@ -24,7 +24,12 @@ import { weakest } from '@/answers/search';
 import { useSearchTool } from '@/features/shoot/use-search';
 
 /** All positions for the chosen mark side by side, through the shoot, and what would better each. */
-export function CompareSection() {
+export function CompareSection({
+  atOnce = false,
+}: {
+  /** Asked as soon as it is opened. */
+  readonly atOnce?: boolean;
+}) {
   const { plan } = useShootPage();
   const { wish, comparison, compare } = useSearchTool();
   const [sort, setSort] = useState<SortKey>('total');
@@ -39,6 +44,8 @@ export function CompareSection() {
     const { setup, seen, atMs, hours } = latest.current;
     if (seen.ok) compare(compareRequestOf(setup, seen.view, wish, atMs, hours));
   };
+  const first = useRef(atOnce ? ask : undefined);
+  useEffect(() => first.current?.(), []);
   if (!plan.seen.ok) return null;
   const { compared, trouble } = comparison ?? {};
   return (

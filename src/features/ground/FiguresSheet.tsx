@@ -109,7 +109,7 @@ function Below({
           {row.figures.map((figure) => (
             <FigureRow key={figure.name} {...figure} />
           ))}
-          <Button label={`Look at ${row.mark} from ${row.position}`} onPress={look} />
+          <Button label={`Stand at ${row.position} for ${row.mark}`} onPress={look} />
         </View>
       ) : null}
     </>

@@ -198,7 +198,7 @@ const MarkControls = memo(function MarkControls({
         />
       ) : null}
       <Slider
-        label="The way it runs and faces"
+        label={subject.speedMs > 0 ? 'Runs and faces' : 'Faces'}
         value={Math.round(mark.headingDeg)}
         min={0}
         max={355}

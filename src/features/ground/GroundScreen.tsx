@@ -104,7 +104,7 @@ function GroundPhone() {
       {sheet ? (
         <Sheet title={sheet} open onClose={close}>
           {tool === 'frame' ? <FrameFields /> : null}
-          {tool === 'compare' ? <CompareSection /> : null}
+          {tool === 'compare' ? <CompareSection atOnce /> : null}
           {tool === 'side' ? <SideView /> : null}
           {tool === 'when' ? <WhenSection /> : null}
         </Sheet>

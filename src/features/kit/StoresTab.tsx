@@ -6,6 +6,9 @@ import { Heading, Text } from '@/ui/Text';
 import { burstInWords, type Stores } from '@/answers/stores';
 import { useChangeKit } from './use-kit';
 
+/** With a capital: it begins a line. */
+const begun = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
 const FORMS = { raw: 'Raw', jpeg: 'JPEG', both: 'Raw and JPEG' } as const;
 
 /** Frames to expect, and what holds them. */
@@ -16,12 +19,12 @@ export function StoresTab({ stores }: { readonly stores: Stores }) {
   const figures = [
     {
       name: 'Cards',
-      value: `${cards.need} × ${cards.name}`,
-      why: `${gigabytes.toFixed(0)} GB and a quarter to spare; never fewer than two. ${
+      value: `${cards.need} of ${cards.name.replace('Card, ', '')}`,
+      why: `${
         cards.have === 0
-          ? 'None in the bag yet.'
-          : `The bag has ${cards.have}, which hold ${holds} frames.`
-      }`,
+          ? 'None in the bag yet'
+          : `${cards.have} in the bag ${cards.have === 1 ? 'holds' : 'hold'} ${holds} frames`
+      }; you expect ${frames}, ${gigabytes.toFixed(0)} GB, and a quarter to spare. Never fewer than two.`,
       lacking: cards.have < cards.need,
     },
     {
@@ -41,7 +44,7 @@ export function StoresTab({ stores }: { readonly stores: Stores }) {
         </Text>
         <Text kind="title">{frames}</Text>
         <Text kind="small" ink="quiet">
-          {`From ${framesWhy}.`}
+          {`${begun(framesWhy)}.`}
         </Text>
       </View>
       <NumberField
@@ -66,7 +69,7 @@ export function StoresTab({ stores }: { readonly stores: Stores }) {
               <Text kind="small" ink="quiet">
                 {name}
               </Text>
-              <Text kind="strong">{`${value}${lacking ? ': too few' : ''}`}</Text>
+              <Text kind="strong">{`${value}${lacking ? ', not enough in the bag' : ''}`}</Text>
             </View>
             <Text kind="small" ink="quiet">
               {why}

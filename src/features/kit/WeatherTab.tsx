@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import type { Air } from '@/records/day';
+import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
@@ -55,7 +56,12 @@ const KIT: (typeof BY_HAND)[number] = {
 /** Weather on kit and on people. */
 export function WeatherTab({ weather }: { readonly weather: Weather }) {
   const { plan, update } = useShootPage();
-  const { air, atLocal } = plan.shoot;
+  const { air, atLocal, place } = plan.shoot;
+  const { startMs, endMs } = plan.hours;
+  const heardLocal = () => {
+    const nowMs = Date.now();
+    return nowMs >= startMs && nowMs <= endMs ? localMinuteOf(nowMs, place.timeZone) : atLocal;
+  };
   const set = (change: (air: Air) => Air, step?: string) =>
     update((current) => ({ ...current, air: change(current.air) }), step);
   const settings = weather.from === 'forecast' ? [KIT] : [...BY_HAND, KIT];
@@ -78,17 +84,17 @@ export function WeatherTab({ weather }: { readonly weather: Weather }) {
       <View className="gap-2">
         {air.thunderLocal ? (
           <Button
-            label="No more thunder: start afresh"
+            label="Clear thunder timer"
             onPress={() => set(({ thunderLocal: _heard, ...rest }) => rest)}
           />
         ) : null}
         <Button
-          label={`Thunder at ${atLocal.slice(11)}`}
-          onPress={() => set((now) => ({ ...now, thunderLocal: atLocal }))}
+          label="I heard thunder now"
+          onPress={() => set((now) => ({ ...now, thunderLocal: heardLocal() }))}
         />
         <Text kind="small" ink="quiet">
-          Any thunder: leave water, trees, masts and metal, go inside. The time is that on the
-          ribbon.
+          Any thunder: leave water, trees, masts and metal, go inside. During the shoot the clock
+          counts; before it the time on the ribbon.
         </Text>
       </View>
       <View className="gap-3">

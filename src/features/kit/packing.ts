@@ -17,6 +17,8 @@ export interface PackingLine {
 }
 
 const times = (count: number, name: string): string => (count === 1 ? name : `${count} × ${name}`);
+const chargedBatteries = (count: number): string =>
+  count === 1 ? 'A charged battery' : `${count} charged batteries`;
 
 /** What lies in the bag, but for what is counted. */
 function ownLines({ kit, brief }: Pick<Shoot, 'kit' | 'brief'>): readonly PackingLine[] {
@@ -28,7 +30,7 @@ function ownLines({ kit, brief }: Pick<Shoot, 'kit' | 'brief'>): readonly Packin
       const tripodBanned =
         item.kind === 'support' && item.support === 'tripod' && brief.forbidden.includes('tripod');
       const why = tripodBanned
-        ? 'tripods are forbidden there: leave it'
+        ? 'tripods are forbidden there: do not bring it'
         : inHands.has(item.id)
           ? 'in your hands'
           : onStrap.has(item.id)
@@ -115,7 +117,7 @@ export function packingList(
     },
     {
       key: 'batteries',
-      text: times(Math.max(batteries.need, batteries.have), 'battery, charged'),
+      text: chargedBatteries(Math.max(batteries.need, batteries.have)),
       why: `${stores.frames} frames want ${batteries.need}${batteries.share < 0.95 ? `, the cold counted (${Math.round(batteries.share * 100)} %)` : ''}${batteries.have < batteries.need ? `; the bag has ${batteries.have}` : ''}`,
       lacking: batteries.have < batteries.need,
     },
@@ -148,7 +150,7 @@ export function packingList(
       : []),
     ...sunLines(shoot),
     ...(shoot.brief.access
-      ? [{ key: 'leave', text: 'The leave, in writing', why: shoot.brief.access, lacking: false }]
+      ? [{ key: 'leave', text: 'Written permission', why: shoot.brief.access, lacking: false }]
       : []),
     ...(shoot.events.length > 0 || shoot.people.length > 0
       ? [

@@ -34,7 +34,7 @@ const SCHOOLS: readonly {
   {
     school: 'brightness',
     name: 'Keep it white',
-    why: 'the meter’s own rule for white scenes: snow looks like snow, its brightest grain may go',
+    why: 'the meter’s own rule for white scenes: snow looks like snow, highlights may clip',
   },
   {
     school: 'texture',

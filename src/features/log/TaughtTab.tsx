@@ -231,7 +231,7 @@ function PanSection({
 }) {
   return (
     <Section name="Your pans">
-      <Text kind="strong">{`Your swing is even to ${percent(skill.rate)}.`}</Text>
+      <Text kind="strong">{`Your pan speed varies by ${percent(skill.rate)}.`}</Text>
       <Text>
         {`From ${percent(skill.low)} to ${percent(skill.high)} by ${skill.frames} panned frames of all shoots, where kept stands for sharp. This plan reckons with ${percent(planned)}; a beginner’s is taken as ${percent(FIRST_PAN_SIGMA)}.`}
       </Text>

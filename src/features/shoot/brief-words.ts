@@ -29,7 +29,7 @@ export const TECHNIQUE_WHY: Readonly<Record<Technique, string>> = {
 };
 
 export const BACKGROUND_NAMES: Readonly<Record<Background, string>> = {
-  any: 'No matter',
+  any: 'Any background',
   washed: 'Washed out',
   layered: 'Layers to read',
   sky: 'Sky',

@@ -85,7 +85,7 @@ function panLesson(shoot: Shoot, earlier: readonly Shoot[]): readonly Lesson[] {
     lessonOf<number>(shoot, {
       id: 'pan-sigma',
       about: 'swing',
-      head: `Plan pans for a swing even to ${percent(sigma)}`,
+      head: `Plan pans for a speed that varies by ${percent(sigma)}`,
       evidence: `${skill.frames} panned frames: ${percent(skill.low)} to ${percent(skill.high)}. A beginner’s is taken as ${percent(FIRST_PAN_SIGMA)}.`,
       read: ({ choice }) => choice.panSigma,
       write: (now, value) => ({

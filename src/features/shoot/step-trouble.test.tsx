@@ -7,6 +7,11 @@ import { LookContext } from './ShootContext';
 import { StepTrouble } from './ShootTrouble';
 import type { Look } from './use-plan';
 
+// What stands round it has tests of its own.
+jest.mock('./StepFrame', () => ({
+  StepFrame: ({ children }: { children: React.ReactNode }) => children,
+}));
+
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const client = new QueryClient();
 

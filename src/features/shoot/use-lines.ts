@@ -18,7 +18,12 @@ const STEP_S = 180;
 export function useLines(
   asked: readonly LightLine[],
   { fromMs, toMs }: Pick<ShootHours, 'fromMs' | 'toMs'>,
-): { readonly lines: readonly DrawnLine[]; readonly trouble: string | undefined } {
+): {
+  readonly lines: readonly DrawnLine[];
+  readonly trouble: string | undefined;
+  /** The same as long as the lines and what is known of them are. */
+  readonly stamp: string;
+} {
   const lines = useSettled(asked);
   const keys = useMemo(
     () => lines.map(({ scene, heard }) => hashKey([scene, heard, fromMs, toMs, STEP_S])),
@@ -37,5 +42,6 @@ export function useLines(
   return {
     lines: lines.map((line, i) => ({ ...line, series: answers[i]?.data })),
     trouble: answers.find(({ error }) => error)?.error?.message,
+    stamp: keys.map((key, i) => `${key} ${answers[i]?.data ? 'known' : ''}`).join('\n'),
   };
 }

@@ -3,41 +3,65 @@ import { shotsServed } from '@/answers/bag';
 import { matchedFrames } from '@/answers/matched';
 import { owedLines, owedShots, type OwedShot } from '@/answers/owed';
 import { deliveredOf } from '@/answers/taught';
+import type { Setup } from '@/answers/view';
 import { useShootPage } from './ShootContext';
 import { useLines } from './use-lines';
 
-/** How it stands with each promised shot of the open shoot. The light is asked of the worker. */
-export function useOwed(): readonly OwedShot[] {
-  const { setup, shoot, hours } = useShootPage().plan;
-  const { kit, marks, positions, shots, subjects, ground, features, choice } = setup;
-  const served = useMemo(
-    () => shotsServed({ kit, marks, positions, shots, subjects, ground, features }),
-    [kit, marks, positions, shots, subjects, ground, features],
-  );
+/** The open shoot whichever mark, position and shot are looked at: they change nothing of what is owed. */
+function useUnchosen(): Setup {
+  const { setup } = useShootPage().plan;
+  const { kit, marks, positions, shots, subjects, ground, features } = setup;
   const { place, light, readings, air } = setup;
-  const { school, liftStops, panSigma } = choice;
-  // Which mark, position and shot are looked at changes nothing here.
-  const looked = useMemo(
-    () => setup,
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the parts that count, one by one
+  const { school, liftStops, panSigma } = setup.choice;
+  return useMemo(
+    () => ({
+      ...{ kit, marks, positions, shots, subjects, ground, features },
+      ...{ place, light, readings, air },
+      choice: {
+        markId: marks[0]?.id ?? '',
+        positionId: positions[0]?.id ?? '',
+        orientation: 'level',
+        held: {},
+        school,
+        liftStops,
+        panSigma,
+      },
+    }),
     [
-      ...[kit, marks, positions, shots, subjects, ground, features],
-      ...[place, light, readings, air, school, liftStops, panSigma],
+      kit,
+      marks,
+      positions,
+      shots,
+      subjects,
+      ground,
+      features,
+      place,
+      light,
+      readings,
+      air,
+      school,
+      liftStops,
+      panSigma,
     ],
   );
-  const asked = useMemo(() => owedLines(looked, served), [looked, served]);
-  const { lines } = useLines(asked, hours);
-  const known = lines.map(({ series }) => series);
+}
+
+/** How it stands with each promised shot of the open shoot. The light is asked of the worker. */
+export function useOwed(): readonly OwedShot[] {
+  const { shoot, hours } = useShootPage().plan;
+  const setup = useUnchosen();
+  const served = useMemo(() => shotsServed(setup), [setup]);
+  const asked = useMemo(() => owedLines(setup, served), [setup, served]);
+  const { lines, stamp } = useLines(asked, hours);
   const { log, events } = shoot;
   const had = useMemo(
-    () => deliveredOf({ shots, log, place }, matchedFrames(shoot)),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a new minute looked at delivers nothing
-    [shots, log, place, events],
+    () => deliveredOf({ ...setup, log }, matchedFrames({ ...setup, log, events })),
+    [setup, log, events],
   );
   return useMemo(
     () =>
-      owedShots(looked, had, served, (id) => lines.find((line) => line.id === id)?.series, hours),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- lines are made anew at each drawing, their series are not
-    [looked, had, served, hours, ...known],
+      owedShots(setup, had, served, (id) => lines.find((line) => line.id === id)?.series, hours),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- lines are made anew at each drawing: their stamp says when they differ
+    [setup, had, served, hours, stamp],
   );
 }

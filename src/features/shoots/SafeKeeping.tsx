@@ -130,7 +130,7 @@ function RestoreSheet({ backup, here, onClose }: Choosing & { readonly onClose: 
         </Text>
       ) : null}
       <Button
-        label="Put it together with what is here"
+        label="Merge"
         kind="primary"
         onPress={() => void restore(mergedKept(here, backup.kept), 'Put together with the backup')}
       />

@@ -1,11 +1,11 @@
 import { Link, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { lazy, Suspense, useCallback, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { demoShoots } from '@/demo/seed';
-import { dayOf } from '@/records/day-said';
+import { dayOf, untilInDays } from '@/records/day-said';
 import type { Summary } from '@/records/list';
 import { useOnlyHere, useSaveTrouble, useShootList } from '@/records/list-queries';
 import { Button, IconButton } from '@/ui/Button';
@@ -13,12 +13,15 @@ import { chooseFile } from '@/ui/files';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { useIsWide } from '@/ui/use-shape';
 import { ShootSketch } from './ShootSketch';
 
 const tools = () => import('./ListTools');
 const BringDemoBack = lazy(async () => ({ default: (await tools()).BringDemoBack }));
 const ImportedFile = lazy(async () => ({ default: (await tools()).ImportedFile }));
 const MoreSheet = lazy(async () => ({ default: (await tools()).MoreSheet }));
+const RemoveDemo = lazy(async () => ({ default: (await tools()).RemoveDemo }));
+const ShootState = lazy(async () => ({ default: (await tools()).ShootState }));
 const ReadThrough = lazy(async () => ({ default: (await tools()).ReadThrough }));
 const SafeKeeping = lazy(async () => ({ default: (await tools()).SafeKeeping }));
 
@@ -37,6 +40,30 @@ function Behind({ children }: { readonly children: ReactNode }) {
   );
 }
 
+/** A shoot of the list with what the clock of its place says now. */
+type Dated = Summary & { readonly nowLocal: string };
+
+/** A moment by the wall clock of a zone, as records write it. */
+const minuteIn = (timeZone: string, ms: number): string =>
+  new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' })
+    .format(ms)
+    .replace(' ', 'T');
+
+/** Whether the app was opened just now: then a shoot that is on comes before the list. */
+let justOpened = true;
+
+/** On a phone opened again during a shoot its field is what is wanted. */
+function useOpenField(coming: readonly Dated[] | undefined): void {
+  const router = useRouter();
+  const wide = useIsWide();
+  useEffect(() => {
+    if (!coming || !justOpened) return;
+    justOpened = false;
+    const on = coming.find(({ startLocal, nowLocal }) => startLocal <= nowLocal);
+    if (on && !wide) router.push(`/shoot/${on.id}`);
+  }, [coming, wide, router]);
+}
+
 /** All shoots; where the day begins. */
 export function ShootsScreen() {
   const { data: shoots, error } = useShootList(demoShoots);
@@ -45,6 +72,16 @@ export function ShootsScreen() {
   const [refused, setRefused] = useState<string>();
   const [open, setOpen] = useState<Summary>();
   const saveTrouble = useSaveTrouble();
+  const [openedMs] = useState(() => Date.now());
+  const dated = (shoots ?? []).map((shoot) => ({
+    ...shoot,
+    nowLocal: minuteIn(shoot.timeZone, openedMs),
+  }));
+  const coming = dated.filter(({ endLocal, nowLocal }) => endLocal >= nowLocal);
+  // The last one first: it is looked back at.
+  const past = dated.filter(({ endLocal, nowLocal }) => endLocal < nowLocal).reverse();
+  const demo = (shoots ?? []).filter(isDemo);
+  useOpenField(shoots && coming);
   const imported = useCallback((reason: string | undefined) => {
     setFile(undefined);
     setRefused(reason);
@@ -92,10 +129,39 @@ export function ShootsScreen() {
         ) : null}
         {shoots && shoots.length === 0 ? <NoShoots /> : null}
         <View role="list" aria-label="Shoots">
-          {(shoots ?? []).map((shoot) => (
-            <ShootRow key={shoot.id} shoot={shoot} onMore={() => setOpen(shoot)} />
+          {coming.map((shoot, i) => (
+            <ShootRow
+              key={shoot.id}
+              shoot={shoot}
+              next={i === 0}
+              told={i < MOST_TOLD}
+              onMore={() => setOpen(shoot)}
+            />
           ))}
         </View>
+        {past.length > 0 ? (
+          <View className="gap-1">
+            <Heading level={2} kind="label" ink="quiet">
+              Past
+            </Heading>
+            <View role="list" aria-label="Past shoots">
+              {past.map((shoot, i) => (
+                <ShootRow
+                  key={shoot.id}
+                  shoot={shoot}
+                  next={false}
+                  told={i < MOST_TOLD}
+                  onMore={() => setOpen(shoot)}
+                />
+              ))}
+            </View>
+          </View>
+        ) : null}
+        {shoots && shoots.length > 0 ? (
+          <Behind>
+            {demo.length > 0 ? <RemoveDemo ids={demo.map(({ id }) => id)} /> : <BringDemoBack />}
+          </Behind>
+        ) : null}
         <Behind>{shoots ? <SafeKeeping shoots={shoots} onRefused={setRefused} /> : null}</Behind>
       </ScrollView>
       <View className="mx-auto w-full max-w-[760px] flex-row flex-wrap gap-3 border-t border-ink p-3">
@@ -134,22 +200,50 @@ function NoShoots() {
   );
 }
 
-function ShootRow({ shoot, onMore }: { readonly shoot: Summary; readonly onMore: () => void }) {
+/** A season's list tells how it stands of those that are near. */
+const MOST_TOLD = 6;
+
+const isDemo = ({ id }: Summary): boolean => id.startsWith('demo-');
+
+/** A shoot of the list; the next one large, with how long it is until then. */
+function ShootRow({
+  shoot,
+  next,
+  told,
+  onMore,
+}: {
+  readonly shoot: Dated;
+  readonly next: boolean;
+  /** Whether it is told how it stands. */
+  readonly told: boolean;
+  readonly onMore: () => void;
+}) {
   const inks = useInks();
+  const { startLocal, endLocal, nowLocal } = shoot;
+  const past = endLocal < nowLocal;
   return (
-    <View role="listitem" className="flex-row items-center border-b border-line">
-      <Link href={`/shoot/${shoot.id}/ground`} asChild>
+    <View
+      role="listitem"
+      className={`flex-row items-center border-line ${next ? 'border-b-2' : 'border-b'}`}
+    >
+      <Link href={`/shoot/${shoot.id}`} asChild>
         <Pressable
           role="link"
           className="min-h-touch flex-1 flex-row items-center gap-4 py-3 active:opacity-60"
         >
-          <ShootSketch sketch={shoot.sketch} sizePx={76} />
-          <View className="shrink">
-            <Text kind="figure">{shoot.title}</Text>
-            <Text ink="quiet">{dayOf(shoot.startLocal)}</Text>
+          <ShootSketch sketch={shoot.sketch} sizePx={next ? 116 : 76} />
+          <View className="min-w-0 shrink grow">
+            <Text kind={next ? 'title' : 'figure'}>{shoot.title}</Text>
+            {past ? null : <Text kind="strong">{untilInDays(startLocal, endLocal, nowLocal)}</Text>}
+            <Text ink="quiet">{dayOf(startLocal)}</Text>
             <Text ink="quiet">
-              {shoot.startLocal.slice(11)} to {shoot.endLocal.slice(11)}
+              {`${startLocal.slice(11)} to ${endLocal.slice(11)}${isDemo(shoot) ? ' · demo' : ''}`}
             </Text>
+            {told ? (
+              <Behind>
+                <ShootState id={shoot.id} past={past} />
+              </Behind>
+            ) : null}
           </View>
         </Pressable>
       </Link>

@@ -1,0 +1,29 @@
+import { useMemo } from 'react';
+import { matchedFrames } from '@/answers/matched';
+import { stepStates } from '@/answers/step-states';
+import { deliveredOf } from '@/answers/taught';
+import { demoShoots } from '@/demo/seed';
+import { lackInWords } from '@/features/shoot/step-words';
+import { useShootsOnceRead } from '@/records/queries';
+import { clockOf } from '@/records/times';
+import { Text } from '@/ui/Text';
+
+/** What is unsettled of a shoot to come, or what came of a past one: read behind the list, whole. */
+export function ShootState({ id, past }: { readonly id: string; readonly past: boolean }) {
+  const { data } = useShootsOnceRead(demoShoots);
+  const shoot = data?.find((entry) => entry.id === id);
+  const words = useMemo(() => {
+    if (!shoot) return '';
+    if (past) {
+      const delivered = deliveredOf(shoot, matchedFrames(shoot));
+      const had = delivered.filter(({ delivered: came, quota }) => came >= quota).length;
+      return delivered.length === 0 ? '' : `${had} of ${delivered.length} shots delivered`;
+    }
+    const clock = (ms: number) => clockOf(ms, shoot.place.timeZone);
+    const lacks = Object.values(stepStates(shoot)).flatMap((state) =>
+      state.state === 'lacking' ? [lackInWords(state.lack, clock)] : [],
+    );
+    return lacks.length === 0 ? 'All settled' : `Unsettled: ${lacks.join('; ')}`;
+  }, [shoot, past]);
+  return words ? <Text kind="small">{words}</Text> : null;
+}
