@@ -150,6 +150,7 @@ test(
     await sheet.getByRole('button', { name: 'Bring in 2 events' }).click();
     await expect(page.getByText('2 added')).toBeVisible();
     await expect(answer(page)).toContainText(/of 21, all 5 promised/);
+    await turnTo(page, 'Later');
     await expect(event(page, 'Relay, four boats')).toContainText('Pair in lane 2 (No. 87');
     await settle(page);
     await page.reload();

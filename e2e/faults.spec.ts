@@ -9,6 +9,8 @@ const LARKMOOR = 'bright-perch/shoot/demo-larkmoor';
 async function withKept(page: Page, change: (shoot: Record<string, never>) => void, at: string) {
   await page.goto('/');
   await expect(page.getByRole('listitem')).toHaveCount(3);
+  // The list is there before what it lists is put in.
+  await expect.poll(() => keptText(page, LARKMOOR)).not.toBeNull();
   const shoot = JSON.parse((await keptText(page, LARKMOOR)) ?? '') as Record<string, never>;
   change(shoot);
   await keepText(page, LARKMOOR, JSON.stringify(shoot));
@@ -71,7 +73,7 @@ test(
   async ({ page }) => {
     await page.goto('/shoot/demo-larkmoor/brief');
     await openRow(page, 'This shoot as a whole');
-    await page.getByRole('button', { name: 'Duplicate' }).click();
+    await page.getByRole('button', { name: 'Duplicate', exact: true }).click();
     await expect(page).not.toHaveURL(/demo-larkmoor/);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/\(copy\)$/);
     await openRow(page, 'What, where and when');

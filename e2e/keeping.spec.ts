@@ -38,7 +38,7 @@ test(
     const sheet = page.getByRole('dialog', { name: 'Restore a backup' });
     await expect(sheet).toContainText('with 3 shoots: 1 not here');
     await expect(sheet).toContainText('1 shoot here is not in it');
-    await sheet.getByRole('button', { name: 'Put it together with what is here' }).click();
+    await sheet.getByRole('button', { name: 'Merge' }).click();
     await expect(shoots(page)).toHaveCount(4);
     // In place: only what the backup has, after a reload too; and it can be undone.
     await restore(page, text);
@@ -71,7 +71,9 @@ test('two tabs of one shoot overwrite nothing', { tag: '@once' }, async ({ page 
   await expect
     .poll(async () => (await readAnswer(other)).fillPct)
     .toBeGreaterThan(before.fillPct * 1.8);
+  await other.getByRole('button', { name: 'Change sky' }).click();
   await other.getByRole('radio', { name: 'Overcast' }).click();
+  await other.keyboard.press('Escape');
   await page.bringToFront();
   await expect.poll(async () => (await readAnswer(page)).ev).toBeLessThan(before.ev - 1);
   // Undo here takes back what was done here, and leaves what the other tab did.

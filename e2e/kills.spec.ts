@@ -91,6 +91,7 @@ for (const seed of [7, 11]) {
             await tap('Looked right');
             done.readings += 1;
           } else {
+            await tap(/^From /);
             const places = page.getByRole('radio', { name: /^Hide(?:, side slot| window)$/ });
             await places.and(page.locator('[aria-checked="false"]')).click();
             done.stand += 1;

@@ -98,7 +98,9 @@ test(
     const lacking = page
       .getByRole('list', { name: 'Shots and the bag' })
       .getByRole('listitem')
-      .filter({ has: page.getByRole('button', { name: /^Move .+ \d+ m closer$/ }) });
+      .filter({
+        has: page.getByRole('button', { name: /^(Move .+ \d+ m closer|Pack a .+ mm .+)$/ }),
+      });
     const before = await lacking.count();
     expect(before).toBeGreaterThan(0);
     await lacking.first().getByRole('button').click();

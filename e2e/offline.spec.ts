@@ -1,5 +1,5 @@
 import { expect, goTo, test } from './app';
-import { keeperButton, keepersShown, openField, settingsNow } from './field';
+import { keeperButton, keepersShown, openField, settingsNow, take } from './field';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -15,10 +15,10 @@ test(
     await context.setOffline(true);
     await openField(page, 'demo-larkmoor');
     await keeperButton(page).click();
-    await page.getByRole('radio', { name: 'Pan', exact: true }).click();
+    await take(page, 'Slot', 'Pan');
     const pan = await settingsNow(page).getAttribute('aria-label');
     for (const step of ['Brief', 'Ground', 'Light', 'Settings', 'Kit', 'Day', 'Log']) {
-      await page.getByRole('link', { name: step, exact: true }).click();
+      await goTo(page, step);
       await expect(page).toHaveURL(new RegExp(`/${step.toLowerCase()}$`));
       await expect(page.getByRole('main')).not.toBeEmpty();
     }

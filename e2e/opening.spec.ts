@@ -45,10 +45,7 @@ test(
     await expect(page.getByRole('main')).toBeFocused();
     await page.getByRole('link', { name: /^Larkmoor/ }).click();
     await expect(page.getByRole('heading', { level: 1, name: /^Larkmoor/ })).toBeFocused();
-    await page
-      .getByRole('button', { name: /^Position (?!.*move)/ })
-      .first()
-      .click();
+    await page.getByRole('button', { name: 'Frame', exact: true }).click();
     await expect(page.getByRole('dialog').getByRole('heading', { level: 2 })).toBeFocused();
   },
 );

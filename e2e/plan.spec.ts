@@ -60,6 +60,7 @@ test('later is darker and asks for a higher ISO, by keys', { tag: '@once' }, asy
   const late = await readAnswer(page);
   expect(late.ev).toBeLessThan(early.ev - 3);
   expect(late.iso).toBeGreaterThan(early.iso * 8);
+  await timeSlider(page).focus();
   await page.keyboard.press('End');
   await expect(timeSlider(page)).toHaveAttribute('aria-valuetext', '21:15');
   // What would mend it is pressed, holds, and is let go of.
@@ -304,7 +305,9 @@ test('from the side: the heights, what is behind the head, and the camera answer
 }) => {
   await openLarkmoor(page);
   const see = () =>
-    page.getByRole('button', { name: onPhone(page) ? 'Side' : 'See it from the side' }).click();
+    page
+      .getByRole('button', { name: onPhone(page) ? 'Side' : 'See it from the side', exact: true })
+      .click();
   const side = page.getByRole('dialog', { name: 'From the side' });
   await see();
   await expect(

@@ -110,11 +110,12 @@ test('positions side by side: sorted, with what would better each, and it does a
     cards.first().getByRole('img', { name: /^Score of .* best at \d\d:\d\d/ }),
   ).toBeVisible();
 
-  const move = region.getByRole('button', { name: /^Move \d+ m [NESW]+: \d+ of 100$/ }).first();
+  const moves = page.getByRole('button', { name: /^Move \d+ m [NESW]+: \d+ of 100$/ });
+  const card = cards.filter({ has: moves }).first();
+  const move = card.getByRole('button', { name: /^Move / }).first();
   const promised = Number(
     /: (\d+) of 100/.exec((await move.getAttribute('aria-label')) ?? '')?.[1],
   );
-  const card = cards.filter({ has: move }).first();
   const name = /^\d+\. (.+)$/m.exec(await card.innerText())?.[1] ?? '';
   await move.click();
   await expect(

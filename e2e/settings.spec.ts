@@ -68,9 +68,13 @@ test(
   async ({ page }) => {
     for (const { lamps, shutter, aperture, iso } of HALLS) {
       await open(page, '/shoot/demo-larkmoor/light');
+      await page.getByRole('button', { name: 'Change sky' }).click();
       await page.getByRole('radio', { name: 'A roof' }).click();
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Change lamps' }).click();
       await page.getByRole('button', { name: /^Lamps / }).click();
       await page.getByRole('radio', { name: lamps }).click();
+      await page.keyboard.press('Escape');
       await goTo(page, 'Settings');
       await timeSlider(page).focus();
       await page.keyboard.press('End');

@@ -105,7 +105,7 @@ test('a thumb draws: a tap puts a tree down, a drag moves it', async ({ page }) 
   await page.getByRole('button', { name: 'Add to the ground' }).click();
   await page.getByRole('button', { name: 'Tree', exact: true }).click();
   const box = await plan(page).boundingBox();
-  const at = { x: (box?.x ?? 0) + 300, y: (box?.y ?? 0) + 300 };
+  const at = { x: (box?.x ?? 0) + 300, y: (box?.y ?? 0) + 200 };
   await page.touchscreen.tap(at.x, at.y);
   await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
   const east = () =>
@@ -116,4 +116,15 @@ test('a thumb draws: a tap puts a tree down, a drag moves it', async ({ page }) 
   await expect.poll(east).toBeLessThan(before - 10);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(east).toBe(before);
+});
+
+test('a swipe along the steps goes to the next and back', async ({ page }) => {
+  await openLarkmoor(page);
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  const from = middleOf(await steps.boundingBox());
+  await dragFinger(page, { x: 300, y: from.y + 4 }, { x: -180, y: 2 });
+  await expect(page).toHaveURL(/\/light$/);
+  await expect(page.getByRole('button', { name: 'Take a reading' })).toBeVisible();
+  await dragFinger(page, { x: 90, y: from.y + 4 }, { x: 180, y: -2 });
+  await expect(page).toHaveURL(/\/ground$/);
 });

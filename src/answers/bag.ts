@@ -1,8 +1,15 @@
-import { bestFramed, refusals, withConverter, type Combination, type Framed } from '@/core';
+import {
+  bestFramed,
+  focalRange,
+  refusals,
+  withConverter,
+  type Combination,
+  type Framed,
+} from '@/core';
 import { limitsOn } from './scored';
-import type { Setup } from './view';
+import { viewOf, type Setup } from './view';
 import type { Body } from '@/presets/bodies';
-import type { Converter, LensPreset } from '@/presets/lenses';
+import { LENSES, type Converter, type LensPreset } from '@/presets/lenses';
 import type { Shot } from '@/records/brief';
 import { bodyFrom, bodyOf, itemsOf, lensFrom, lensOf, type Kit } from '@/records/kit';
 import { subjectOf } from '@/records/own-subject';
@@ -58,10 +65,18 @@ const ORDER = { frames: 0, short: 1, long: 1, tooNear: 2 } as const;
 const missBy = ({ framed, shot }: { framed: Framed; shot: Shot }): number =>
   Math.abs(Math.log2(framed.fill / shot.fill));
 
+/** Whether a pan has nothing to follow from a position: the subject comes at one there. */
+function comesAtOne(setup: Setup, shot: Shot, position: Position): boolean {
+  if (shot.technique !== 'pan') return false;
+  const seen = viewOf({
+    ...setup,
+    choice: { ...setup.choice, markId: shot.markId, positionId: position.id, shotId: shot.id },
+  });
+  return seen.ok && (seen.view.times.comesAtYou ?? false);
+}
+
 /** The best place and lens for each promised shot: among the places where one may stand, if there is one. */
-export function shotsServed(
-  setup: Pick<Setup, 'kit' | 'marks' | 'positions' | 'shots' | 'subjects' | 'ground' | 'features'>,
-): readonly ShotServed[] {
+export function shotsServed(setup: Setup): readonly ShotServed[] {
   const combinations = combinationsOf(setup.kit);
   const limits = limitsOn(setup);
   const places = setup.positions.map((position) => ({
@@ -75,7 +90,8 @@ export function shotsServed(
     if (!mark) return [];
     const { heightM } = subjectOf(setup, mark.subjectId);
     const upM = (mark.feetM ?? 0) + heightM / 2;
-    const tries = usable.map(({ position, refused }) => {
+    const from = usable.filter(({ position }) => !comesAtOne(setup, shot, position));
+    const tries = (from.length > 0 ? from : usable).map(({ position, refused }) => {
       const distanceM = Math.max(
         0.3,
         Math.hypot(position.x - mark.x, position.y - mark.y, position.cameraHeightM - upM),
@@ -100,6 +116,31 @@ export function shotsServed(
     const served = framed.verdict === 'frames';
     return [{ shot, served, position, worn, framed, refusals: refused }];
   });
+}
+
+/** What would serve a shot that the bag does not. */
+export type Mend =
+  /** Its position that much closer, or back, where one may stand there. */
+  | { readonly kind: 'move'; readonly closerM: number }
+  /** A lens that reaches from where it is. */
+  | { readonly kind: 'pack'; readonly lens: LensPreset };
+
+/** Past the very distance: a framing on the edge of what a lens gives is none. */
+const MOVE_BEYOND = 1.02;
+
+/** The nearest mend of a shot that is not served; nothing where no move and no lens would do. */
+export function mendOf(setup: Setup, { shot, framed, position }: ShotServed): Mend | undefined {
+  const closerM = framed.closerM * MOVE_BEYOND;
+  const moved = closerBy(setup, position.id, shot.markId, closerM).positions.find(
+    ({ id }) => id === position.id,
+  );
+  if (moved && refusals(moved, limitsOn(setup)).length === 0) return { kind: 'move', closerM };
+  const reaching = LENSES.filter((lens) => {
+    const { shortestMm, longestMm } = focalRange(lens);
+    return shortestMm <= framed.wantedMm && longestMm >= framed.wantedMm;
+  });
+  const [lens] = [...reaching].sort((a, b) => focalRange(a).longestMm - focalRange(b).longestMm);
+  return lens && { kind: 'pack', lens };
 }
 
 /** A shoot with a position moved along its line to a mark. @param closerM towards it; back from it below 0 */

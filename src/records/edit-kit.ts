@@ -23,7 +23,8 @@ const bodyItem = (presetId: string, id: string): ItemOfKind<'body'> => {
   };
 };
 
-const lensItem = (presetId: string, id: string): ItemOfKind<'lens'> => {
+/** A lens of the bag like a preset. */
+export const lensLike = (presetId: string, id: string): ItemOfKind<'lens'> => {
   const { name, focals, nearestFocusM, takesConverter } = lensById(presetId);
   return {
     kind: 'lens',
@@ -43,7 +44,7 @@ export function firstItem(kind: KitKind, id: string): KitItem {
     case 'body':
       return bodyItem(BODIES[0]?.id ?? '', id);
     case 'lens':
-      return lensItem(LENSES[0]?.id ?? '', id);
+      return lensLike(LENSES[0]?.id ?? '', id);
     case 'converter':
       return { kind, id, name: '1.4x converter', factor: 1.4 };
     case 'support':
@@ -65,7 +66,7 @@ export function basedOn<T extends ItemOfKind<'body'> | ItemOfKind<'lens'>>(
   presetId: string,
 ): T {
   const named = item.kind === 'body' ? bodyById(item.basedOn) : lensById(item.basedOn);
-  const fresh = (item.kind === 'body' ? bodyItem : lensItem)(presetId, item.id) as T;
+  const fresh = (item.kind === 'body' ? bodyItem : lensLike)(presetId, item.id) as T;
   return item.name === named.name ? fresh : { ...fresh, name: item.name };
 }
 

@@ -29,7 +29,7 @@ export function Button({
       aria-label={label}
       disabled={disabled}
       onPress={onPress}
-      className={`min-h-touch flex-row items-center justify-center gap-2 border px-4 active:opacity-60 ${box} ${disabled ? 'opacity-40' : ''}`}
+      className={`min-h-touch flex-row items-center justify-center gap-2 border px-3 active:opacity-60 ${box} ${disabled ? 'opacity-40' : ''}`}
     >
       {icon}
       <Text kind="strong" className={`text-center ${text}`}>

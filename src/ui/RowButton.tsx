@@ -23,7 +23,7 @@ export function RowButton({
       >
         <View className="min-w-0 shrink">
           <Text kind="strong">{name}</Text>
-          <Text kind="small" ink="quiet" numberOfLines={3}>
+          <Text kind="small" ink="quiet">
             {detail}
           </Text>
         </View>

@@ -24,7 +24,7 @@ function Drawing() {
   const wide = useShape() === 'wide';
   // What is in hand: the panel begins at its top when that changes.
   const inHand = `${tool.name} ${selected?.id ?? ''}`;
-  const picture = <PlanPicture usePlan={usePlanDrawing} />;
+  const picture = <PlanPicture usePlan={usePlanDrawing} northUp />;
   if (wide) {
     return (
       <WideFrame

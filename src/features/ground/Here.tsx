@@ -56,7 +56,7 @@ export function Here() {
             {[lightInWords(answer), faceSeen(view.faceOffDeg)].join(' · ')}
           </Text>
           {behind ? (
-            <Text kind="small" ink="quiet" numberOfLines={1}>
+            <Text kind="small" ink="quiet">
               {behind}
             </Text>
           ) : null}
@@ -117,11 +117,11 @@ function Advised() {
     );
   }
   return (
-    <View role="group" aria-label="What would better it" className="flex-row flex-wrap gap-2">
+    <View role="group" aria-label="What would better it" className="flex-row gap-2">
       {best.map((one, i) => {
         const words = adviceInWords(one, from, { converters, clock, atMs: request.timeMs });
         return (
-          <View key={one.lever} className="min-w-fit flex-1">
+          <View key={one.lever} className="min-w-0 flex-1">
             <Button
               kind={i === 0 ? 'primary' : 'plain'}
               label={`${words}: ${outOfHundred(one.total)}`}

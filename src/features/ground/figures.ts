@@ -50,7 +50,7 @@ export function backgroundInWords(view: View, aperture: number, back: AlongSight
   return `${back.obstacle.name}, ${times.toFixed(1)} times as far${times < 2 ? ', short of twice' : ''}: ${look}, ${disc(backgroundM)}`;
 }
 
-/** "readable behind, 2.6× as far: West stand": what is behind, in a few words. */
+/** "readable behind, 2.6 times as far": what is behind, in a few words. */
 export function backdropInShort(view: View, aperture: number, back: AlongSight['back']): string {
   if (!back) return 'open behind';
   const backgroundM = alongTheLine(view, back.distanceM);
@@ -62,7 +62,7 @@ export function backdropInShort(view: View, aperture: number, back: AlongSight['
     backgroundM,
     detailM: BACKDROP_DETAIL_M[back.obstacle.detail],
   });
-  return `${LOOK_WORDS[look]} behind, ${(backgroundM / subjectM).toFixed(1)}×: ${back.obstacle.name}`;
+  return `${LOOK_WORDS[look]} behind, ${(backgroundM / subjectM).toFixed(1)} times as far`;
 }
 
 const LOOK_WORDS = { washed: 'washed out', soft: 'soft', readable: 'readable' } as const;

@@ -54,11 +54,8 @@ function OpenKit() {
   const { setup, shoot } = useShootPage().plan;
   const tab = useTab(TABS);
   const wide = useShape() === 'wide';
-  const { kit, marks, positions, shots, subjects, light, place, ground, features } = setup;
-  const served = useMemo(
-    () => shotsServed({ kit, marks, positions, shots, subjects, ground, features }),
-    [kit, marks, positions, shots, subjects, ground, features],
-  );
+  const { kit, shots, light, place } = setup;
+  const served = useMemo(() => shotsServed(setup), [setup]);
   const { air, startLocal, endLocal, brief } = shoot;
   const weather = useMemo(
     () => weatherOf({ air, light, kit, place, startLocal, endLocal }),

@@ -1,8 +1,10 @@
 import { View } from 'react-native';
-import { closerBy, type ShotServed } from '@/answers/bag';
+import { closerBy, mendOf, type ShotServed } from '@/answers/bag';
 import { takenUp } from '@/answers/owed';
 import { OwedSign } from '@/features/shoot/OwedSign';
 import { useShootPage } from '@/features/shoot/ShootContext';
+import { lensLike, withItem } from '@/records/edit-kit';
+import { newId } from '@/records/new-id';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { written } from '@/ui/units';
@@ -34,18 +36,32 @@ export function ServedList({ served }: { readonly served: readonly ShotServed[] 
   );
 }
 
-/** What would serve it: its position that much closer or back, with the best lens of the bag. */
+/** What would serve it, by a press: its position that much closer or back, or a lens that reaches. */
 function Mend({ entry }: { readonly entry: ShotServed }) {
-  const { update } = useShootPage();
-  const { shot, position, framed } = entry;
-  const by = written(Math.abs(framed.closerM), 'm', 0);
+  const { plan, update } = useShootPage();
+  const { shot, position } = entry;
+  const mend = mendOf(plan.setup, entry);
+  if (!mend) return null;
+  if (mend.kind === 'pack') {
+    const { lens } = mend;
+    return (
+      <Button
+        label={`Pack a ${lens.name}`}
+        onPress={() =>
+          update((current) => ({
+            ...current,
+            kit: withItem(current.kit, lensLike(lens.id, `own-${newId()}`)),
+          }))
+        }
+      />
+    );
+  }
+  const { closerM } = mend;
   return (
     <Button
-      label={`Move ${position.name} ${by} ${framed.closerM > 0 ? 'closer' : 'back'}`}
+      label={`Move ${position.name} ${written(Math.abs(closerM), 'm', 0)} ${closerM > 0 ? 'closer' : 'back'}`}
       onPress={() =>
-        update((current) =>
-          closerBy(takenUp(current, entry), position.id, shot.markId, framed.closerM),
-        )
+        update((current) => closerBy(takenUp(current, entry), position.id, shot.markId, closerM))
       }
     />
   );

@@ -103,7 +103,7 @@ function Lit({ seen }: { readonly seen: Seen }) {
       <View className="gap-2 px-3 pb-1 pt-2">
         <Head seen={seen} />
         <Unlit onOpen={setDeeper} />
-        <HoursChart seen={seen} light={light} heightPx={264} />
+        <HoursChart seen={seen} light={light} heightPx={shape === 'level' ? 180 : 264} />
         <Sources onOpen={setDeeper} />
       </View>
       {sheet}

@@ -7,22 +7,31 @@ const screenOf = (path: string): string => path.split('/').slice(0, 3).join('/')
 /** A screen that is fetched or read first may take this long to have a heading. */
 const WAIT_MS = 5000;
 
-const headingNow = (): HTMLElement | null =>
-  document.querySelector<HTMLElement>('h1, [role=heading][aria-level="1"]');
+/** The heading of a screen, or of the step that took another's place in it. */
+const headingNow = (level: 1 | 2): HTMLElement | null =>
+  document.querySelector<HTMLElement>(
+    level === 1
+      ? 'h1, [role=heading][aria-level="1"]'
+      : '[role=main] h2, [role=main] [role=heading][aria-level="2"]',
+  );
 
-/** Focus goes to the heading of a screen that takes another's place; not to that of the first. */
+/**
+ * Focus goes to the heading of a screen, or of a step, that takes another's place; not to that of the first. What
+ * had it is gone with what was there before.
+ */
 export function useScreenFocus(): void {
-  const screen = screenOf(usePathname());
-  const before = useRef(screen);
+  const path = usePathname();
+  const before = useRef(path);
   useEffect(() => {
-    if (before.current === screen) return;
-    before.current = screen;
+    if (before.current === path) return;
+    const level = screenOf(before.current) === screenOf(path) ? 2 : 1;
+    before.current = path;
     const sinceMs = performance.now();
     let frame = 0;
     let focused: HTMLElement | undefined;
-    // The old screen's heading may stand for a while yet: the one that follows it is focused, too.
+    // The old heading may stand for a while yet: the one that follows it is focused, too.
     const look = () => {
-      const heading = headingNow();
+      const heading = headingNow(level);
       const elsewhere =
         document.activeElement !== focused && document.activeElement !== document.body;
       if (focused?.isConnected && elsewhere) return;
@@ -35,5 +44,5 @@ export function useScreenFocus(): void {
     };
     frame = requestAnimationFrame(look);
     return () => cancelAnimationFrame(frame);
-  }, [screen]);
+  }, [path]);
 }

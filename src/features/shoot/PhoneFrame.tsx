@@ -70,13 +70,18 @@ function Upright({
           <>
             <View className="min-h-[160px] flex-1">{picture}</View>
             <View className="max-h-[45%] shrink border-t border-ink">
-              <ScrollView key={contentKey} keyboardShouldPersistTaps="handled">
+              <ScrollView key={contentKey} tabIndex={0} keyboardShouldPersistTaps="handled">
                 {work}
               </ScrollView>
             </View>
           </>
         ) : (
-          <ScrollView key={contentKey} className="flex-1" keyboardShouldPersistTaps="handled">
+          <ScrollView
+            key={contentKey}
+            tabIndex={0}
+            className="flex-1"
+            keyboardShouldPersistTaps="handled"
+          >
             {work}
           </ScrollView>
         )}
@@ -106,7 +111,7 @@ function Level({
         <TopBar bare={bare} />
         <View className="min-h-0 flex-1">
           {picture ?? (
-            <ScrollView className="flex-1" keyboardShouldPersistTaps="handled">
+            <ScrollView tabIndex={0} className="flex-1" keyboardShouldPersistTaps="handled">
               {children}
             </ScrollView>
           )}
@@ -116,7 +121,12 @@ function Level({
       <View className="min-w-0 flex-[45]">
         <View role="main" className="min-h-0 flex-1">
           <StepHeading title={title} />
-          <ScrollView key={contentKey} className="flex-1" keyboardShouldPersistTaps="handled">
+          <ScrollView
+            key={contentKey}
+            tabIndex={0}
+            className="flex-1"
+            keyboardShouldPersistTaps="handled"
+          >
             {picture ? children : null}
             {second}
           </ScrollView>

@@ -21,11 +21,17 @@ const sameWay = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180) 
 /** Closer, wider, whole; and by the north arrow, which way is up. */
 export function PlanButtons({
   look,
+  alongDeg,
   sightDeg,
+  turns,
   widthPx,
   heightPx,
 }: {
   readonly look: PlanLook;
+  /** The way the ground lies. */
+  readonly alongDeg: number;
+  /** Whether the ground is turned to fill the picture. */
+  readonly turns: boolean;
   /** Bearing of the line of sight, if there is one. */
   readonly sightDeg: number | undefined;
   readonly widthPx: number;
@@ -46,13 +52,16 @@ export function PlanButtons({
   const ups: readonly Up[] = [
     { name: 'North up', up: 0 },
     // Where north up fills it best there is nothing to turn to.
-    ...(fitted && sameWay(view.upDeg, 0)
-      ? []
-      : [{ name: 'Turned to fill the picture', up: 'fitted' as const }]),
+    ...(turns && !(fitted && sameWay(view.upDeg, 0))
+      ? [{ name: 'Turned to fill the picture', up: 'fitted' as const }]
+      : []),
+    { name: 'Long axis up', up: alongDeg },
     ...(sightDeg === undefined ? [] : [{ name: 'Sight line up', up: sightDeg }]),
   ];
   const isUp = ({ up }: Up) =>
-    up === 'fitted' ? fitted && !sameWay(view.upDeg, 0) : sameWay(up, view.upDeg);
+    up === 'fitted'
+      ? fitted && !sameWay(view.upDeg, 0)
+      : !(turns && fitted && !sameWay(view.upDeg, 0)) && sameWay(up, view.upDeg);
   const wayUp = ups.findIndex(isUp);
   const next = ups[(wayUp + 1) % ups.length] ?? ups[0];
   const whole = framing === 'whole';

@@ -62,13 +62,22 @@ function ownPress(node: View | null) {
 }
 
 /** Where a drag began, so that being drawn to a line on the way does not add up. */
+/** Less than this is a tap. */
+const TAP_PX = 6;
+
 function startOfDrag() {
   let at: Point2 = { x: 0, y: 0 };
+  let farthestPx = 0;
   return {
     get: () => at,
     set: (to: Point2) => {
       at = to;
+      farthestPx = 0;
     },
+    gone: (px: number) => {
+      farthestPx = Math.max(farthestPx, px);
+    },
+    wasTap: () => farthestPx < TAP_PX,
   };
 }
 
@@ -82,6 +91,7 @@ export function MoveHandle({
   onPlace,
   onShift,
   onHold,
+  onTap,
   ringInk,
   sizePx = HANDLE_PX,
 }: {
@@ -93,6 +103,8 @@ export function MoveHandle({
   /** How far a key moves it: several may come before the next drawing. */
   readonly onShift: (eastM: number, northM: number) => void;
   readonly onHold: (held: boolean) => void;
+  /** Touched and let go without being moved. */
+  readonly onTap?: () => void;
   /** Ink of a ring that shows where to take hold; none where the sign shows it. */
   readonly ringInk?: string;
   readonly sizePx?: number;
@@ -108,9 +120,14 @@ export function MoveHandle({
     })
     .onUpdate(({ translationX, translationY }) => {
       const { x, y } = start.get();
+      start.gone(Math.hypot(translationX, translationY));
+      if (start.wasTap()) return;
       onPlace(scale.toMetres({ x: x + translationX, y: y + translationY }));
     })
-    .onFinalize(() => onHold(false));
+    .onFinalize(() => {
+      onHold(false);
+      if (start.wasTap()) onTap?.();
+    });
   const step = (east: number, north: number) => (press: { shiftKey: boolean }) => {
     const by = press.shiftKey ? BIG_STEP_M : STEP_M;
     onShift(east * by, north * by);
@@ -195,6 +212,7 @@ export const People = memo(function People({
           point={chosen}
           scale={scale}
           onHold={onHold}
+          onTap={() => onPickUnder(item)}
           onPlace={(to) => onPlace(item, to)}
           onShift={(eastM, northM) => onShift(item, eastM, northM)}
         />

@@ -51,6 +51,7 @@ export const PlanPicture = memo(function PlanPicture({
   overlay,
   usePlan = usePlainPlan,
   alsoFit = NONE,
+  northUp = false,
   onTap,
   scores,
   pins,
@@ -61,6 +62,8 @@ export const PlanPicture = memo(function PlanPicture({
   readonly usePlan?: UsePlanUse;
   /** Points that must be on the picture besides the ground. */
   readonly alsoFit?: readonly Point2[] | undefined;
+  /** Where figures east and north are typed, nothing is turned unasked. */
+  readonly northUp?: boolean;
   /** What a tap on the open ground asks, in place of what the hand does. */
   readonly onTap?: ((at: Point2) => void) | undefined;
   /** How good it is to stand where, once searched; the best places; a point that is asked about. */
@@ -84,7 +87,8 @@ export const PlanPicture = memo(function PlanPicture({
         : [...planExtent(ground, { marks, positions }), ...alsoFit],
     [ground, marks, positions, alsoFit, view],
   );
-  const look = usePlanView(extentOf, site.bearingDeg, size.width, size.height);
+  const alongDeg = northUp ? undefined : site.bearingDeg;
+  const look = usePlanView(extentOf, alongDeg, size.width, size.height);
   const scale = useMemo(
     () => scaleOf(look.view, size.width, size.height),
     [look.view, size.width, size.height],
@@ -103,8 +107,9 @@ export const PlanPicture = memo(function PlanPicture({
   /** A finger that covers several signs is asked which it meant. */
   const pickUnder = (item: ItemRef) => {
     const under = together({ marks, positions, choice }, item, scale);
-    if (under.length > 1) setCrowd(under);
-    else pick(item);
+    const chosen = item.id === choice.markId || item.id === choice.positionId;
+    if (under.length > (chosen ? 0 : 1)) setCrowd(under);
+    else if (!chosen) pick(item);
   };
   const hold = (held: boolean) => {
     holdEdits(held);
@@ -182,7 +187,9 @@ export const PlanPicture = memo(function PlanPicture({
           {use.crossed ? <Cross widthPx={size.width} heightPx={size.height} /> : null}
           <PlanButtons
             look={look}
+            alongDeg={site.bearingDeg}
             sightDeg={view?.sight.bearingDeg}
+            turns={!northUp}
             widthPx={size.width}
             heightPx={size.height}
           />

@@ -48,8 +48,8 @@ const NO_VIEW: PlanView = { middle: { x: 0, y: 0 }, pxPerM: 1, upDeg: 0 };
 /** How the plan is looked at: fitted to the whole or close, or as the person has moved it. */
 export function usePlanView(
   extentOf: (framing: Framing) => readonly Point2[],
-  /** The way the ground lies: turned along it or across it, it may fill the picture better. */
-  alongDeg: number,
+  /** The way the ground lies, to be turned so that it fills the picture; none for north up until one turns it. */
+  alongDeg: number | undefined,
   widthPx: number,
   heightPx: number,
 ): PlanLook {
@@ -67,9 +67,10 @@ export function usePlanView(
       footPx: FOOT_PX,
       ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
     };
-    return up === 'fitted'
-      ? fitTurned(points, width, height, alongDeg, options)
-      : fitView(points, width, height, { ...options, upDeg: up });
+    if (up !== 'fitted') return fitView(points, width, height, { ...options, upDeg: up });
+    return alongDeg === undefined
+      ? fitView(points, width, height, options)
+      : fitTurned(points, width, height, alongDeg, options);
   }, [fit, widthPx, heightPx, up, framing, alongDeg]);
   const view = own ?? fitted ?? NO_VIEW;
   return {

@@ -1,0 +1,375 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, goTo, headline, part, test, timeSlider } from './app';
+import { keepText, keptText } from './kept';
+import { newShoot } from '../src/records/new-shoot';
+import { GROUND_TEMPLATES } from '../src/presets/grounds';
+
+/**
+ * What each step shows first, on phones held either way, on the narrowest and on a wide screen: by measured boxes.
+ * Field has tests of its own (field.spec.ts).
+ */
+
+const SHOOTS = ['demo-larkmoor', 'demo-alder-reach', 'demo-tern-water'] as const;
+const PHONES = [
+  [390, 844],
+  [360, 740],
+  [844, 390],
+  [320, 640],
+] as const;
+
+const region = (page: Page, name: string | RegExp) => page.getByRole('region', { name });
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name });
+
+/** What must be seen of each step without scrolling. */
+const NAMED: Readonly<Record<string, (page: Page) => readonly Locator[]>> = {
+  brief: (page) => [
+    page.getByRole('heading', { name: /^In \d+ days$/ }),
+    page.getByRole('list', { name: 'Shots' }).getByRole('listitem').first(),
+  ],
+  ground: (page) => [
+    page.getByRole('img', { name: /^Ground plan/ }),
+    region(page, 'Where you stand').getByRole('button').first(),
+    page.getByRole('toolbar', { name: 'Ground' }),
+  ],
+  light: (page) => [
+    page.getByRole('img', { name: /^Light on / }),
+    button(page, 'Take a reading'),
+    button(page, 'Walk the ground'),
+  ],
+  settings: (page) => [
+    ...['Shutter', 'Aperture', 'ISO'].map((name) => page.getByRole('spinbutton', { name })),
+    part(page, 'Card'),
+    part(page, 'Focus'),
+  ],
+  kit: (page) => [
+    page.getByRole('heading', { name: /^The bag serves / }),
+    page.getByRole('list', { name: 'Shots and the bag' }).getByRole('listitem').first(),
+    part(page, 'Weather'),
+    part(page, 'Pack'),
+  ],
+  day: (page) => [region(page, 'Day').getByRole('heading'), part(page, 'Rules')],
+  log: (page) => [region(page, 'What came of it').getByRole('heading'), part(page, 'Taught')],
+};
+
+/** What stands at the foot of every step but the log: answer, hours, way. */
+const foot = (page: Page) => [
+  region(page, 'Answer').getByRole('button'),
+  timeSlider(page),
+  page.getByRole('navigation', { name: 'Steps' }),
+];
+
+async function openStep(page: Page, shoot: string, step: string): Promise<void> {
+  await page.goto(`/shoot/${shoot}/${step}`);
+  const last = (NAMED[step] ?? (() => []))(page)[0];
+  if (last) await expect(last).toBeVisible({ timeout: 15_000 });
+  // The light of the shots, the score of the place, the day: what comes from workers has come.
+  await page.waitForTimeout(900);
+}
+
+const inside = async (page: Page, what: Locator): Promise<boolean> => {
+  const box = await what.boundingBox();
+  const size = page.viewportSize();
+  if (!box || !size) return false;
+  return (
+    box.x >= -1 &&
+    box.y >= -1 &&
+    box.x + box.width <= size.width + 1 &&
+    box.y + box.height <= size.height + 1
+  );
+};
+
+/** Pairs of texts that lie over each other as they are seen; words of drawings are measured apart. */
+const overlapping = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const texts = [...document.querySelectorAll('body *')].flatMap((element) => {
+      if (element.closest('svg') || element.closest('[aria-hidden=true]')) return [];
+      const own = [...element.childNodes].filter(
+        (node) => node.nodeType === 3 && (node.textContent ?? '').trim() !== '',
+      );
+      return own.flatMap((node) => {
+        const range = document.createRange();
+        range.selectNodeContents(node);
+        return [...range.getClientRects()].flatMap((box) => {
+          const x = box.left + box.width / 2;
+          const y = box.top + box.height / 2;
+          if (box.width < 2 || x < 0 || y < 0 || x > innerWidth || y > innerHeight) return [];
+          const seen = document.elementFromPoint(x, y);
+          // Scrolled under the foot, or for those alone who hear the page.
+          if (!seen || !(seen === element || seen.contains(element) || element.contains(seen)))
+            return [];
+          return [{ element, text: (node.textContent ?? '').trim(), box }];
+        });
+      });
+    });
+    return texts.flatMap((a, i) =>
+      texts.slice(i + 1).flatMap((b) => {
+        const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+        const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+        // Lines of one paragraph reach a little into each other.
+        const least = Math.min(a.box.height, b.box.height) * 0.35;
+        const related = a.element.contains(b.element) || b.element.contains(a.element);
+        return !related && across > 2 && down > least ? [`${a.text} / ${b.text}`] : [];
+      }),
+    );
+  });
+
+const smallTargets = (page: Page, least: number): Promise<string[]> =>
+  page.evaluate(
+    (px) =>
+      [
+        ...document.querySelectorAll(
+          'button, a, input, [role=button], [role=link], [role=radio], [role=slider], [role=checkbox]',
+        ),
+      ].flatMap((control) => {
+        const { width, height, top, left } = control.getBoundingClientRect();
+        const shown = width > 0 && height > 0 && top < innerHeight && left < innerWidth;
+        if (!shown || control.closest('[aria-hidden=true]')) return [];
+        return Math.min(width, height) >= px - 0.5
+          ? []
+          : [`${control.getAttribute('aria-label') ?? control.textContent}: ${width} × ${height}`];
+      }),
+    least,
+  );
+
+/** Names on the plan that touch each other, its legend, north or the scale. */
+const touchingNames = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const plan = document.querySelector('[aria-label^="Plan."]');
+    const names = [...(plan?.querySelectorAll('svg text') ?? [])].map((text) => ({
+      text: text.textContent,
+      box: text.getBoundingClientRect(),
+    }));
+    return names.flatMap((a, i) =>
+      names.slice(i + 1).flatMap((b) => {
+        const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+        // A box of text has room over and under its letters.
+        const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top) - 4;
+        return across > 0 && down > 0 ? [`${a.text} / ${b.text}`] : [];
+      }),
+    );
+  });
+
+for (const [width, height] of PHONES) {
+  for (const shoot of SHOOTS) {
+    test(
+      `${shoot} on ${width} by ${height}: each step’s own work first, nothing over anything`,
+      { tag: '@once' },
+      async ({ page }) => {
+        test.slow();
+        await page.setViewportSize({ width, height });
+        for (const [step, named] of Object.entries(NAMED)) {
+          await openStep(page, shoot, step);
+          const wanted = [
+            ...named(page),
+            ...(step === 'log' ? [page.getByRole('navigation', { name: 'Steps' })] : foot(page)),
+          ];
+          for (const [i, what] of wanted.entries()) {
+            expect({ step, i, inside: await inside(page, what) }).toEqual({
+              step,
+              i,
+              inside: true,
+            });
+          }
+          expect({ step, over: await overlapping(page) }).toEqual({ step, over: [] });
+          expect({ step, small: await smallTargets(page, 44) }).toEqual({ step, small: [] });
+          const broad = await page.evaluate(() => document.documentElement.scrollWidth);
+          expect(broad).toBeLessThanOrEqual(width);
+          if (step === 'ground') expect(await touchingNames(page)).toEqual([]);
+        }
+      },
+    );
+  }
+}
+
+test(
+  'the plan takes 55 % of an upright phone, and no step’s first level is longer than two screens',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.slow();
+    for (const shoot of SHOOTS) {
+      await openStep(page, shoot, 'ground');
+      const plan = await page.getByRole('img', { name: /^Ground plan/ }).boundingBox();
+      expect((plan?.height ?? 0) / 844).toBeGreaterThanOrEqual(0.55);
+      expect(plan?.width).toBe(390);
+      for (const step of Object.keys(NAMED)) {
+        await openStep(page, shoot, step);
+        const screens = await page.evaluate(() => {
+          const lengths = [...document.querySelectorAll('[role=main] *')]
+            .filter((element) => /auto|scroll/.test(getComputedStyle(element).overflowY))
+            .map((element) => element.scrollHeight);
+          return Math.max(0, ...lengths) / innerHeight;
+        });
+        expect({ shoot, step, short: screens <= 2 }).toEqual({ shoot, step, short: true });
+      }
+    }
+  },
+);
+
+test(
+  'at first sight no name on a plan touches another, on any ground',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.goto('/');
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+    await expect.poll(() => keptText(page, 'bright-perch/shoot/demo-larkmoor')).not.toBeNull();
+    for (const { id, name } of GROUND_TEMPLATES) {
+      const shoot = newShoot(
+        {
+          title: name,
+          template: id,
+          latitudeDeg: 52,
+          longitudeDeg: -1,
+          timeZone: 'Europe/London',
+          bearingDeg: 20,
+          startLocal: '2027-06-05T17:00',
+          endLocal: '2027-06-05T19:00',
+        },
+        `ground-${id}`,
+        '2026-11-27T12:00:00Z',
+      );
+      await keepText(page, `bright-perch/shoot/ground-${id}`, JSON.stringify(shoot));
+    }
+    for (const { id } of GROUND_TEMPLATES) {
+      await page.goto(`/shoot/ground-${id}/ground`);
+      await expect(headline(page)).toBeVisible();
+      await page.evaluate(() => document.fonts.ready);
+      await page.waitForTimeout(150);
+      expect({ id, touching: await touchingNames(page) }).toEqual({ id, touching: [] });
+    }
+  },
+);
+
+test(
+  'a wide screen keeps three columns, and gives each step the room its picture wants',
+  { tag: '@wide' },
+  async ({ page }) => {
+    test.slow();
+    for (const shoot of SHOOTS) {
+      for (const [step, middle] of [
+        ['brief', page.getByRole('img', { name: /^Ground plan/ })],
+        ['ground', page.getByRole('img', { name: /^Ground plan/ })],
+        ['light', page.getByRole('img', { name: /^Light on / })],
+        ['settings', page.getByRole('heading', { name: 'Where the stops go' })],
+        ['kit', page.getByRole('img', { name: /^Ground plan/ })],
+      ] as const) {
+        await page.goto(`/shoot/${shoot}/${step}`);
+        await expect(middle).toBeVisible({ timeout: 15_000 });
+        await page.waitForTimeout(600);
+        const [picture, answer] = [
+          await middle.boundingBox(),
+          await page.getByRole('region', { name: 'The whole answer' }).boundingBox(),
+        ];
+        expect(picture?.x).toBeGreaterThanOrEqual(340);
+        expect((picture?.x ?? 1e4) + (picture?.width ?? 0)).toBeLessThanOrEqual(
+          (answer?.x ?? 0) + 1,
+        );
+        expect({ step, over: await overlapping(page) }).toEqual({ step, over: [] });
+        expect(await touchingNames(page)).toEqual([]);
+      }
+    }
+  },
+);
+
+test(
+  'the way through the steps: neighbours, the list with what each lacks, a swipe',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/ground');
+    await expect(headline(page)).toBeVisible();
+    const steps = page.getByRole('navigation', { name: 'Steps' });
+    await expect(steps.getByRole('link')).toHaveText(['Brief', 'Light']);
+    await steps.getByRole('button', { name: 'Ground, step 2 of 8: show all steps' }).click();
+    const list = page.getByRole('dialog', { name: 'Steps' });
+    await expect(list.getByRole('link')).toHaveCount(8);
+    await expect(list.getByRole('link', { name: /^Settings/ })).toContainText(
+      /Lacking: short of light from 20:\d\d/,
+    );
+    await expect(list.getByRole('link', { name: /^Kit/ })).toContainText('Settled');
+    await expect(list.getByRole('link', { name: /^Field/ })).toContainText('Not begun');
+    await list.getByRole('link', { name: /^Kit/ }).click();
+    await expect(page).toHaveURL(/\/kit$/);
+    await expect(list).toBeHidden();
+    await goTo(page, 'Brief');
+    await expect(page).toHaveURL(/\/brief$/);
+    await expect(page.getByRole('heading', { name: 'Brief: what is owed' })).toBeFocused();
+  },
+);
+
+test(
+  'the best advice is a button beside the plan, and does as it says',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/ground');
+    const here = page.getByRole('region', { name: 'Where you stand' });
+    const advice = here.getByRole('group', { name: 'What would better it' }).getByRole('button');
+    await expect(advice.first()).toHaveText(/: \d+ of 100$/);
+    const score = async () => Number(/(\d+)\s*of 100/.exec(await here.innerText())?.[1]);
+    const before = await score();
+    const promised = Number(/: (\d+) of 100/.exec(await advice.first().innerText())?.[1]);
+    expect(promised).toBeGreaterThan(before);
+    await advice.first().click();
+    await expect.poll(score).toBe(promised);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect.poll(score).toBe(before);
+  },
+);
+
+test(
+  'marks that lie under one finger are asked for by name',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/ground');
+    await expect(headline(page)).toBeVisible();
+    // Seen from far off, all signs lie together.
+    for (let i = 0; i < 6; i += 1) await page.getByRole('button', { name: 'Zoom out' }).click();
+    const mark = page.getByRole('button', { name: 'Choose mark Goalkeeper' });
+    const box = await mark.boundingBox();
+    if (!box) throw new Error('must be there');
+    await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+    const asked = page.getByRole('dialog', { name: 'Which one?' });
+    await asked.getByRole('button', { name: /^Goalkeeper/ }).click();
+    await expect(page.getByRole('button', { name: /^Mark Goalkeeper.* to move it$/ })).toHaveCount(
+      1,
+    );
+    // By a key it is that very one.
+    await page.getByRole('button', { name: 'Choose mark Midfield, running up' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: /^Mark Midfield.* to move it$/ })).toHaveCount(1);
+  },
+);
+
+test(
+  'a shoot past sunset without lamps asks for them at once',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/light');
+    await page.getByRole('button', { name: 'Change lamps' }).click();
+    await page.getByRole('button', { name: /^Lamps / }).click();
+    await page.getByRole('radio', { name: 'No lamps' }).click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/^The sun sets at 20:0\d and no lamps are set\.$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Set the lamps' }).click();
+    await page.getByRole('button', { name: /^Lamps / }).click();
+    await page.getByRole('radio', { name: 'Weak floodlights, 245 lx' }).click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/no lamps are set/)).toBeHidden();
+  },
+);
+
+test(
+  'the list: what is next first, what is unsettled, the demo out and back in a press',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    const first = page.getByRole('list', { name: 'Shoots' }).getByRole('listitem').first();
+    await expect(first).toContainText(/^Larkmoor, evening hockeyIn \d+ daysFriday 16 April 2027/);
+    await expect(first).toContainText('demo');
+    await expect(first).toContainText(/All settled|Unsettled: /);
+    await page.getByRole('button', { name: 'Remove the demo' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Bring back the demo' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+    await expect(page.getByRole('button', { name: 'Remove the demo' })).toBeVisible();
+  },
+);
