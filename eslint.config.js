@@ -75,6 +75,45 @@ const direction = (folder) => {
   };
 };
 
+const STEPS = ['brief', 'ground', 'light', 'settings', 'kit', 'day', 'field', 'log', 'draw'];
+
+/** A step is a folder: of the other features it may use the shell, and what reads files. */
+const step = (name) => ({
+  files: [`src/features/${name}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^@/features/(?!(${name}|shoot|files)/)`,
+            message: `A step may import only features/shoot (and features/files), not another step.`,
+          },
+        ],
+      },
+    ],
+  },
+});
+/** The shell knows none of the steps: a new one is a folder, a route and a line in steps.ts. */
+const SHELL = {
+  files: ['src/features/shoot/**/*.{ts,tsx}'],
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^@/features/(${STEPS.join('|')})/`,
+            message: 'The shell of a shoot owns no step.',
+          },
+        ],
+      },
+    ],
+  },
+};
+
 module.exports = defineConfig([
   { ignores: ['dist/**', '.expo/**', '.cache/**', 'test-results/**', 'playwright-report/**'] },
   expo,
@@ -102,6 +141,8 @@ module.exports = defineConfig([
   },
   { files: ['server/**', 'scripts/**'], rules: { 'no-console': 'off' } },
   ...FOLDERS.map(direction),
+  ...STEPS.map(step),
+  SHELL,
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],

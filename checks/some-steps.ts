@@ -1,6 +1,6 @@
 import { lightSeries, settingsCard, sunPosition, type LightSeries } from '@/core';
 import { cautionsOf } from '@/features/shoot/caution-tags';
-import { formOf, briefFormSchema } from '@/features/brief/brief-form';
+import { formOf, briefFormSchema } from '../src/features/shoot/brief-form';
 import { personInWords, shotInWords } from '@/features/shoot/brief-words';
 import { withBrief } from '@/features/brief/with-brief';
 import { dayInWords, dayLines } from '@/features/shoot/day-lines';

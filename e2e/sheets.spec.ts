@@ -347,11 +347,14 @@ test(
     await page.getByRole('button', { name: 'Change lamps' }).click();
     await page.getByRole('button', { name: /^Lamps / }).click();
     await page.getByRole('radio', { name: 'No lamps' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(1);
     await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(page.getByText(/^The sun sets at 20:0\d and no lamps are set\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Set the lamps' }).click();
     await page.getByRole('button', { name: /^Lamps / }).click();
     await page.getByRole('radio', { name: 'Weak floodlights, 245 lx' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(1);
     await page.keyboard.press('Escape');
     await expect(page.getByText(/no lamps are set/)).toBeHidden();
   },

@@ -15,12 +15,11 @@ async function pageAt(browser: Browser, viewport: typeof PHONE, moment?: string)
   return page;
 }
 
-const radio = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
-
 async function openField(page: Page, base: string, id: string, shot: string): Promise<void> {
   await page.goto(`${base}/shoot/demo-${id}/field`);
   await page.getByRole('region', { name: 'Settings now' }).waitFor();
-  await radio(page, shot);
+  await page.getByRole('button', { name: /^Shot / }).click();
+  await page.getByRole('radio', { name: shot, exact: true }).click();
   await page.waitForTimeout(2500);
 }
 
@@ -50,13 +49,8 @@ export async function saveField(
   await log.getByRole('button', { name: 'Set it right' }).click();
   // What was said goes away by itself.
   await log.waitForTimeout(11_000);
-  await log
-    .getByText('Strike at a penalty corner')
-    .nth(1)
-    .evaluate((at) => at.scrollIntoView());
-  await log.waitForTimeout(400);
   await take(log);
-  await radio(log, 'Taught');
+  await log.getByRole('link', { name: 'Taught', exact: true }).click();
   await log.getByText('Promised and delivered').evaluate((at) => at.scrollIntoView());
   await log.waitForTimeout(400);
   await take(log);

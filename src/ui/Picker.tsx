@@ -36,7 +36,7 @@ export function Picker<T extends string>({
           <Text kind={large ? 'tiny' : 'label'} ink="quiet">
             {label}
           </Text>
-          <Text kind={large ? 'label' : 'strong'} {...(large && { numberOfLines: 2 })}>
+          <Text kind={large ? 'label' : 'strong'} {...(large && { numberOfLines: 3 })}>
             {taken?.label ?? 'None'}
           </Text>
         </View>

@@ -6,7 +6,12 @@ import { GROUND_TEMPLATES, groundById } from '@/presets/grounds';
 import { Field } from '@/ui/Field';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
-import { briefFormSchema, lastDayInWords, zoneWritten, type BriefForm } from './brief-form';
+import {
+  briefFormSchema,
+  lastDayInWords,
+  zoneWritten,
+  type BriefForm,
+} from '@/features/shoot/brief-form';
 
 const FIELDS: readonly {
   readonly name: Exclude<keyof BriefForm, 'template' | 'moreDays'>;

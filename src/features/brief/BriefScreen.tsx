@@ -18,7 +18,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { useShape } from '@/ui/use-shape';
 import { Access } from './Access';
-import { formOf } from './brief-form';
+import { formOf } from '@/features/shoot/brief-form';
 import { BriefFields } from './BriefFields';
 import { Lessons } from './Lessons';
 import { OwedList } from './OwedList';

@@ -10,7 +10,7 @@ import { useShootActions } from '@/records/queries';
 import { IconButton } from '@/ui/Button';
 import { Heading } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { briefOf, newForm, type BriefForm } from './brief-form';
+import { briefOf, newForm, type BriefForm } from '@/features/shoot/brief-form';
 import { BriefFields } from './BriefFields';
 
 /** A new shoot: a place and its hours; the ground comes from its template. */

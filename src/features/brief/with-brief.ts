@@ -1,7 +1,7 @@
 import { onDay } from '@/records/edit-day';
 import { turnGround } from '@/records/edit-ground';
 import type { Shoot } from '@/records/shoot';
-import { briefOf, type BriefForm } from './brief-form';
+import { briefOf, type BriefForm } from '@/features/shoot/brief-form';
 
 /** A shoot with its brief changed: the ground turns with its bearing, the minute stays inside. */
 export function withBrief(shoot: Shoot, form: BriefForm): Shoot {

@@ -99,12 +99,12 @@ function Row({
               .join(' ')}
           </Text>
           {cell ? (
-            <Text kind="small">
-              {`${cellInWords(cell)}   `}
+            <>
+              <Text kind="small">{cellInWords(cell)}</Text>
               <Text kind="small" ink="quiet">
                 {`EV ${cell.ev}, ${cell.side.toLowerCase()}`}
               </Text>
-            </Text>
+            </>
           ) : null}
           {notes.length > 0 ? (
             <Text kind="small" ink="quiet">

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { placeByTwoPoints, type GeoPoint, type Placing, type Point2 } from '@/core';
-import { zoneAt } from '@/features/brief/brief-form';
+import { zoneAt } from '@/features/shoot/brief-form';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import { metres } from '@/features/shoot/words';
 import { placeGround, turnGround } from '@/records/edit-ground';

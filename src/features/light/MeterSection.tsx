@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { meterError, whiteScene, type WhiteSchool } from '@/core';
-import { METER_SCENES, type MeterScene } from '@/presets/meter-scenes';
+import { whiteScene, type WhiteSchool } from '@/core';
+import { fooledStops } from '@/answers/fooled';
+import { METER_SCENES } from '@/presets/meter-scenes';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
@@ -16,15 +17,6 @@ export function thirdsInWords(value: number): string {
   const whole = Math.floor(thirds / 3);
   return `${value < 0 ? '−' : '+'}${whole || rest === '' ? whole : ''}${rest}`;
 }
-
-/** What a meter makes of a scene: how far it is fooled. */
-export const fooledStops = ({ around, subject }: MeterScene, share: number): number =>
-  meterError({
-    reflectances: [
-      { share: Math.max(0.01, share), reflectance: around },
-      { share: Math.max(0.01, 1 - share), reflectance: subject },
-    ],
-  });
 
 const SCHOOLS: readonly {
   readonly school: WhiteSchool;

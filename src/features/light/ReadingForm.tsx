@@ -5,17 +5,11 @@ import { simulatedMeter } from '@/demo/simulated-meter';
 import { DialStepper } from '@/features/shoot/DialStepper';
 import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { lookedInWords } from '@/features/shoot/words';
-import type { Reading } from '@/records/reading';
+import type { Measured } from '@/features/shoot/use-readings';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
-
-/** A reading but for where and when. */
-export type Measured =
-  | { readonly by: 'meter'; readonly ev: number; readonly simulated: boolean }
-  | { readonly by: 'frame'; readonly frame: FrameTaken; readonly simulated: boolean };
-type FrameTaken = Extract<Reading, { by: 'frame' }>['frame'];
 
 const BY = [
   { value: 'meter', label: 'Light meter' },

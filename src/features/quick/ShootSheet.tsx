@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { BriefFields } from '@/features/brief/BriefFields';
-import { briefOf, newForm, type BriefForm } from '@/features/brief/brief-form';
+import { briefOf, newForm, type BriefForm } from '@/features/shoot/brief-form';
 import { metres } from '@/features/shoot/words';
 import { subjectById } from '@/presets/find';
 import { newId } from '@/records/new-id';

@@ -6,6 +6,7 @@ const screenOf = (path: string): string => path.split('/').slice(0, 3).join('/')
 
 /** A screen that is fetched or read first may take this long to have a heading. */
 const WAIT_MS = 5000;
+const LEADS_ON_MS = 1500;
 
 /** The heading of a screen, or of the step that took another's place in it. */
 const headingNow = (level: 1 | 2): HTMLElement | null =>
@@ -21,12 +22,15 @@ const headingNow = (level: 1 | 2): HTMLElement | null =>
  */
 export function useScreenFocus(): void {
   const path = usePathname();
-  const before = useRef(path);
+  const before = useRef({ path, screenMs: -Infinity });
   useEffect(() => {
-    if (before.current === path) return;
-    const level = screenOf(before.current) === screenOf(path) ? 2 : 1;
-    before.current = path;
+    const { path: last, screenMs } = before.current;
+    if (last === path) return;
     const sinceMs = performance.now();
+    const sameScreen = screenOf(last) === screenOf(path);
+    // An address that leads on to a step at once is still the new screen.
+    const level = sameScreen && sinceMs - screenMs > LEADS_ON_MS ? 2 : 1;
+    before.current = { path, screenMs: sameScreen ? screenMs : sinceMs };
     let frame = 0;
     let focused: HTMLElement | undefined;
     // The old heading may stand for a while yet: the one that follows it is focused, too.

@@ -11,7 +11,7 @@ import {
 } from '@/core';
 import { groundClicks } from '@/answers/light-plan';
 import { clicksInWords } from '@/features/shoot/light-words';
-import { fooledStops } from '@/features/light/MeterSection';
+import { fooledStops } from '@/answers/fooled';
 import { exposureDemands } from '@/answers/answer';
 import { useShootPage } from '@/features/shoot/ShootContext';
 import type { Plan } from '@/features/shoot/use-plan';

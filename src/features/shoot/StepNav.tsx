@@ -98,6 +98,7 @@ function Neighbour({
 /** All steps, each with what it has settled or lacks. */
 function AllSteps({ onClose }: { readonly onClose: () => void }) {
   const path = usePathname();
+  const router = useRouter();
   const { shoot, clock } = useLooked();
   const states = useStepStates();
   const here = stepAt(path);
@@ -108,8 +109,14 @@ function AllSteps({ onClose }: { readonly onClose: () => void }) {
           const state = states[step.id];
           return (
             <View key={step.id} role="listitem" className="border-b border-line">
-              <Link href={`/shoot/${shoot.id}/${step.id}`} asChild onPress={onClose}>
+              {/* The address is there for a tab of its own; a plain press stays in the page. */}
+              <Link href={`/shoot/${shoot.id}/${step.id}`} asChild>
                 <Pressable
+                  onPress={(event) => {
+                    event.preventDefault();
+                    router.navigate(`/shoot/${shoot.id}/${step.id}`);
+                    onClose();
+                  }}
                   role="link"
                   {...(step.id === here && { 'aria-current': 'step' as const })}
                   className="min-h-touch flex-row items-center gap-3 py-1 active:opacity-60"

@@ -7,7 +7,12 @@ import { newId } from '@/records/new-id';
 import type { Reading } from '@/records/reading';
 import { localMinuteOf } from '@/records/times';
 import { useToast } from '@/ui/Toast';
-import type { Measured } from '@/features/light/ReadingForm';
+
+/** A reading but for where and when. */
+export type Measured =
+  | { readonly by: 'meter'; readonly ev: number; readonly simulated: boolean }
+  | { readonly by: 'frame'; readonly frame: FrameTaken; readonly simulated: boolean };
+export type FrameTaken = Extract<Reading, { by: 'frame' }>['frame'];
 
 /** What was measured at a point of the ground by someone who stands where a view is taken from. */
 export const readingAt = (

@@ -8,7 +8,7 @@ import {
   zoneWritten,
   type BriefForm,
 } from './brief-form';
-import { withBrief } from './with-brief';
+import { withBrief } from '@/features/brief/with-brief';
 import { numberWritten } from '@/ui/numbers';
 
 const good: BriefForm = {
