@@ -131,6 +131,7 @@ export function GroundPlan({
   positions,
   choice,
   moving = false,
+  onlyInHand = false,
   light,
   inSun,
   ownShadow,
@@ -147,6 +148,8 @@ export function GroundPlan({
 }: Signs & {
   /** Whether something is being dragged: the names of what is still then stay where they are. */
   readonly moving?: boolean;
+  /** Whether only what is in hand is named: something else is written over the plan. */
+  readonly onlyInHand?: boolean;
   /** Nothing where no light can be computed. */
   readonly light: PlanLight | undefined;
   /** Ids of the marks that have the sun on them. */
@@ -206,7 +209,9 @@ export function GroundPlan({
             canvas={canvas}
           />
         ))}
-        <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
+        {onlyInHand ? null : (
+          <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
+        )}
         <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}
         <Legend

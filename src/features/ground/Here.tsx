@@ -99,21 +99,28 @@ function Advised() {
   const { plan, update } = useShootPage();
   const { compared, request } = useHereScored();
   const { shoot, clock } = plan;
-  if (!compared || !request) return null;
+  // Room for what is coming: the plan keeps its size when it comes.
+  if (!compared || !request) return <View className="min-h-touch" />;
   const { score, advice } = compared;
   const [from] = request.positions;
   if (!from) return null;
   const converters = otherConverters(shoot.kit);
   const best = [...advice].sort((a, b) => b.total - a.total).slice(0, MOST_ADVICE);
   if (score.refusals.length > 0) {
-    return <Text kind="small">{`Off limits: ${score.refusals.join(', ')}.`}</Text>;
+    return (
+      <View className="min-h-touch justify-center">
+        <Text kind="small">{`Off limits: ${score.refusals.join(', ')}.`}</Text>
+      </View>
+    );
   }
   if (best.length === 0) {
     const [worst] = weakest(score);
     return (
-      <Text kind="small" ink="quiet">
-        {`Nothing near would better it. Weakest: ${worst?.why ?? ''}.`}
-      </Text>
+      <View className="min-h-touch justify-center">
+        <Text kind="small" ink="quiet">
+          {`Nothing near would better it. Weakest: ${worst?.why ?? ''}.`}
+        </Text>
+      </View>
     );
   }
   return (

@@ -163,5 +163,5 @@ function RangesPlan() {
     },
     [view, kit],
   );
-  return <PlanPicture overlay={overlay} />;
+  return <PlanPicture overlay={overlay} onlyInHand />;
 }

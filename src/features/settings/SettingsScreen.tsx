@@ -187,7 +187,7 @@ function DialsPlan({ seen: { view, answer } }: { readonly seen: Seen }) {
     ),
     [view, settings],
   );
-  return <PlanPicture overlay={overlay} />;
+  return <PlanPicture overlay={overlay} onlyInHand />;
 }
 
 const NO_SHOT = 'none';

@@ -34,7 +34,7 @@ export function JudgedFrame({
         aria-label={`Looked ${lookedInWords(stops)}${stops === 0 ? '' : `: ${text}`}`}
         {...(value !== undefined && { 'aria-pressed': chosen })}
         onPress={() => onPress(stops)}
-        className={`flex-1 items-center justify-center border-ink active:opacity-60 ${large ? 'min-h-[56px] min-w-[56px] border' : `min-h-touch min-w-fit ${edges}`} ${chosen ? 'bg-ink' : ''}`}
+        className={`flex-1 items-center justify-center border-ink active:opacity-60 ${large ? 'min-h-[56px] min-w-[max(56px,min-content)] border' : `min-h-touch min-w-fit ${edges}`} ${chosen ? 'bg-ink' : ''}`}
       >
         <Text kind="label" className={chosen ? 'text-paper' : ''}>
           {text}
@@ -48,7 +48,7 @@ export function JudgedFrame({
         {label}
       </Text>
       {few ? (
-        <View className="flex-row gap-2">
+        <View className="flex-row flex-wrap gap-2">
           {cell(2, '2 dark', '')}
           {cell(1, '1 dark', '')}
           {cell(0, 'right', '')}
@@ -59,10 +59,10 @@ export function JudgedFrame({
         <View className={`flex-row ${large ? 'gap-2' : 'border border-ink'}`}>
           <View className={large ? 'w-[56px]' : 'w-[76px]'}>{cell(0, 'right', '')}</View>
           <View className={`flex-1 ${large ? 'gap-2' : ''}`}>
-            <View className={`flex-row ${large ? 'gap-2' : 'flex-wrap'}`}>
+            <View className={`flex-row flex-wrap ${large ? 'gap-2' : ''}`}>
               {STOPS.map((stops) => cell(stops, `${stops} dark`, 'border-l'))}
             </View>
-            <View className={`flex-row ${large ? 'gap-2' : 'flex-wrap border-t border-ink'}`}>
+            <View className={`flex-row flex-wrap ${large ? 'gap-2' : 'border-t border-ink'}`}>
               {STOPS.map((stops) => cell(-stops, `${stops} bright`, 'border-l'))}
             </View>
           </View>

@@ -52,6 +52,7 @@ export const PlanPicture = memo(function PlanPicture({
   usePlan = usePlainPlan,
   alsoFit = NONE,
   northUp = false,
+  onlyInHand = false,
   onTap,
   scores,
   pins,
@@ -62,6 +63,8 @@ export const PlanPicture = memo(function PlanPicture({
   readonly usePlan?: UsePlanUse;
   /** Points that must be on the picture besides the ground. */
   readonly alsoFit?: readonly Point2[] | undefined;
+  /** Whether only what is in hand is named: the overlay has words of its own. */
+  readonly onlyInHand?: boolean;
   /** Where figures east and north are typed, nothing is turned unasked. */
   readonly northUp?: boolean;
   /** What a tap on the open ground asks, in place of what the hand does. */
@@ -150,6 +153,7 @@ export const PlanPicture = memo(function PlanPicture({
               positions={positions}
               choice={choice}
               moving={look.held}
+              onlyInHand={onlyInHand}
               {...shownLight}
               sight={sight}
               scores={scores}
