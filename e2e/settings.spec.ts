@@ -214,6 +214,7 @@ test(
     await expect(ladder.getByRole('radio')).toHaveCount(7);
     await expect(ladder).toContainText(/\d+ % sharp, \d+ frames? for a 90 % chance/);
     await expect(ladder).toContainText('Proposed: one frame in three');
+    await expect(page.getByText(/^swing \d+°$/)).toBeVisible();
     await ladder.getByRole('radio', { name: /^1\/60/ }).click();
     await expect(headline(page)).toHaveAttribute('aria-label', /^1\/60,/);
     await expect(

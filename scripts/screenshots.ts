@@ -97,12 +97,12 @@ const PICTURES: readonly Picture[] = [
   {
     name: 'draw-phone',
     size: PHONE,
-    shots: [{ at: '/shoot/demo-larkmoor/draw', press: ['Select West stand'] }],
+    shots: [{ at: '/shoot/demo-larkmoor/draw', press: [/^Select West stand/] }],
   },
   {
     name: 'draw-wide',
     size: WIDE,
-    shots: [{ at: '/shoot/demo-alder-reach/draw', press: ['Select Reeds, far bank'] }],
+    shots: [{ at: '/shoot/demo-alder-reach/draw', press: [/^Select Reeds, far bank/] }],
   },
 ];
 

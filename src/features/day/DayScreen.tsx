@@ -90,13 +90,16 @@ function OpenDay() {
     <PhoneFrame
       title={TITLES[tab]}
       contentKey={tab}
+      picture={tab === 'route' ? <RoutePlan /> : undefined}
       tools={links}
       foot={foot}
       second={<View className="px-3 pb-3">{part}</View>}
     >
-      <View className="px-3 pt-2">
-        <DayAnswer />
-      </View>
+      {tab === 'route' ? null : (
+        <View className="px-3 pt-2">
+          <DayAnswer />
+        </View>
+      )}
     </PhoneFrame>
   );
 }

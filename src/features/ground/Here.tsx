@@ -12,7 +12,6 @@ import { useIsWide } from '@/ui/use-shape';
 import { adviceInWords, followed, otherConverters } from './compare';
 import { FiguresSection, FromHere } from './FiguresSection';
 import { backdropInShort } from './figures';
-import { outOfHundred } from './score-words';
 import { useHereScored } from './use-here-scored';
 
 /** As many pieces of advice are offered beside the plan; the rest stand in Compare. */
@@ -131,7 +130,7 @@ function Advised() {
           <View key={one.lever} className="min-w-0 flex-1">
             <Button
               kind={i === 0 ? 'primary' : 'plain'}
-              label={`${words}: ${outOfHundred(one.total)}`}
+              label={`${words}: ${Math.round(one.total * 100)}`}
               onPress={() => update((current) => followed(current, from.id, one, converters))}
             />
           </View>

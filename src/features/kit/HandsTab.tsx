@@ -41,7 +41,7 @@ export function SecondBody() {
           A second body
         </Heading>
         <Text ink="quiet">
-          One long, one short: the plan shows from where to where each frames the subject.
+          One long, one short: it is told from where to where each frames the subject.
         </Text>
         <Button
           label="Carry a second body"

@@ -68,12 +68,15 @@ function Dials() {
       </StepFrame>
     );
   }
+  // What is drawn on the plan is seen with what is said of it.
+  const onPlan = tab === 'motion' || tab === 'focus';
   const tabs = <TabLinks step="settings" label="Parts of Settings" tabs={TABS} open={tab} />;
-  if (shape === 'wide') return <SettingsWide seen={seen} tab={tab} tabs={tabs} />;
+  if (shape === 'wide') return <SettingsWide seen={seen} tab={tab} tabs={tabs} onPlan={onPlan} />;
   return (
     <PhoneFrame
       title={TITLES[tab]}
       contentKey={tab}
+      picture={onPlan ? <DialsPlan seen={seen} /> : undefined}
       tools={tabs}
       second={
         tab === 'dials' ? (
@@ -130,12 +133,13 @@ function SettingsWide({
   seen,
   tab,
   tabs,
+  onPlan,
 }: {
   readonly seen: Seen;
   readonly tab: Tab;
   readonly tabs: ReactNode;
+  readonly onPlan: boolean;
 }) {
-  const onPlan = tab === 'motion' || tab === 'focus';
   return (
     <WideFrame
       title={TITLES[tab]}

@@ -34,7 +34,7 @@ export function JudgedFrame({
         aria-label={`Looked ${lookedInWords(stops)}${stops === 0 ? '' : `: ${text}`}`}
         {...(value !== undefined && { 'aria-pressed': chosen })}
         onPress={() => onPress(stops)}
-        className={`flex-1 items-center justify-center border-ink active:opacity-60 ${large ? 'min-h-[56px] min-w-[max(56px,min-content)] border' : `min-h-touch min-w-fit ${edges}`} ${chosen ? 'bg-ink' : ''}`}
+        className={`flex-1 items-center justify-center border-ink active:opacity-60 ${large ? 'min-h-[56px] min-w-fit border px-1' : `min-h-touch min-w-fit ${edges}`} ${chosen ? 'bg-ink' : ''}`}
       >
         <Text kind="label" className={chosen ? 'text-paper' : ''}>
           {text}
