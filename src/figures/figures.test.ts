@@ -4,7 +4,7 @@ import tokens from '@/ui/tokens.json';
 import { ballLux, ballStrokes, ballTone, looksAlike, type BallLight } from './ball-shading';
 import { placeLabels } from './labels';
 import { inwardTicks } from './line-work';
-import { fitView, scaleBarM, scaleOf, viewAfter } from './plan-scale';
+import { fitTurned, fitView, scaleBarM, scaleOf, viewAfter } from './plan-scale';
 import { scoreContours } from './score-contours';
 import { tonesOf } from './tone';
 
@@ -218,5 +218,49 @@ describe('contours of scores', () => {
   });
   test('there are none where nothing scores', () => {
     expect(scoreContours({ columns: 2, area, score: [0, 0, 0, 0] })).toEqual([]);
+  });
+});
+
+describe('a plan turned to fill its picture', () => {
+  const field = (widthM: number, lengthM: number, bearing: number) => {
+    const turn = (x: number, y: number) => {
+      const a = (bearing * Math.PI) / 180;
+      return { x: x * Math.cos(a) + y * Math.sin(a), y: y * Math.cos(a) - x * Math.sin(a) };
+    };
+    return [-1, 1].flatMap((i) => [-1, 1].map((j) => turn((i * widthM) / 2, (j * lengthM) / 2)));
+  };
+  test('a long field lies along a tall picture, whichever way it points', () => {
+    for (const bearing of [0, 30, 90, 120, 200, 340]) {
+      const { upDeg, pxPerM } = fitTurned(field(50, 100, bearing), 390, 800, bearing);
+      const along = (((upDeg - bearing) % 180) + 180) % 180;
+      expect(Math.min(along, 180 - along)).toBeLessThanOrEqual(15);
+      // 100 m in 800 px less twice the padding of 22, or nearly.
+      expect(pxPerM).toBeGreaterThan(((800 - 44) / 100) * 0.85);
+    }
+  });
+  test('north is never below the horizontal, and the ground never smaller than with north up', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            x: fc.integer({ min: -200, max: 200 }),
+            y: fc.integer({ min: -200, max: 200 }),
+          }),
+          { minLength: 2, maxLength: 12 },
+        ),
+        fc.integer({ min: 0, max: 359 }),
+        fc.integer({ min: 200, max: 900 }),
+        fc.integer({ min: 200, max: 900 }),
+        (points, along, width, height) => {
+          const turned = fitTurned(points, width, height, along);
+          const north = fitView(points, width, height);
+          expect(turned.pxPerM).toBeGreaterThanOrEqual(north.pxPerM - 1e-9);
+          expect(Math.cos((turned.upDeg * Math.PI) / 180)).toBeGreaterThanOrEqual(-1e-9);
+        },
+      ),
+    );
+  });
+  test('what would hardly gain is left with north up', () => {
+    expect(fitTurned(field(100, 100, 3), 390, 400, 3).upDeg).toBe(0);
   });
 });

@@ -78,7 +78,7 @@ export const PlanPicture = memo(function PlanPicture({
   const { update, hold: holdEdits } = useShootEdits();
   const { setup, viewed, along } = looked;
   const { ground: site, features, marks, positions, choice } = setup;
-  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [size, setSize] = useState({ width: 0, height: 0, tallest: 0 });
   const [crowd, setCrowd] = useState<readonly Sign[]>();
   const lines = useMemo(() => planLines(site), [site]);
   const ground = useMemo(() => ({ lines, features }), [lines, features]);
@@ -91,7 +91,7 @@ export const PlanPicture = memo(function PlanPicture({
     [ground, marks, positions, alsoFit, view],
   );
   const alongDeg = northUp ? undefined : site.bearingDeg;
-  const look = usePlanView(extentOf, alongDeg, size.width, size.height);
+  const look = usePlanView(extentOf, alongDeg, size);
   const scale = useMemo(
     () => scaleOf(look.view, size.width, size.height),
     [look.view, size.width, size.height],
@@ -132,9 +132,15 @@ export const PlanPicture = memo(function PlanPicture({
   return (
     <View
       className="flex-1 overflow-hidden bg-paper"
-      onLayout={({ nativeEvent: { layout } }) =>
-        setSize({ width: layout.width, height: layout.height })
-      }
+      onLayout={({ nativeEvent: { layout } }) => {
+        const { width, height } = layout;
+        setSize((was) => ({
+          width,
+          height,
+          // A panel that opens under the plan makes it lower, and must not turn it.
+          tallest: was.width === width ? Math.max(was.tallest, height) : height,
+        }));
+      }}
     >
       {size.width > 0 ? (
         <>

@@ -215,7 +215,7 @@ export function untilInWords(
   const next = spans.find(({ toMs }) => toMs >= atMs);
   if (stopsShort > 0) {
     const until = next && next.fromMs <= atMs && !next.toTheEnd ? `until ${clock(next.toMs)}` : '';
-    return [`${stops(stopsShort)} short`, until || 'open for what mends it'];
+    return [`${stops(stopsShort)} short`, until || 'press for what mends it'];
   }
   if (!next)
     return ['good to the end', stopsSpare > SAID_STOPS ? `${stops(stopsSpare)} in hand` : ''];

@@ -50,8 +50,16 @@ export function usePlanView(
   extentOf: (framing: Framing) => readonly Point2[],
   /** The way the ground lies, to be turned so that it fills the picture; none for north up until one turns it. */
   alongDeg: number | undefined,
-  widthPx: number,
-  heightPx: number,
+  {
+    width: widthPx,
+    height: heightPx,
+    tallest: tallestPx,
+  }: {
+    readonly width: number;
+    readonly height: number;
+    /** As high as it has been at this width: the turn is chosen for that. */
+    readonly tallest: number;
+  },
 ): PlanLook {
   const state = useContext(PlanLookContext);
   if (!state) throw new Error('usePlanView: must be used within a shoot');
@@ -68,10 +76,10 @@ export function usePlanView(
       ...(framing === 'close' && { leastSpanM: LEAST_CLOSE_M }),
     };
     if (up !== 'fitted') return fitView(points, width, height, { ...options, upDeg: up });
-    return alongDeg === undefined
-      ? fitView(points, width, height, options)
-      : fitTurned(points, width, height, alongDeg, options);
-  }, [fit, widthPx, heightPx, up, framing, alongDeg]);
+    if (alongDeg === undefined) return fitView(points, width, height, options);
+    const { upDeg } = fitTurned(points, width, Math.max(1, tallestPx), alongDeg, options);
+    return fitView(points, width, height, { ...options, upDeg });
+  }, [fit, widthPx, heightPx, tallestPx, up, framing, alongDeg]);
   const view = own ?? fitted ?? NO_VIEW;
   return {
     view,
