@@ -62,6 +62,7 @@ const LEFT_OUT = [
     /^\.\/(?:layouts\/(?:Tabs|experimental-stack)|views\/ErrorBoundary)$/,
   ],
   [/expo-router\/build\/views\/\w+\.js$/, /^\.\/Toast$/, 'router-toast.js'],
+  [/expo-router\/build\/useScreens\.js$/, /^\.\/views\/SuspenseFallback$/, 'suspense-fallback.js'],
   [/expo-router\/build\/ExpoRoot\.js$/, /^\.\/screensFeatureFlags$/, 'screens-flags.js'],
 ];
 

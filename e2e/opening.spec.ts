@@ -1,4 +1,4 @@
-import { expect, test } from './app';
+import { expect, headline, test, timeSlider } from './app';
 
 /**
  * What a phone must fetch before anything works, as sent with brotli: the page's own scripts. Grown by more than
@@ -47,5 +47,44 @@ test(
     await expect(page.getByRole('heading', { level: 1, name: /^Larkmoor/ })).toBeFocused();
     await page.getByRole('button', { name: 'Frame', exact: true }).click();
     await expect(page.getByRole('dialog').getByRole('heading', { level: 2 })).toBeFocused();
+  },
+);
+
+test(
+  'until a shoot is fetched it shows its title, its ground and what it last answered',
+  { tag: '@once' },
+  async ({ page, request }) => {
+    const html = await (await request.get('/')).text();
+    const first = new Set([...html.matchAll(/<script src="([^"]+)"/g)].map(([, src]) => src));
+    let arrive = (): void => undefined;
+    let arrived = Promise.resolve();
+    const holdBack = () => (arrived = new Promise((resolve) => (arrive = resolve)));
+    await page.route('**/_expo/static/js/web/*.js', async (route) => {
+      if (!first.has(new URL(route.request().url()).pathname)) await arrived;
+      await route.continue().catch(() => undefined);
+    });
+    const last = page.getByRole('region', { name: 'Answer as it was last seen' });
+    const said = () => last.getByRole('img').getAttribute('aria-label');
+
+    // The demo, before anything is kept.
+    holdBack();
+    await page.goto('/shoot/demo-larkmoor/light');
+    await expect(page.getByText('Larkmoor, evening hockey')).toBeVisible();
+    const shipped = (await said()) ?? 'nothing';
+    arrive();
+    await expect(headline(page)).toHaveAttribute('aria-label', shipped);
+    await expect(last).toBeHidden();
+
+    // What it says at another minute, once that has stood still.
+    await timeSlider(page).press('End');
+    await expect(headline(page)).not.toHaveAttribute('aria-label', shipped);
+    const later = (await headline(page).getAttribute('aria-label')) ?? 'nothing';
+    await page.waitForTimeout(2500);
+    holdBack();
+    await page.reload();
+    await expect(last).toBeVisible();
+    expect(await said()).toBe(later);
+    arrive();
+    await expect(headline(page)).toHaveAttribute('aria-label', later);
   },
 );

@@ -259,10 +259,13 @@ for (const id of first) {
 }
 // The largest last: those before it have arrived by then, and the page's own are asked for.
 starting.sort((one, other) => sizeOf(one) - sizeOf(other));
-const runs = entry.starts.map((id) => `__r(${id});\n`).join('');
+const runs = entry.starts.map((id) => `__r(${id});\n`);
+// The app itself in a turn of its own: reading the largest file has just taken one. What comes before it asks
+// which script runs.
+const appRuns = `${runs.slice(0, -1).join('')}setTimeout(() => {\n${runs.at(-1)}});\n`;
 const firstFiles = starting.map((members, at) => {
   const then =
-    at === starting.length - 1 ? runs : at === starting.length - 2 ? '__askAhead();' : '';
+    at === starting.length - 1 ? appRuns : at === starting.length - 2 ? '__askAhead();' : '';
   return write(written(members, workerAddress) + then);
 });
 const tags = [start, ...firstFiles].map((file) => `<script src="${file}" defer></script>`).join('');

@@ -1,8 +1,8 @@
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import sirv from 'sirv';
 import { forecastQuerySchema } from '@/records/forecast';
 import { firstProblem } from '@/records/parse';
 import { forecastFor } from './forecast';
@@ -16,7 +16,7 @@ const PERMISSIONS = [
   ...['geolocation', 'microphone', 'accelerometer', 'gyroscope', 'screen-wake-lock'].map(
     (name) => `${name}=(self)`,
   ),
-  ...['camera', 'payment', 'usb', 'bluetooth', 'midi', 'serial', 'hid', 'display-capture'].map(
+  ...['camera', 'payment', 'usb', 'midi', 'serial', 'hid', 'display-capture'].map(
     (name) => `${name}=()`,
   ),
 ].join(', ');
@@ -43,22 +43,18 @@ const HASHED = /[-.][0-9a-f]{16,}\.\w+$/;
 
 /** How long a browser may hold a built file. */
 function cacheOf(file: string): string {
-  const name = file.replace(/\.(?:br|gz)$/, '');
-  if (HASHED.test(name)) return `public, max-age=${YEAR_S}, immutable`;
-  return `public, max-age=${ASKED_ANEW.has(path.basename(name)) ? 0 : HOUR_S}`;
+  if (HASHED.test(file)) return `public, max-age=${YEAR_S}, immutable`;
+  return `public, max-age=${ASKED_ANEW.has(path.basename(file)) ? 0 : HOUR_S}`;
 }
 
-/** Files as the build left them, compressed once there: nothing is compressed per request. */
+/** Files as the build left them, compressed once there, and looked through once at the start. */
 const sentAsBuilt = (distDir: string, cache: (file: string) => string) =>
-  staticGzip(distDir, {
-    enableBrotli: true,
-    orderPreference: ['br', 'gz'],
-    index: false,
-    serveStatic: {
-      dotfiles: 'ignore',
-      redirect: false,
-      setHeaders: (response, file) => response.setHeader('Cache-Control', cache(file)),
-    },
+  sirv(distDir, {
+    brotli: true,
+    gzip: true,
+    etag: true,
+    extensions: [],
+    setHeaders: (response, file) => response.setHeader('Cache-Control', cache(file)),
   });
 
 /**
@@ -116,18 +112,30 @@ export function createApp(distDir: string): Express {
   app.all('/api/{*path}', (_request, response) => {
     response.status(404).json({ error: 'no such service' });
   });
-  app.use(sentAsBuilt(distDir, cacheOf));
+  app.use((request, response, next) => {
+    try {
+      decodeURIComponent(request.path);
+      next();
+    } catch {
+      response.status(400).type('text').send('No such address');
+    }
+  });
+  const file = sentAsBuilt(distDir, cacheOf);
+  app.use((request, response, next) => {
+    if (['GET', 'HEAD'].includes(request.method)) file(request, response, next);
+    else response.status(404).type('text').send('No such file');
+  });
   // A file that is not there is not there; every other address is the app's own.
+  const ownPage = sentAsBuilt(distDir, () => 'no-cache');
   app.use((request, response, next) => {
     const isFile = /\.\w+$/.test(request.path) || /^\/(?:_expo|assets|fonts)\//.test(request.path);
-    if (isFile || !['GET', 'HEAD'].includes(request.method)) {
+    if (isFile) {
       response.status(404).type('text').send('No such file');
       return;
     }
     request.url = '/index.html';
-    next();
+    ownPage(request, response, next);
   });
-  app.use(sentAsBuilt(distDir, () => 'no-cache'));
   app.use(refuse);
   return app;
 }

@@ -148,8 +148,10 @@ export const ballOf = ({ scene }: View, { light }: Answer) => ({
 export interface Outlook {
   /** Stretches that are short, in order. */
   readonly spans: readonly ShortSpan[];
+  /** The light to come has not been computed: that there are no stretches says nothing. */
+  readonly unknown?: true;
 }
-export const NO_OUTLOOK: Outlook = { spans: [] };
+export const NO_OUTLOOK: Outlook = { spans: [], unknown: true };
 
 /** What the light will do to a view within the shoot's own hours. */
 export const outlookOf = (
@@ -157,9 +159,12 @@ export const outlookOf = (
   choice: Shoot['choice'],
   series: LightSeries,
   hours: Pick<ShootHours, 'startMs' | 'endMs'>,
-): Outlook => ({
-  spans: shortSpans(
-    momentsWithin(series, hours),
-    evNeededFor(exposureDemands(view, { ...choice, held: {} })),
-  ),
-});
+): Outlook =>
+  series.timeMs.length === 0
+    ? NO_OUTLOOK
+    : {
+        spans: shortSpans(
+          momentsWithin(series, hours),
+          evNeededFor(exposureDemands(view, { ...choice, held: {} })),
+        ),
+      };

@@ -72,6 +72,13 @@ export const byStart = (
 export const isSeeded = async (): Promise<boolean> =>
   (await (await openDevice()).read([SEEDED_KEY])).has(SEEDED_KEY);
 
+/** What the list says of one shoot, if that is kept. */
+export async function readSummary(shootId: string): Promise<Summary | undefined> {
+  const key = SUMMARY_PREFIX + shootId;
+  const summary = summaryFrom((await (await openDevice()).read([key])).get(key));
+  return summary?.id === shootId ? summary : undefined;
+}
+
 /** All shoots as the list shows them. Those without a summary are read whole, and get one. */
 export async function readList(): Promise<Summary[]> {
   const device = await openDevice();

@@ -9,6 +9,7 @@ import { useEffect, useMemo } from 'react';
 import { byStart, type Summary } from './list';
 import { LIST_KEY, noteSaveTrouble, reasonOf, type Seed } from './list-queries';
 import { pendingWrites, type PendingWrites } from './pending-writes';
+import { setUpSchemas } from './set-up';
 import type { Shoot } from './shoot';
 import {
   askToKeep,
@@ -98,6 +99,7 @@ export function useShoot(id: string, seed: Seed) {
   return useQuery({
     queryKey: openKey(id),
     queryFn: async () => {
+      await setUpSchemas();
       await seedOnce(seed.shoots);
       // What found no room to be written yet is what it is.
       const waits = writerOf(client).waiting(shootKey(id))?.to as Shoot | undefined;

@@ -9,6 +9,7 @@ import {
 } from './columns';
 import { openDevice, ROOT } from './device';
 import { byStart, SEEDED_KEY, SHOOT_PREFIX, SUMMARY_PREFIX, type Summary } from './list';
+import { LAST_ANSWER_PREFIX } from './last-answer';
 import { underLock } from './locks';
 import { firstProblem, parseRecordText, type Parsed } from './parse';
 import { FIRST_QUICK, QUICK_MIGRATIONS, QUICK_VERSION, quickSchema, type Quick } from './quick';
@@ -103,10 +104,14 @@ export const setAsideSchema = z.strictObject({
 /** A record that could not be read, kept whole. */
 export type SetAside = z.infer<typeof setAsideSchema> & { readonly asideKey: string };
 
-/** What goes when a record goes: itself, and what the list says of it. */
+/** What lies beside a shoot and can be made anew from it. */
+const BESIDE_PREFIXES = [SUMMARY_PREFIX, LAST_ANSWER_PREFIX] as const;
+
+/** What goes when a record goes: itself, and what lies beside it. */
 const goneTexts = (key: string): Record<string, null> => {
   const id = shootIdOf(key);
-  return { [key]: null, ...(id !== undefined && { [SUMMARY_PREFIX + id]: null }) };
+  const beside = id === undefined ? [] : BESIDE_PREFIXES.map((prefix) => prefix + id);
+  return Object.fromEntries([key, ...beside].map((gone) => [gone, null]));
 };
 
 /** What found no room to be set aside: it stays where it is, and is told of from here. */
@@ -304,7 +309,7 @@ export const readKept = async (): Promise<Kept> => ({
 export async function writeKept({ shoots, quick, shelf, columns, setAside: aside }: Kept) {
   const device = await openDevice();
   const mine = (key: string) =>
-    [SHOOT_PREFIX, SUMMARY_PREFIX].some((prefix) => key.startsWith(prefix)) ||
+    [SHOOT_PREFIX, ...BESIDE_PREFIXES].some((prefix) => key.startsWith(prefix)) ||
     SINGLES.some((single) => single.key === key);
   const gone = (await device.keys()).filter(mine);
   const records: [string, Any][] = [

@@ -1,11 +1,11 @@
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
-import { Exposure } from '@/ui/Exposure';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { AnswerPanel } from './AnswerPanel';
+import { AnswerRow } from './AnswerRow';
 import { untilInWords } from './exposure-words';
 import { useShootPage } from './ShootContext';
 import { useWarnings } from './use-warnings';
@@ -47,23 +47,8 @@ function Line() {
   const { exposure } = seen.answer;
   const held = Object.keys(setup.choice.held).length > 0;
   const [now, then] = untilInWords(exposure, outlook, { atMs, clock, held });
-  return (
-    <>
-      <View className="min-w-[56%] shrink grow">
-        <Exposure {...engraved(exposure.settings)} largestPx={25} />
-      </View>
-      <View className="min-w-0 shrink grow-0 basis-[40%]">
-        <Text kind="small" className="text-right">
-          {now}
-        </Text>
-        {then ? (
-          <Text kind="tiny" ink="quiet" className="text-right">
-            {then}
-          </Text>
-        ) : null}
-      </View>
-    </>
-  );
+  const mended = exposure.works && exposure.stopsShort > 0 ? 'press for what mends it' : '';
+  return <AnswerRow exposure={engraved(exposure.settings)} until={[now, then || mended]} />;
 }
 
 /** What can hurt someone from here, over the answer on every step. */

@@ -1,4 +1,4 @@
-import { memo, useCallback, useMemo, useState, type ReactNode } from 'react';
+import { memo, startTransition, useCallback, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { planExtent, planLines } from '@/answers/extent';
 import { withPlace } from '@/answers/choose-shot';
@@ -134,12 +134,16 @@ export const PlanPicture = memo(function PlanPicture({
       className="flex-1 overflow-hidden bg-paper"
       onLayout={({ nativeEvent: { layout } }) => {
         const { width, height } = layout;
-        setSize((was) => ({
-          width,
-          height,
-          // A panel that opens under the plan makes it lower, and must not turn it.
-          tallest: was.width === width ? Math.max(was.tallest, height) : height,
-        }));
+        const sized = () =>
+          setSize((was) => ({
+            width,
+            height,
+            // A panel that opens under the plan makes it lower, and must not turn it.
+            tallest: was.width === width ? Math.max(was.tallest, height) : height,
+          }));
+        // The first drawing is the long one: in slices.
+        if (size.width === 0) startTransition(sized);
+        else sized();
       }}
     >
       {size.width > 0 ? (

@@ -1,6 +1,6 @@
 import { Navigator, Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useMemo, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { View } from 'react-native';
 import { demoShoots } from '@/demo/seed';
@@ -9,10 +9,12 @@ import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useUnits } from '@/ui/units';
+import { Opening } from './Opening';
 import { EditsContext, LookContext, ShootContext, useShootEdits } from './ShootContext';
 import { ShootTrouble, UnfetchedStep } from './ShootTrouble';
 import { useUndoKeys } from './UndoButtons';
 import { useEdits } from './use-edits';
+import { useLastAnswer } from './use-last-answer';
 import { usePaced } from './use-paced';
 import { useLook, usePlan, type Look } from './use-plan';
 import { FIRST_LOOKING, PlanLookContext } from './use-plan-view';
@@ -25,7 +27,9 @@ export function ShootScreen() {
   const { id } = useGlobalSearchParams<{ id: string }>();
   const { data: shoot, isPending } = useShoot(id, demoShoots);
   const router = useRouter();
-  if (isPending) return <Skeleton label="Opening the shoot" />;
+  // Put together in slices the first time, so that what holds its place can be read and left meanwhile.
+  const ready = useDeferredValue(!isPending, false);
+  if (isPending || !ready) return <Opening />;
   if (!shoot) {
     return (
       <View className="flex-1 items-start justify-center gap-4 bg-paper p-6">
@@ -42,18 +46,6 @@ export function ShootScreen() {
   }
   // Another shoot at the same address is another page: nothing of the one before stays.
   return <OpenShoot key={shoot.id} shoot={shoot} />;
-}
-
-/** The page's own outline while its record, or a step's code, is read. */
-function Skeleton({ label }: { readonly label: string }) {
-  return (
-    <View className="flex-1 bg-paper" role="progressbar" aria-label={label}>
-      <View className="m-3 h-6 w-2/3 bg-line" />
-      <View className="m-3 flex-1 border-2 border-line" />
-      <View className="m-3 h-10 bg-line" />
-      <View className="m-3 h-10 bg-line" />
-    </View>
-  );
 }
 
 /**
@@ -111,6 +103,7 @@ const WithPlan = memo(function WithPlan({
 }) {
   const edits = useShootEdits();
   const plan = usePlan(look);
+  useLastAnswer(plan);
   const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
   return <ShootContext.Provider value={page}>{children}</ShootContext.Provider>;
 });
@@ -127,10 +120,6 @@ const PageTitle = memo(function PageTitle({ title }: { readonly title: string })
 const OpenStep = memo(function OpenStep() {
   return (
     <View className="flex-1 bg-paper">
-      {/* Seen while a step's code is fetched: the step covers it. */}
-      <View className="absolute inset-0" aria-hidden>
-        <Skeleton label="Opening the step" />
-      </View>
       <ErrorBoundary resetKeys={[usePathname()]} FallbackComponent={UnfetchedStep}>
         <Slot />
       </ErrorBoundary>

@@ -190,7 +190,7 @@ function ahead({ spans }: Outlook, atMs: number, clock: (ms: number) => string):
  */
 export function untilInWords(
   plan: ExposurePlan,
-  { spans }: Outlook,
+  { spans, unknown }: Outlook,
   {
     atMs,
     clock,
@@ -215,10 +215,12 @@ export function untilInWords(
   const next = spans.find(({ toMs }) => toMs >= atMs);
   if (stopsShort > 0) {
     const until = next && next.fromMs <= atMs && !next.toTheEnd ? `until ${clock(next.toMs)}` : '';
-    return [`${stops(stopsShort)} short`, until || 'press for what mends it'];
+    return [`${stops(stopsShort)} short`, until];
   }
-  if (!next)
-    return ['good to the end', stopsSpare > SAID_STOPS ? `${stops(stopsSpare)} in hand` : ''];
+  if (!next) {
+    const spare = stopsSpare > SAID_STOPS ? `${stops(stopsSpare)} in hand` : '';
+    return [unknown ? 'good now' : 'good to the end', spare];
+  }
   return [
     next.toTheEnd ? `good until ${clock(next.fromMs)}` : `short from ${clock(next.fromMs)}`,
     `then ${stops(next.worst.stops)} short`,

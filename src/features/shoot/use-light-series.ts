@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { EMPTY_SERIES, type HeardReading, type LightSeries, type LitScene } from '@/core';
 import { requestLightSeries } from '@/workers/light-series-client';
@@ -48,5 +48,7 @@ export function useLightSeries(
     gcTime: KEPT_MS,
     retry: false,
   });
-  return { series: data ?? EMPTY_SERIES, trouble: error?.message };
+  // What stands on it is drawn again in slices: nobody's hand is on it.
+  const series = useDeferredValue(data ?? EMPTY_SERIES);
+  return { series, trouble: error?.message };
 }

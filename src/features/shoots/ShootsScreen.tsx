@@ -14,7 +14,7 @@ import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-shape';
-import { ShootSketch } from './ShootSketch';
+import { ShootSketch } from '@/figures/ShootSketch';
 
 const tools = () => import('./ListTools');
 const BringDemoBack = lazy(async () => ({ default: (await tools()).BringDemoBack }));

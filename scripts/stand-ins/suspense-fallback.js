@@ -1,0 +1,2 @@
+/** In place of the nothing that expo-router shows while a screen is fetched. */
+exports.SuspenseFallback = require('@/features/shoot/Opening').Opening;
