@@ -212,7 +212,10 @@ export function GroundPlan({
         {onlyInHand ? null : (
           <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
         )}
-        <ChosenNames {...{ marks, positions, choice, ground, sight, canvas }} />
+        <ChosenNames
+          {...{ marks, positions, choice, ground, sight, canvas }}
+          wordless={onlyInHand}
+        />
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}
         <Legend
           lines={[

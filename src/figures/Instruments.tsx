@@ -6,7 +6,8 @@ import { Clicks } from './Clicks';
 import { HaloText } from './HaloText';
 import type { PlanScale } from './plan-scale';
 import type { Canvas, PlanClicks, PlanLeg, PlanRing, PlanStation, PlanSwing } from './plan-types';
-import { Plate } from './Plate';
+import { overlap, type BoxPx } from './labels';
+import { Plate, plateBox } from './Plate';
 import { Route } from './Route';
 
 /** The depth of field on the ground: what lies in it is sharp. */
@@ -77,20 +78,52 @@ const Swing = memo(function Swing({
   );
 });
 
-/** Distances round a position, each written where the line of sight meets it. */
+/** Where round a ring its words may stand, as seen from the line of sight, nearest first. */
+const ROUND_DEG = [0, 20, -20, 40, -40, 65, -65, 95, -95, 130, -130, 180] as const;
+
+/** Each ring with its words where they meet neither names, nor each other, nor the edge. */
+function wordedRings(
+  rings: readonly PlanRing[],
+  { scale, widthPx, heightPx }: Canvas,
+  named: readonly BoxPx[],
+) {
+  const taken = [...named];
+  return rings.map((ring) => {
+    const { at, radiusM, towardsDeg, text } = ring;
+    const places = ROUND_DEG.map((offDeg) => {
+      const { x, y } = alongBearing(towardsDeg + offDeg);
+      const word = scale.toPx({ x: at.x + x * radiusM, y: at.y + y * radiusM });
+      return { word, box: plateBox(word, text, widthPx) };
+    });
+    const free = places.find(
+      ({ word, box }) =>
+        word.x > 0 &&
+        word.x < widthPx &&
+        box.top > 0 &&
+        box.bottom < heightPx &&
+        !taken.some((other) => overlap(box, other)),
+    );
+    const { word, box } = free ?? (places[0] as (typeof places)[number]);
+    taken.push(box);
+    return { ring, word };
+  });
+}
+
+/** Distances round a position, each written on its ring, in the line of sight if there is room. */
 const Rings = memo(function Rings({
   rings,
-  canvas: { scale, inks, widthPx },
+  named,
+  canvas,
 }: {
   readonly rings: readonly PlanRing[];
+  readonly named: readonly BoxPx[];
   readonly canvas: Canvas;
 }) {
+  const { scale, inks, widthPx } = canvas;
   return (
     <G>
-      {rings.map(({ at, radiusM, towardsDeg, text, heavy }) => {
+      {wordedRings(rings, canvas, named).map(({ ring: { at, radiusM, text, heavy }, word }) => {
         const middle = scale.toPx(at);
-        const ahead = alongBearing(towardsDeg);
-        const word = scale.toPx({ x: at.x + ahead.x * radiusM, y: at.y + ahead.y * radiusM });
         return (
           <G key={text}>
             <Circle
@@ -120,6 +153,7 @@ export function Instruments({
   swing,
   rings,
   route,
+  named,
   scale,
   widthPx,
   heightPx,
@@ -130,6 +164,8 @@ export function Instruments({
   readonly rings?: readonly PlanRing[] | undefined;
   readonly route?:
     { readonly ways: readonly PlanLeg[]; readonly stations: readonly PlanStation[] } | undefined;
+  /** Where the plan has names of its own. */
+  readonly named: readonly BoxPx[];
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -141,7 +177,7 @@ export function Instruments({
       {swing ? <Swing swing={swing} canvas={canvas} /> : null}
       {zone ? <FocusZone zone={zone} canvas={canvas} /> : null}
       {route ? <Route {...route} canvas={canvas} /> : null}
-      {rings ? <Rings rings={rings} canvas={canvas} /> : null}
+      {rings ? <Rings rings={rings} named={named} canvas={canvas} /> : null}
       {clicks ? <Clicks clicks={clicks} canvas={canvas} /> : null}
       {swing ? (
         <HaloText {...LEGEND} text={swing.text} inks={inks} anchor="start" withinPx={widthPx} />

@@ -25,7 +25,9 @@ interface NamesProps {
   readonly positions: readonly PlanPosition[];
   readonly choice: PlanChoice;
   readonly sight: PlanSight | undefined;
-  readonly canvas: Canvas;
+  readonly canvas: Omit<Canvas, 'inks'>;
+  /** Whether the line of sight has words laid over it: then it has none of its own. */
+  readonly wordless?: boolean;
 }
 
 function meanPoint(points: readonly Point2[]): Point2 {
@@ -34,7 +36,7 @@ function meanPoint(points: readonly Point2[]): Point2 {
 }
 
 /** Corners of the picture that legend, scale bar, north arrow and the buttons of the plan take. */
-const cornersTaken = ({ widthPx, heightPx }: Canvas): readonly BoxPx[] => [
+const cornersTaken = ({ widthPx, heightPx }: NamesProps['canvas']): readonly BoxPx[] => [
   { left: 0, right: 160, top: 0, bottom: widthPx >= 480 ? 44 : 26 },
   { left: 0, right: 110, top: heightPx - 34, bottom: heightPx },
   { left: widthPx - 46, right: widthPx, top: 0, bottom: 66 },
@@ -46,7 +48,7 @@ const linesTaken = ({ sight, canvas: { scale } }: NamesProps): readonly BoxPx[] 
   sight ? boxesAlong(scale.toPx(sight.from), scale.toPx(sight.to)) : [];
 
 /** The tick at twice the distance says what it is. */
-const twiceWish = ({ twice }: PlanSight, { scale }: Canvas): LabelWish => ({
+const twiceWish = ({ twice }: PlanSight, { scale }: NamesProps['canvas']): LabelWish => ({
   text: '2×',
   at: scale.toPx(twice),
   clearPx: 8,
@@ -54,7 +56,7 @@ const twiceWish = ({ twice }: PlanSight, { scale }: Canvas): LabelWish => ({
 });
 
 /** Names of marks and positions: of what is chosen, which must be seen, and of the rest. */
-function signWishes({ marks, positions, choice, sight, canvas }: NamesProps) {
+function signWishes({ marks, positions, choice, sight, canvas, wordless }: NamesProps) {
   const here = positions.find(({ id }) => id === choice.positionId);
   const wish = (entry: PlanMark | PlanPosition, must: boolean, walk = ''): LabelWish => ({
     text: `${entry.name}${walk}`,
@@ -73,7 +75,7 @@ function signWishes({ marks, positions, choice, sight, canvas }: NamesProps) {
       ),
     ),
     ...marks.map((entry) => wish(entry, entry.id === choice.markId)),
-    ...(sight ? [twiceWish(sight, canvas)] : []),
+    ...(sight && !wordless ? [twiceWish(sight, canvas)] : []),
   ];
   return { chosen: all.filter(({ must }) => must), others: all.filter(({ must }) => !must) };
 }
@@ -101,6 +103,10 @@ function placedChosen(props: NamesProps) {
   return placeLabels(chosen, widthPx, heightPx, taken);
 }
 
+/** Where the names of what is chosen stand: words that a step lays over the plan keep clear of them. */
+export const namedBoxes = (props: NamesProps): readonly BoxPx[] =>
+  placedChosen(props).map(({ box }) => box);
+
 /** Every name of a plan at rest: those of what is chosen first. */
 export function placedNames(props: NamesProps) {
   const { widthPx, heightPx } = props.canvas;
@@ -117,7 +123,7 @@ export function placedNames(props: NamesProps) {
 }
 
 /** What is chosen, named wherever it goes. */
-export function ChosenNames(props: NamesProps) {
+export function ChosenNames(props: NamesProps & { readonly canvas: Canvas }) {
   const { inks, widthPx } = props.canvas;
   return placedChosen(props).map(({ box: _box, ...label }) => (
     <HaloText key={label.text} {...label} inks={inks} withinPx={widthPx} />
@@ -126,7 +132,7 @@ export function ChosenNames(props: NamesProps) {
 
 /** All else, each where there is room. While something is dragged they stay as they are. */
 export const OtherNames = memo(
-  function OtherNames(props: NamesProps & { readonly moving: boolean }) {
+  function OtherNames(props: NamesProps & { readonly canvas: Canvas; readonly moving: boolean }) {
     const { inks, widthPx } = props.canvas;
     return placedNames(props).others.map(({ box: _box, ...label }, i) => (
       <HaloText key={i} {...label} inks={inks} withinPx={widthPx} />

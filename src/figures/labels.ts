@@ -31,7 +31,7 @@ const GAP_PX = 4;
 /** Paper left between two names. */
 const APART_PX = 3;
 
-const overlap = (a: BoxPx, b: BoxPx): boolean =>
+export const overlap = (a: BoxPx, b: BoxPx): boolean =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 export const boxAround = ({ x, y }: Point2, half: number): BoxPx => ({

@@ -6,6 +6,8 @@ import { marksInSun, ownShadow } from '@/answers/sun-on-ground';
 import { chosenMark, chosenPosition } from '@/answers/view';
 import type { Point2 } from '@/core';
 import { GroundPlan } from '@/figures/GroundPlan';
+import type { BoxPx } from '@/figures/labels';
+import { namedBoxes } from '@/figures/Names';
 import { scaleOf } from '@/figures/plan-scale';
 import type { PlanScores } from '@/figures/plan-types';
 import { moveItem, type ItemRef } from '@/records/edit-site';
@@ -42,6 +44,7 @@ function useShownLight({ setup, light }: Look) {
 }
 
 const NONE: readonly Point2[] = [];
+const NOWHERE: readonly BoxPx[] = [];
 
 /**
  * The ground plan: looked at, chosen from, and changed by finger, mouse or keys. A step says what it lays over it,
@@ -128,7 +131,11 @@ export const PlanPicture = memo(function PlanPicture({
     onPlace: use.place,
     onShift: shift,
   };
-  const sheet = { scale, widthPx: size.width, heightPx: size.height };
+  const canvas = { scale, widthPx: size.width, heightPx: size.height };
+  const named = overlay
+    ? namedBoxes({ ground, marks, positions, choice, sight, canvas, wordless: onlyInHand })
+    : NOWHERE;
+  const sheet = { ...canvas, named };
   return (
     <View
       className="flex-1 overflow-hidden bg-paper"
@@ -171,7 +178,7 @@ export const PlanPicture = memo(function PlanPicture({
               probed={probed}
               draft={use.draft}
               label={`Ground plan of ${looked.shoot.title}`}
-              {...sheet}
+              {...canvas}
             />
             {overlay?.(sheet)}
             {use.picking ? (

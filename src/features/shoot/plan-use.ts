@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Point2 } from '@/core';
+import type { BoxPx } from '@/figures/labels';
 import type { PlanScale } from '@/figures/plan-scale';
 import type { PlanDraft } from '@/figures/plan-types';
 import type { ItemRef } from '@/records/edit-site';
@@ -10,6 +11,8 @@ export interface PlanSheet {
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
+  /** Where the plan has names of its own. */
+  readonly named: readonly BoxPx[];
 }
 
 /** What a finger does on the plan. */
