@@ -9,10 +9,10 @@ import { useEffect, useMemo } from 'react';
 import { byStart, type Summary } from './list';
 import { LIST_KEY, noteSaveTrouble, reasonOf, type Seed } from './list-queries';
 import { pendingWrites, type PendingWrites } from './pending-writes';
+import { askToKeep, storageUse } from './room';
 import { setUpSchemas } from './set-up';
 import type { Shoot } from './shoot';
 import {
-  askToKeep,
   bringBack,
   discardSetAside,
   onWrittenElsewhere,
@@ -26,7 +26,6 @@ import {
   seedOnce,
   shootIdOf,
   shootKey,
-  storageUse,
   writeKept,
   type Any,
   type Kept,

@@ -338,25 +338,6 @@ export async function writeKept({ shoots, quick, shelf, columns, setAside: aside
   announce(null);
 }
 
-let asked = false;
-/** Asks the browser once not to clear what is kept here when it runs short; it may decide by itself. */
-export function askToKeep(): void {
-  if (asked) return;
-  asked = true;
-  const storage = (globalThis as { readonly navigator?: Navigator }).navigator?.storage;
-  storage?.persist?.().catch(() => undefined);
-}
-
-/** How much is in use of how much there is, bytes; nothing where the browser does not say. */
-export async function storageUse(): Promise<{
-  readonly used: number;
-  readonly room: number;
-} | null> {
-  const storage = (globalThis as { readonly navigator?: Navigator }).navigator?.storage;
-  const { usage, quota } = (await storage?.estimate?.()) ?? {};
-  return usage !== undefined && quota ? { used: usage, room: quota } : null;
-}
-
 /** Puts the first shoots in, once in the life of this storage. */
 export async function seedOnce(seed: () => Promise<readonly Shoot[]>): Promise<void> {
   await underLock(SEEDED_KEY, async () => {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { briefSchema, FORBIDDABLE } from '@/records/brief';
 import { firstProblem } from '@/records/parse';
 import { Button } from '@/ui/Button';
@@ -17,7 +17,8 @@ const FILES = [
 
 /** The client and the deadline, who gave permission and where one may stand, and what is forbidden. */
 export function Access({ onDone }: { readonly onDone: () => void }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot');
+  const { update } = useEdits();
   const { brief } = plan.shoot;
   const [client, setClient] = useState(brief.client ?? '');
   const [date, setDate] = useState(brief.deadlineLocal?.slice(0, 10) ?? '');

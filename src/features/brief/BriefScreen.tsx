@@ -6,7 +6,7 @@ import { Cautions } from '@/features/shoot/Cautions';
 import { FORBIDDEN_NAMES } from '@/features/shoot/brief-words';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { useShootTasks } from '@/features/shoot/use-shoot-tasks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { dayOf, untilInDays } from '@/records/day-said';
@@ -83,7 +83,7 @@ export function BriefScreen() {
 
 /** "In 140 days", with the day and to whom it goes. */
 function When() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const { startLocal, endLocal, brief, place } = shoot;
   const [nowMs] = useState(() => Date.now());
   const due = brief.deadlineLocal
@@ -104,7 +104,7 @@ function When() {
 }
 
 function Rows({ onOpen }: { readonly onOpen: (deeper: Deeper) => void }) {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const { people, brief, subjects, title } = shoot;
   const { forbidden, access } = brief;
   const cautions = cautionsOf(shoot).length;
@@ -141,8 +141,8 @@ function Rows({ onOpen }: { readonly onOpen: (deeper: Deeper) => void }) {
 }
 
 function DeeperPart({ deeper, onDone }: { readonly deeper: Deeper; readonly onDone: () => void }) {
-  const { plan, update } = useShootPage();
-  const { shoot } = plan;
+  const { shoot } = useShown('shoot');
+  const { update } = useEdits();
   const say = useToast();
   switch (deeper) {
     case 'people':
@@ -175,7 +175,7 @@ function DeeperPart({ deeper, onDone }: { readonly deeper: Deeper; readonly onDo
 
 /** What can be done with the shoot as a whole. */
 function WholeShoot() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const router = useRouter();
   const { duplicate, remove, exportFile } = useShootTasks();
   return (

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
 import { Button } from '@/ui/Button';
@@ -11,8 +11,8 @@ const STATE = { true: 'In this plan', false: 'Left out' } as const;
 
 /** What earlier shoots teach this plan: each lesson with what it rests on, taken up or left out. */
 export function Lessons() {
-  const { plan, update } = useShootPage();
-  const { shoot } = plan;
+  const { shoot } = useShown('shoot');
+  const { update } = useEdits();
   const all = useShoots(demoShoots).data;
   const lessons = useMemo(() => lessonsFor(shoot, all ?? []), [shoot, all]);
   if (lessons.length === 0) {

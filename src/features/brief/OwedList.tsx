@@ -7,9 +7,8 @@ import { phrasesLeft, shotOf } from '@/answers/promise';
 import { PRIORITY_NAMES, TECHNIQUE_NAMES } from '@/features/shoot/brief-words';
 import { owedInWords, owedSign } from '@/features/shoot/owed-words';
 import { OwedSign } from '@/features/shoot/OwedSign';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useOpenShoot, useShown } from '@/features/shoot/open-shoot';
 import { useOwed } from '@/features/shoot/use-owed';
-import { useSearchTool } from '@/features/shoot/use-search';
 import { FIRST_SHOT, MOST_PROMISED, type Shot } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
 import { newId } from '@/records/new-id';
@@ -23,13 +22,13 @@ import { ShotSheet } from './ShotSheet';
 
 /** The shots owed, each with how it stands; pressing one takes it up, and everything else follows from it. */
 export function OwedList() {
-  const { plan, update } = useShootPage();
-  const { setup, clock } = plan;
+  const { setup, clock } = useShown('setup', 'clock');
+  const { update } = useEdits();
   const { shots, choice } = setup;
   const owed = useOwed();
   const [edited, setEdited] = useState<Shot>();
   const [adding, setAdding] = useState(false);
-  const { wish, setWish } = useSearchTool();
+  const { search } = useOpenShoot();
   const inks = useInks();
   const takeUp = ({ shot, served }: OwedShot) => {
     const taken = choice.shotId === shot.id ? undefined : shot;
@@ -37,7 +36,7 @@ export function OwedList() {
       taken && served.served ? takenUp(current, served) : withShot(current, taken),
     );
     // What is looked for on the ground follows from the shot too.
-    if (taken) setWish({ ...wish, light: taken.light });
+    if (taken) search.setWish({ ...search.now.get().wish, light: taken.light });
   };
   return (
     <View role="region" aria-label="What was promised" className="gap-2">
@@ -115,8 +114,8 @@ export function OwedList() {
 
 /** A shot begun from a phrase of this ground, all else filled in; or one of one's own. */
 function AddShot({ onOwn, onClose }: { readonly onOwn: () => void; readonly onClose: () => void }) {
-  const { plan, update } = useShootPage();
-  const { setup } = plan;
+  const { setup } = useShown('setup');
+  const { update } = useEdits();
   const add = (phrase: ShotPhrase) => {
     const id = newId();
     update((current) => {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { MOST_PROMISED, personSchema, type Person } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
 import { newId } from '@/records/new-id';
@@ -16,7 +16,7 @@ import { useRemoveEntry } from './use-remove-entry';
 
 /** People and animals to find, and what they are known by. */
 export function People() {
-  const { people } = useShootPage().plan.shoot;
+  const { people } = useShown('shoot').shoot;
   const [edited, setEdited] = useState<Person>();
   return (
     <View role="region" aria-label="Who to find" className="gap-2">
@@ -82,7 +82,7 @@ function PersonSheet({
   readonly fresh: boolean;
   readonly onClose: () => void;
 }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   const removeEntry = useRemoveEntry();
   const [draft, setDraft] = useState(person);
   const [left, setLeft] = useState(false);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BACKGROUNDS, TECHNIQUES } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { shotSchema, type Shot } from '@/records/brief';
 import { withEntry } from '@/records/edit-brief';
 import { subjectOf } from '@/records/own-subject';
@@ -56,8 +56,8 @@ export function ShotSheet({
   readonly fresh: boolean;
   readonly onClose: () => void;
 }) {
-  const { plan, update } = useShootPage();
-  const { setup } = plan;
+  const { setup } = useShown('setup');
+  const { update } = useEdits();
   const [draft, setDraft] = useState(shot);
   const [left, setLeft] = useState(false);
   const removeEntry = useRemoveEntry();

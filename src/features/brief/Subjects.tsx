@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { chosenMark } from '@/answers/view';
 import { subjectById } from '@/presets/find';
 import { SUBJECTS } from '@/presets/subjects';
@@ -50,7 +50,8 @@ const figures = ({ heightM, speedMs, basedOn }: OwnSubject) =>
 
 /** Subjects of one's own: measured here, or brought from another shoot. */
 export function Subjects() {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup', 'shoot');
+  const { update } = useEdits();
   const { subjects } = plan.setup;
   const { data: shoots = [] } = useShoots(demoShoots);
   const [edited, setEdited] = useState<OwnSubject>();
@@ -141,7 +142,8 @@ function SubjectSheet({
   readonly fresh: boolean;
   readonly onClose: () => void;
 }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup');
+  const { update } = useEdits();
   const removeEntry = useRemoveEntry();
   const [draft, setDraft] = useState(own);
   const [left, setLeft] = useState(false);

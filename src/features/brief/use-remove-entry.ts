@@ -1,11 +1,11 @@
 import { useCallback } from 'react';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits } from '@/features/shoot/open-shoot';
 import { withoutEntry, type EntryList } from '@/records/edit-brief';
 import { useToast } from '@/ui/Toast';
 
 /** Takes away a shot, a person or a subject, with a way back. */
 export function useRemoveEntry() {
-  const { update, undo } = useShootPage();
+  const { update, undo } = useEdits();
   const say = useToast();
   return useCallback(
     (list: EntryList, { id, name }: { readonly id: string; readonly name: string }) => {

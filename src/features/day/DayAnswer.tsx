@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { minutesBetween, restShifted, startOf, startsAt } from '@/records/edit-events';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -22,7 +22,7 @@ const MOST_DUE = 2;
 
 /** What is next, from where, and how the meet runs against its programme. */
 export function DayAnswer() {
-  const { shoot, atMs, clock } = useShootPage().plan;
+  const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
   const { lines, planning, trouble } = useDay();
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
@@ -61,7 +61,7 @@ export function DayAnswer() {
 
 /** What was promised and is still to come, but is in no route: who is about to be lost, and why. */
 function AboutToBeLost() {
-  const { atMs, clock } = useShootPage().plan;
+  const { atMs, clock } = useShown('atMs', 'clock');
   const { lines } = useDay();
   const lost = lostAhead(lines, atMs);
   if (lost.length === 0) return null;
@@ -79,8 +79,8 @@ function AboutToBeLost() {
 
 /** One tap for a meet that runs late: an event starts now, and all after it keep their distance. */
 export function RunningLate() {
-  const { plan, update, undo } = useShootPage();
-  const { shoot, atMs } = plan;
+  const { shoot, atMs } = useShown('shoot', 'atMs');
+  const { update, undo } = useEdits();
   const say = useToast();
   const at = localMinuteOf(atMs, shoot.place.timeZone);
   const due = shoot.events

@@ -6,7 +6,7 @@ import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
 import { legsOf, routeDrawn } from '@/features/shoot/route-legs';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import { TimeFoot } from '@/features/shoot/TimeFoot';
 import { DayProvider, useDay, useDayOnRibbon } from '@/features/shoot/use-day';
@@ -48,7 +48,7 @@ export function DayScreen() {
 }
 
 function OpenDay() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const wide = useShape() === 'wide';
   const nature = hasNature(shoot);
   // Who waits for something wild without a running order begins with it.
@@ -111,7 +111,7 @@ function DayFoot() {
 
 /** The plan with the way walked through the day. */
 function RoutePlan() {
-  const { shoot, atMs } = useShootPage().plan;
+  const { shoot, atMs } = useShown('shoot', 'atMs');
   const { positions } = shoot;
   const { lines } = useDay();
   const route = useMemo(

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { clockMinutes, durationMinutes } from '@/formats/written-time';
 import { eventSchema, type DayEventRecord } from '@/records/day';
 import { minutesOn, startOf, withEvents, withoutEvent } from '@/records/edit-events';
@@ -41,8 +41,8 @@ export function EventSheet({
   readonly quality: DayReply['quality'] | undefined;
   readonly onClose: () => void;
 }) {
-  const { plan, update, undo } = useShootPage();
-  const { shoot, setup } = plan;
+  const { shoot, setup } = useShown('shoot', 'setup');
+  const { update, undo } = useEdits();
   const say = useToast();
   const [draft, setDraft] = useState(event);
   const [clock, setClock] = useState(startOf(event).slice(11));

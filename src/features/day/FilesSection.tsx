@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { LARGEST_TABLE_BYTES, writeOrder } from '@/formats/order-csv';
 import { writeCalendar } from '@/formats/order-ics';
 import { fileStem } from '@/formats/shoot-json';
@@ -28,7 +28,7 @@ export function FilesSection({
     atMs: number,
   ) => LightCell | undefined;
 }) {
-  const { shoot, clock } = useShootPage().plan;
+  const { shoot, clock } = useShown('shoot', 'clock');
   const say = useToast();
   const [file, setFile] = useState<OrderFile>();
   const reading = useReading();

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { columnKey, guessMeanings, type TableRead } from '@/formats/order-csv';
 import type { CalendarEvent, CalendarRead } from '@/formats/order-ics';
 import type { DateOrder } from '@/formats/written-time';
@@ -101,7 +101,7 @@ function TablePart({
   readonly table: TableRead;
   readonly onClose: () => void;
 }) {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const { startLocal, endLocal } = shoot;
   const { record: remembered, change } = useSingle(COLUMNS);
   const [own, setOwn] = useState<Readonly<Record<number, ColumnMeaning>>>({});
@@ -191,8 +191,8 @@ function Ready({
   readonly onTaken?: () => void;
   readonly onClose: () => void;
 }) {
-  const { plan, update, undo } = useShootPage();
-  const { setup, shoot } = plan;
+  const { setup, shoot } = useShown('setup', 'shoot');
+  const { update, undo } = useEdits();
   const say = useToast();
   const [shotId, setShotId] = useState(setup.shots[0]?.id ?? NONE);
   if (events.length === 0) {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { clockMinutes, dateOf } from '@/formats/written-time';
 import { natureTimeSchema, watchSchema, type NatureTime, type Watch } from '@/records/day';
 import { minutesOn } from '@/records/edit-events';
@@ -42,7 +42,8 @@ export function NatureTimeSheet({
   readonly fresh: boolean;
   readonly onClose: () => void;
 }) {
-  const { plan, update, undo } = useShootPage();
+  const plan = useShown('shoot');
+  const { update, undo } = useEdits();
   const say = useToast();
   const [draft, setDraft] = useState(time);
   const [clock, setClock] = useState(time.atLocal.slice(11));
@@ -125,7 +126,7 @@ export function WatchSheet({
   readonly elsewhere: boolean;
   readonly onClose: () => void;
 }) {
-  const { update, undo } = useShootPage();
+  const { update, undo } = useEdits();
   const say = useToast();
   const [date, setDate] = useState(watch.fromLocal.slice(0, 10));
   const [from, setFrom] = useState(watch.fromLocal.slice(11));

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { chosenMark } from '@/answers/view';
 import { VisitsChart } from '@/figures/VisitsChart';
 import type { NatureTime, Watch } from '@/records/day';
@@ -29,8 +29,14 @@ const settleWords = (minutes: number): string => (minutes === 0 ? 'none' : `${mi
 
 /** What a day in a hide goes by. */
 export function NatureTab() {
-  const { plan, update } = useShootPage();
-  const { shoot, clock, hours, setup, ribbon } = plan;
+  const { shoot, clock, hours, setup, ribbon } = useShown(
+    'shoot',
+    'clock',
+    'hours',
+    'setup',
+    'ribbon',
+  );
+  const { update } = useEdits();
   const arrival = arrivalOf(shoot);
   const mark = chosenMark(setup);
   const lit = useMemo(() => litSpans(ribbon.series), [ribbon.series]);
@@ -97,7 +103,7 @@ function Visits({
   readonly markName: string;
   readonly lit: ReturnType<typeof litSpans>;
 }) {
-  const { shoot, hours } = useShootPage().plan;
+  const { shoot, hours } = useShown('shoot', 'hours');
   const all = useShoots(demoShoots).data;
   const [widthPx, setWidthPx] = useState(0);
   const [edited, setEdited] = useState<Watch>();
@@ -193,7 +199,7 @@ const KIND_WORDS = {
 
 /** Tides, feeding: what is known by the clock and typed in. */
 function Times() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const [edited, setEdited] = useState<NatureTime>();
   return (
     <View role="region" aria-label="Tides and feeding" className="gap-2">

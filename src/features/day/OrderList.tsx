@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import type { DayEventRecord } from '@/records/day';
 import { Reorder } from '@/ui/Reorder';
 import { Text } from '@/ui/Text';
@@ -58,7 +58,7 @@ function Row({
   readonly atMs: number;
   readonly onOpen: (event: DayEventRecord) => void;
 }) {
-  const { shoot, clock } = useShootPage().plan;
+  const { shoot, clock } = useShown('shoot', 'clock');
   const { event, status, startMs, endMs, why, leaveMs } = line;
   const going = startMs <= atMs && endMs > atMs;
   const taken = status === 'shoot';

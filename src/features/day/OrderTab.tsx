@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { MOST_EVENTS, FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { minutesOn, reordered, startOf } from '@/records/edit-events';
 import { newId } from '@/records/new-id';
@@ -20,8 +20,8 @@ const PAGE = { phone: 10, wide: 60 } as const;
 
 /** The running order: what is on, who is in it, where to be, in what light. */
 export function OrderTab({ wide }: { readonly wide: boolean }) {
-  const { plan, update } = useShootPage();
-  const { shoot, setup, atMs } = plan;
+  const { shoot, setup, atMs } = useShown('shoot', 'setup', 'atMs');
+  const { update } = useEdits();
   const { lines, quality } = useDay();
   const [edited, setEdited] = useState<DayEventRecord>();
   const [page, setPage] = useState<number>();

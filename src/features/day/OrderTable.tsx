@@ -1,5 +1,5 @@
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { Reorder } from '@/ui/Reorder';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
@@ -79,7 +79,7 @@ function Cells({
   readonly row: OrderRow;
   readonly onOpen: OrderProps['onOpen'];
 }) {
-  const { shoot, clock } = useShootPage().plan;
+  const { shoot, clock } = useShown('shoot', 'clock');
   const { event, startMs, status, why, leaveMs } = line;
   const said = {
     start: (

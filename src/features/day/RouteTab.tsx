@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
 import { eventTitle } from '@/features/shoot/day-lines';
@@ -8,7 +8,7 @@ import { useDay } from '@/features/shoot/use-day';
 
 /** Where to walk when, and what is missed and why. */
 export function RouteTab() {
-  const { shoot, clock } = useShootPage().plan;
+  const { shoot, clock } = useShown('shoot', 'clock');
   const { lines } = useDay();
   const legs = legsOf(lines, shoot.positions);
   const missed = lines.filter(({ status }) => status === 'missed' || status === 'leftOut');

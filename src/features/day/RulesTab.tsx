@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { DayPlan } from '@/records/day';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
@@ -8,7 +8,8 @@ import { CallSteppers } from './CallSteppers';
 
 /** By what the day is planned: calls and walking. */
 export function RulesTab() {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot');
+  const { update } = useEdits();
   const { day } = plan.shoot;
   const set = (how: (day: DayPlan) => DayPlan, step: string) =>
     update((current) => ({ ...current, day: how(current.day) }), step);

@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { hasRoom, type ItemList } from '@/records/edit-site';
 import { MOST_ENTRIES } from '@/records/shoot';
 import { Sheet } from '@/ui/Sheet';
@@ -19,7 +19,7 @@ export function AddSheet({
   readonly open: boolean;
   readonly onClose: () => void;
 }) {
-  const { plan } = useShootPage();
+  const plan = useShown('shoot');
   const { act } = useDrawTool();
   const { finish } = usePut();
   return (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { compassFromTrue, trueFromCompass } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { Text } from '@/ui/Text';
@@ -22,7 +22,7 @@ export function BearingField({
   readonly trueDeg: number;
   readonly onChange: (trueDeg: number) => void;
 }) {
-  const { plan } = useShootPage();
+  const plan = useShown('shoot');
   const [byCompass, setByCompass] = useState(false);
   const east = declinationOf(plan.shoot);
   const magnetic = byCompass && east !== undefined;

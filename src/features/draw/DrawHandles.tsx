@@ -1,6 +1,6 @@
 import { FEATURE_SHAPE, type Point2 } from '@/core';
 import { MoveHandle } from '@/features/shoot/PlanHandles';
-import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
+import { useEdits, useLooked } from '@/features/shoot/open-shoot';
 import type { PlanScale } from '@/figures/plan-scale';
 import { anchorOf, changeItem, itemOf, moveItem, withPointMoved } from '@/records/edit-site';
 import { useInks } from '@/ui/theme';
@@ -33,8 +33,8 @@ export function DrawHandles({
   readonly onHold: (held: boolean) => void;
 }) {
   const inks = useInks();
-  const { shoot } = useLooked();
-  const { update } = useShootEdits();
+  const { shoot } = useLooked('shoot');
+  const { update } = useEdits();
   const { state, act } = useDrawTool();
   const { selected, tool } = state;
   if (tool.name !== 'select' || selected?.list !== 'features') return null;

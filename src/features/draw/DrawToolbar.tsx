@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import Magnet from 'lucide-react-native/icons/magnet';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { UndoButtons } from '@/features/shoot/UndoButtons';
 import { Button, IconButton } from '@/ui/Button';
 import { useInks } from '@/ui/theme';
@@ -11,7 +11,7 @@ import { useDrawTool } from './use-draw';
 export function DrawToolbar() {
   const inks = useInks();
   const router = useRouter();
-  const { plan } = useShootPage();
+  const plan = useShown('shoot');
   const { state, act } = useDrawTool();
   return (
     <View

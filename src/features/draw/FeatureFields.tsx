@@ -9,7 +9,7 @@ import {
   type BackdropDetail,
   type Rectangle,
 } from '@/core';
-import { useShootEdits } from '@/features/shoot/ShootContext';
+import { useEdits } from '@/features/shoot/open-shoot';
 import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
 import { MOST_POINTS, type Feature } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
@@ -39,7 +39,7 @@ type Change = (how: (feature: Feature) => Feature) => void;
 
 /** A feature's own figures: its sides or its corners, and what its kind has. */
 export function FeatureFields({ feature }: { readonly feature: Feature }) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   const { id } = feature;
   const change: Change = (how) => update((current) => changeItem(current, 'features', id, how));
   const rectangle = FEATURE_SHAPE[feature.kind] === 'area' && asRectangle(feature.points);
@@ -91,7 +91,7 @@ const FigureField = memo(function FigureField({
   readonly least: number;
   readonly most: number;
 }) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   const { key, label, unit, min, max } = spec;
   return (
     <View className="w-[48%]">

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { pngOf } from '@/formats/plan-image';
 import { LARGEST_SITE_BYTES, type PointsAs, type SiteRead } from '@/formats/site';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useOpenShoot, useShown } from '@/features/shoot/open-shoot';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
 import { Button } from '@/ui/Button';
@@ -37,9 +37,9 @@ export function FilesSheet({
 }
 
 function Export() {
-  const { plan } = useShootPage();
+  const { shown } = useOpenShoot();
   const say = useToast();
-  const { shoot } = plan;
+  const { shoot } = useShown('shoot');
   const site = (ending: keyof typeof SITE_EXPORTS) => () => {
     const { write, type } = SITE_EXPORTS[ending];
     const name = siteFileName(shoot, ending);
@@ -51,7 +51,7 @@ function Export() {
   const picture = async (ending: 'svg' | 'png') => {
     const name = siteFileName(shoot, ending);
     try {
-      const svg = planSheet(plan);
+      const svg = planSheet(shown.get());
       if (ending === 'svg') downloadText(name, svg, 'image/svg+xml');
       else downloadBlob(name, await pngOf(svg, SHEET, PNG_TIMES));
       say({ text: `Exported ${name}` });
@@ -79,11 +79,11 @@ interface Chosen {
 
 /** A file chosen, what is in it, and only then taken in. */
 function Import({ onDone }: { readonly onDone: () => void }) {
-  const { plan, update, undo } = useShootPage();
+  const { shoot } = useShown('shoot');
+  const { update, undo } = useEdits();
   const say = useToast();
   const [pointsAs, setPointsAs] = useState<PointsAs>('positions');
   const [chosen, setChosen] = useState<Chosen>();
-  const { shoot } = plan;
   const { place, subjects } = shoot;
   const reading = useReading();
   const choose = async () => {

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { addItem, anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
 import { newId } from '@/records/new-id';
 import type { Feature, Mark, Position } from '@/records/shoot';
@@ -19,7 +19,8 @@ const BESIDE_M = 3;
 
 /** The thing in hand: what it does now, and its exact figures. */
 export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot', 'seen');
+  const { update } = useEdits();
   const { act } = useDrawTool();
   const takeAway = useTakeAway();
   const { list, id } = selected;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { placeByTwoPoints, type GeoPoint, type Placing, type Point2 } from '@/core';
 import { zoneAt } from '@/features/shoot/brief-form';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { metres } from '@/features/shoot/words';
 import { placeGround, turnGround } from '@/records/edit-ground';
 import { Button } from '@/ui/Button';
@@ -20,7 +20,8 @@ const LETTERS = ['A', 'B'] as const;
 
 /** Laying the ground on the globe: by its bearing and place, or by two points that are known. */
 export function LayPanel() {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot');
+  const { update } = useEdits();
   const { act } = useDrawTool();
   const { place, ground } = plan.shoot;
   return (
@@ -115,7 +116,8 @@ function misfitWords({ misfitM }: Placing, apartM: number): string {
 
 /** Two points of the plan and where they are known to be. */
 function TwoPoints() {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot');
+  const { update } = useEdits();
   const { state, act, seen } = useDrawTool();
   const { put } = usePut();
   const say = useToast();

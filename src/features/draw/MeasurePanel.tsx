@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { compassFromTrue, measure } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
@@ -13,7 +13,7 @@ const hectares = (areaM2: number) =>
 
 /** Lengths and bearings from point to point, and the area they close round. */
 export function MeasurePanel() {
-  const { plan } = useShootPage();
+  const plan = useShown('shoot');
   const { state, act, seen } = useDrawTool();
   const { put } = usePut();
   const { points } = state;

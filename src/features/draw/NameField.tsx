@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import { useShootEdits } from '@/features/shoot/ShootContext';
+import { useEdits } from '@/features/shoot/open-shoot';
 import { changeItem, type ItemList } from '@/records/edit-site';
 import { Field } from '@/ui/Field';
 
@@ -15,7 +15,7 @@ export const NameField = memo(function NameField({
   readonly id: string;
   readonly name: string;
 }) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   const [typed, setTyped] = useState<string>();
   const wished = (typed ?? name).trim();
   const take = () => {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { GROUND_REFLECTANCE } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { percent } from '@/features/shoot/words';
 import { SURFACES } from '@/presets/surfaces';
 import type { ItemList } from '@/records/edit-site';
@@ -17,7 +17,8 @@ import { useDrawTool } from './use-draw';
 
 /** What can be done, and all that is on the ground. */
 export function Overview() {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot');
+  const { update } = useEdits();
   const { act } = useDrawTool();
   const [open, setOpen] = useState<'add' | 'files'>();
   const { marks, positions, features, ground } = plan.shoot;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { fullCircle } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { changeItem } from '@/records/edit-site';
 import { subjectOptions } from '@/records/own-subject';
 import type { Mark, Position } from '@/records/shoot';
@@ -12,7 +12,8 @@ import { BearingField } from './BearingField';
 
 /** What is at a mark, which way it moves and which way it looks. */
 export function MarkFields({ mark }: { readonly mark: Mark }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup');
+  const { update } = useEdits();
   const change = (next: Partial<Mark>) =>
     update((current) => changeItem(current, 'marks', mark.id, (entry) => ({ ...entry, ...next })));
   return (
@@ -49,7 +50,7 @@ const LONGEST_WHY = 300;
 
 /** How high the camera is, and why one would stand there. */
 export function PositionFields({ position }: { readonly position: Position }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   const [why, setWhy] = useState(position.why ?? '');
   const change = (how: (entry: Position) => Position) =>
     update((current) => changeItem(current, 'positions', position.id, how));

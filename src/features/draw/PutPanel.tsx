@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { toLocal } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { REACH_M } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
@@ -16,7 +16,7 @@ import { usePut } from './use-put';
 
 /** Putting a thing down: by a tap, at the cross, by its figures, or where one stands. */
 export function PutPanel({ kind }: { readonly kind: AddKind }) {
-  const { plan } = useShootPage();
+  const plan = useShown('shoot');
   const { state, act, seen } = useDrawTool();
   const { put, finish } = usePut();
   const say = useToast();

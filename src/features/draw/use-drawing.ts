@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
-import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
+import { useEdits, useLooked } from '@/features/shoot/open-shoot';
 import { metres } from '@/features/shoot/words';
 import type { PlanUse } from '@/features/shoot/plan-use';
 import type { PlanScale } from '@/figures/plan-scale';
@@ -81,8 +81,8 @@ function labelOf({ tool }: DrawState): string {
 
 /** The drawing tool's use of the plan, tied to its scale and to the shoot. */
 export function useDrawing(scale: PlanScale): Drawing {
-  const { setup, shoot } = useLooked();
-  const { update } = useShootEdits();
+  const { setup, shoot } = useLooked('setup', 'shoot');
+  const { update } = useEdits();
   const { state, act } = useDrawTool();
   const { put } = usePut();
   const { ground, features } = setup;

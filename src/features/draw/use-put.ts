@@ -1,5 +1,5 @@
 import type { Point2 } from '@/core';
-import { useLooked, useShootEdits } from '@/features/shoot/ShootContext';
+import { useEdits, useLooked } from '@/features/shoot/open-shoot';
 import { newId } from '@/records/new-id';
 import { drawnAs, type AddKind } from './kinds';
 import { piecesOf, putDown, settled } from './put';
@@ -7,8 +7,8 @@ import { useDrawTool } from './use-draw';
 
 /** Putting points down with the tool in hand. */
 export function usePut() {
-  const { shoot, light } = useLooked();
-  const { update } = useShootEdits();
+  const { shoot, light } = useLooked('shoot', 'light');
+  const { update } = useEdits();
   const { state, act, seen } = useDrawTool();
   const { tool } = state;
 

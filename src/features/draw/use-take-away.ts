@@ -1,15 +1,15 @@
 import { useCallback } from 'react';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { cannotRemove, itemOf, removeItem, type ItemRef } from '@/records/edit-site';
 import { useToast } from '@/ui/Toast';
 import { useDrawTool } from './use-draw';
 
 /** Takes a thing off the ground, with a way back; says why when it must stay. */
 export function useTakeAway(): (item: ItemRef) => void {
-  const { plan, update, undo } = useShootPage();
+  const { shoot } = useShown('shoot');
+  const { update, undo } = useEdits();
   const { act } = useDrawTool();
   const say = useToast();
-  const { shoot } = plan;
   return useCallback(
     (ref) => {
       const item = itemOf(shoot, ref);

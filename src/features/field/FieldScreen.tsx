@@ -5,7 +5,7 @@ import { untilInWords } from '@/features/shoot/exposure-words';
 import { clicksInWords } from '@/features/shoot/light-words';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
-import { useLooked, useShootEdits, useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useLooked, useShown } from '@/features/shoot/open-shoot';
 import { TimeFoot } from '@/features/shoot/TimeFoot';
 import { DayProvider } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
@@ -27,8 +27,8 @@ const LOW_BELOW_PX = 800;
 
 /** The one screen while shooting: now, next, the dials as large as they go, and one thumb's work. */
 export function FieldScreen() {
-  const { shoot, hours } = useLooked();
-  const { update } = useShootEdits();
+  const { shoot, hours } = useLooked('shoot', 'hours');
+  const { update } = useEdits();
   const time = useFollowedTime(hours, shoot.place.timeZone, update);
   return (
     <FieldTimeContext.Provider value={time}>
@@ -40,7 +40,7 @@ export function FieldScreen() {
 }
 
 function OpenField() {
-  const { seen } = useShootPage().plan;
+  const { seen } = useShown('seen');
   const { following } = useFieldTime();
   const awake = useWakeLock();
   const shape = useShape();
@@ -94,7 +94,7 @@ function OpenField() {
 }
 
 function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
-  const { setup, outlook, atMs, clock } = useShootPage().plan;
+  const { setup, outlook, atMs, clock } = useShown('setup', 'outlook', 'atMs', 'clock');
   const { answer } = seen;
   const slot = slotOf(seen, setup.choice);
   const held = Object.keys(setup.choice.held).length > 0;
@@ -125,7 +125,7 @@ function ZoneClicks({
   /** Places shown: more can't be read at a glance. */
   readonly most: number;
 }) {
-  const { setup, atMs } = useShootPage().plan;
+  const { setup, atMs } = useShown('setup', 'atMs');
   const { view, answer } = seen;
   const here = answer.light.ev.expected;
   const zones = groundClicks(setup, view, atMs, here)
@@ -163,7 +163,7 @@ const NO_SHOT = 'none';
 
 /** Another shot, another place, another memory slot. */
 function Switches() {
-  const { shots, positions, choice } = useShootPage().plan.setup;
+  const { shots, positions, choice } = useShown('setup').setup;
   const { takeShot, standAt, takeSlot } = useField();
   return (
     <View className="flex-row gap-2">

@@ -3,7 +3,7 @@ import { useDay } from '@/features/shoot/use-day';
 import { eventTitle } from '@/features/shoot/day-lines';
 import { useOffline } from '@/ui/use-offline';
 import { useCard } from '@/features/shoot/use-card';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { dayOf } from '@/records/day-said';
 import { clockOf, localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -14,8 +14,15 @@ import type { Awake } from './use-wake-lock';
 
 /** What is on, what comes next, and how long until then. */
 export function NowNext({ awake }: { readonly awake: Awake }) {
-  const { plan } = useShootPage();
-  const { shoot, atMs, clock, ribbon, seen, setup, hours } = plan;
+  const { shoot, atMs, clock, ribbon, seen, setup, hours } = useShown(
+    'shoot',
+    'atMs',
+    'clock',
+    'ribbon',
+    'seen',
+    'setup',
+    'hours',
+  );
   const { live, following, follow } = useFieldTime();
   const now = useNowMs(following) ?? atMs;
   const { lines } = useDay();

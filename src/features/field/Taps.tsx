@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { useDay } from '@/features/shoot/use-day';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { chosenMark } from '@/answers/view';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { subjectOf } from '@/records/own-subject';
@@ -70,7 +70,7 @@ const countOf = ({ log, choice }: Shoot, live: boolean, kind: 'keeper' | 'sighti
 
 /** Counters and notes. */
 export function Taps() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const { live } = useFieldTime();
   const { log, watching, watch, endWatch } = useField();
   const [noting, setNoting] = useState(false);
@@ -125,7 +125,7 @@ export function Taps() {
 
 /** Who or what it was, by one press: those of the event that runs first. */
 function Tags() {
-  const { shoot, atMs } = useShootPage().plan;
+  const { shoot, atMs } = useShown('shoot', 'atMs');
   const { lines } = useDay();
   const { log } = useField();
   const entered = new Set(

@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
-import type { Update } from '@/features/shoot/use-edits';
+import type { Update } from '@/features/shoot/edits';
 import { localMinuteOf, type ShootHours } from '@/records/times';
 
 /** How the field goes by the clock: on the day with it, else in a rehearsal by the minute looked at. */

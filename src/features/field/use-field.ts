@@ -1,6 +1,6 @@
 import { withShot } from '@/answers/choose-shot';
 import { evSaid } from '@/answers/heard';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { lookedInWords } from '@/features/shoot/words';
 import { readingAt } from '@/features/shoot/use-readings';
@@ -41,12 +41,12 @@ export function slotOf(seen: Seen, choice: Shoot['choice']): Slot | undefined {
 
 /** All that one thumb does in the field. Each press is written before the next can come. */
 export function useField() {
-  const { plan, update } = useShootPage();
+  const { shoot, atMs } = useShown('shoot', 'atMs');
+  const { update } = useEdits();
   const { keepNow } = useShootActions();
   const { live } = useFieldTime();
   const tell = useToast();
   const say = (message: Parameters<typeof tell>[0]) => tell({ ...message, high: true });
-  const { shoot, atMs } = plan;
   const { timeZone } = shoot.place;
   // In a rehearsal the minute looked at stands for the clock.
   const momentMs = () => (live ? Date.now() : atMs);

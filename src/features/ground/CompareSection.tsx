@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import type { Compared } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useOpenShoot, useSearch, useShown } from '@/features/shoot/open-shoot';
 import { ScoreStrip } from '@/figures/ScoreStrip';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
@@ -21,7 +21,6 @@ import { CompareTable } from './CompareTable';
 import { FigureRow } from './FigureRow';
 import { outOfHundred } from './score-words';
 import { weakest } from '@/answers/search';
-import { useSearchTool } from '@/features/shoot/use-search';
 
 /** All positions for the chosen mark side by side, through the shoot, and what would better each. */
 export function CompareSection({
@@ -30,23 +29,20 @@ export function CompareSection({
   /** Asked as soon as it is opened. */
   readonly atOnce?: boolean;
 }) {
-  const { plan } = useShootPage();
-  const { wish, comparison, compare } = useSearchTool();
+  const { shown, search } = useOpenShoot();
+  const { seen: looked, clock } = useShown('seen', 'clock');
+  const { comparison } = useSearch('comparison');
   const [sort, setSort] = useState<SortKey>('total');
   const [table, setTable] = useState(false);
   const wide = useIsWide();
-  // Read when the button is pressed, so that a drag does not draw it again.
-  const latest = useRef(plan);
-  useEffect(() => {
-    latest.current = plan;
-  }, [plan]);
   const ask = () => {
-    const { setup, seen, atMs, hours } = latest.current;
-    if (seen.ok) compare(compareRequestOf(setup, seen.view, wish, atMs, hours));
+    const { setup, seen, atMs, hours } = shown.get();
+    const { wish } = search.now.get();
+    if (seen.ok) search.compare(compareRequestOf(setup, seen.view, wish, atMs, hours));
   };
   const first = useRef(atOnce ? ask : undefined);
   useEffect(() => first.current?.(), []);
-  if (!plan.seen.ok) return null;
+  if (!looked.ok) return null;
   const { compared, trouble } = comparison ?? {};
   return (
     <View role="region" aria-label="Compare positions" className="gap-3">
@@ -56,7 +52,7 @@ export function CompareSection({
       {comparison && compared ? (
         <>
           <Text kind="small" ink="quiet">
-            {`For ${plan.seen.view.mark.name} as it was at ${plan.clock(comparison.request.timeMs)}. The bars are the score each quarter of an hour. What is advised is tried in one press; Undo takes it back.`}
+            {`For ${looked.view.mark.name} as it was at ${clock(comparison.request.timeMs)}. The bars are the score each quarter of an hour. What is advised is tried in one press; Undo takes it back.`}
           </Text>
           {wide ? <Button label="All parts as a table" onPress={() => setTable(true)} /> : null}
           {table ? (
@@ -83,10 +79,10 @@ const STRIP_PX = 280;
 
 /** One position: its score, through the hours, what it gives up and what would better it. */
 function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared }) {
-  const { plan, update } = useShootPage();
-  const { comparison } = useSearchTool();
+  const { shoot, clock } = useShown('shoot', 'clock');
+  const { update } = useEdits();
+  const { comparison } = useSearch('comparison');
   const [open, setOpen] = useState(false);
-  const { shoot, clock } = plan;
   const position = shoot.positions.find(({ id }) => id === entry.id);
   if (!position || !comparison) return null;
   const { timeMs, timesMs, positions } = comparison.request;

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Compared } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { Sheet } from '@/ui/Sheet';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
@@ -21,7 +21,7 @@ export function CompareTable({
   readonly onSort: (sort: SortKey) => void;
   readonly onClose: () => void;
 }) {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const nameOf = (id: string) => shoot.positions.find((entry) => entry.id === id)?.name ?? id;
   return (
     <Sheet title="Positions side by side, in hundredths" open wide onClose={onClose}>

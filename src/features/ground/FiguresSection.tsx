@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { chosenMark, chosenPosition } from '@/answers/view';
 import { marksInSun, ownShadowOn } from '@/answers/sun-on-ground';
 import { Button } from '@/ui/Button';
@@ -15,7 +15,7 @@ const FiguresSheet = lazy(async () => ({ default: (await import('./FiguresSheet'
 
 /** What the chosen position sees of the chosen mark, and where the sun falls. */
 export function FromHere() {
-  const { setup, seen, along } = useShootPage().plan;
+  const { setup, seen, along } = useShown('setup', 'seen', 'along');
   const inks = useInks();
   if (!seen.ok || !along) return null;
   const { view, answer } = seen;
@@ -47,7 +47,7 @@ export function FromHere() {
 
 /** Walks to the other positions, and the way to all figures of all of them. */
 export function FiguresSection() {
-  const { setup, shoot } = useShootPage().plan;
+  const { setup, shoot } = useShown('setup', 'shoot');
   const [open, setOpen] = useState(false);
   const here = chosenPosition(setup);
   const others = setup.positions.filter(({ id }) => id !== here.id);

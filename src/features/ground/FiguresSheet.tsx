@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
@@ -46,9 +46,8 @@ type Sort = (typeof SORTS)[number]['value'];
 
 /** Every position for every mark at this minute: a table that sorts, or cards on a phone. */
 export function FiguresSheet({ onClose }: { readonly onClose: () => void }) {
-  const { plan } = useShootPage();
+  const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
   const wide = useIsWide();
-  const { shoot, atMs, clock } = plan;
   const figures = useMemo(() => allFigures(shoot, atMs), [shoot, atMs]);
   const { rows, heads, order, sortBy } = useSorted(figures, COLUMNS, FIRST_ORDER);
   const [openId, setOpenId] = useState<string>();
@@ -94,7 +93,7 @@ function Below({
   readonly open: boolean;
   readonly onClose: () => void;
 }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   const look = () => {
     const { positionId, markId } = row;
     update((current) => ({ ...current, choice: { ...current.choice, positionId, markId } }));

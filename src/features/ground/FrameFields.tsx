@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { withPlace } from '@/answers/choose-shot';
-import { useShootPage, type ShootPage } from '@/features/shoot/ShootContext';
+import type { Update } from '@/features/shoot/edits';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { chosenMark, chosenPosition, type Setup } from '@/answers/view';
 import { bearingInWords } from '@/features/shoot/words';
 import type { ClassId } from '@/presets/classes';
@@ -33,8 +34,8 @@ const ORIENTATIONS = [
 
 /** What is in the frame: position and camera, mark and subject, and the picture wanted of it. */
 export function FrameFields() {
-  const { plan, update } = useShootPage();
-  const { setup } = plan;
+  const { setup } = useShown('setup');
+  const { update } = useEdits();
   const { positions, marks, choice } = setup;
   const position = chosenPosition(setup);
   return (
@@ -62,8 +63,6 @@ export function FrameFields() {
     </View>
   );
 }
-
-type Update = ShootPage['update'];
 
 /** Which way round the ground is played: the batter's hand, the take-off leg. */
 const Switches = memo(function Switches({

@@ -6,8 +6,7 @@ import { MotionAndBudget } from '@/features/shoot/MotionAndBudget';
 import { AnswerPanel } from '@/features/shoot/AnswerPanel';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
-import { useLooked } from '@/features/shoot/ShootContext';
-import { useSearchTool } from '@/features/shoot/use-search';
+import { useLooked, useOpenShoot, useSearch } from '@/features/shoot/open-shoot';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
@@ -49,8 +48,9 @@ export function GroundScreen() {
 
 /** The plan with what was searched on it. */
 function GroundPicture() {
-  const search = useSearchTool();
-  const { result, request, running } = search.state ?? {};
+  const { probe } = useOpenShoot().search;
+  const { search, probed } = useSearch('search', 'probed');
+  const { result, request, running } = search ?? {};
   const pins = useMemo(
     () => (result && request && !running ? bestPlaces(result, request) : undefined),
     [result, request, running],
@@ -60,15 +60,15 @@ function GroundPicture() {
       scores={result}
       pins={pins}
       alsoFit={pins}
-      probed={pins && search.probed}
-      onTap={pins && search.probe}
+      probed={pins && probed}
+      onTap={pins && probe}
     />
   );
 }
 
 function useDrawing(): () => void {
   const router = useRouter();
-  const { id } = useLooked().shoot;
+  const { id } = useLooked('shoot').shoot;
   return () => router.navigate(`/shoot/${id}/draw`);
 }
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { ballOf } from '@/answers/answer';
 import { weakest } from '@/answers/search';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { faceSeen, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
@@ -19,10 +19,9 @@ const MOST_ADVICE = 2;
 
 /** The place one stands at: what it gives of the mark, what it is worth, and what would better it most. */
 export function Here() {
-  const { plan } = useShootPage();
+  const { seen, along } = useShown('seen', 'along');
   const [open, setOpen] = useState(false);
   const wide = useIsWide();
-  const { seen, along } = plan;
   if (!seen.ok) {
     return (
       <View role="region" aria-label="Where you stand" className="gap-1 px-4 py-3">
@@ -95,9 +94,9 @@ function Score() {
 
 /** What would better the place most, each by a press, the best first. */
 function Advised() {
-  const { plan, update } = useShootPage();
+  const { shoot, clock } = useShown('shoot', 'clock');
+  const { update } = useEdits();
   const { compared, request } = useHereScored();
-  const { shoot, clock } = plan;
   // Room for what is coming: the plan keeps its size when it comes.
   if (!compared || !request) return <View className="min-h-touch" />;
   const { score, advice } = compared;

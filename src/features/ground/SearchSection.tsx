@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { bearingDeg, type SearchResult } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useOpenShoot, useSearch, useShown } from '@/features/shoot/open-shoot';
 import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Choice, type Option } from '@/ui/Choice';
@@ -19,7 +19,6 @@ import {
   type Scope,
   type ShotThere,
 } from '@/answers/search';
-import { useSearchTool } from '@/features/shoot/use-search';
 import { outOfHundred } from './score-words';
 
 const MARKS: readonly Option<Scope['marks']>[] = [
@@ -38,7 +37,8 @@ const LENS_CHOICES: readonly Option<Scope['lenses']>[] = [
 
 /** What the search is for. */
 function ScopeFields() {
-  const { scope, setScope } = useSearchTool();
+  const { scope } = useSearch('scope');
+  const { setScope } = useOpenShoot().search;
   const set = (next: Partial<Scope>) => setScope({ ...scope, ...next });
   return (
     <>
@@ -70,26 +70,22 @@ export function SearchSection({
 }: {
   /** Puts the panel away; none where it stays. */ readonly onDone?: () => void;
 }) {
-  const { plan, update } = useShootPage();
-  const { setup, seen, atMs, hours } = plan;
-  const { wish, scope, state, start, stop, clear } = useSearchTool();
-  // Read when the button is pressed, so that a drag of the time does not draw it again.
-  const latest = useRef(plan);
-  useEffect(() => {
-    latest.current = plan;
-  }, [plan]);
+  const { shown, edits, search: tool } = useOpenShoot();
+  const { setup, seen, atMs, hours, clock } = useShown('setup', 'seen', 'atMs', 'hours', 'clock');
+  const { wish, scope, search: asked } = useSearch('wish', 'scope', 'search');
+  const { start, stop, clear } = tool;
   const search = () => {
-    const now = latest.current;
+    const now = shown.get();
     if (!now.seen.ok) return;
     start(searchRequestOf(now.setup, now.seen.view, wish, now.atMs, { scope, hours: now.hours }));
   };
   if (!seen.ok) return null;
-  const { result, request, running, trouble } = state ?? {};
+  const { result, request, running, trouble } = asked ?? {};
   const asksNow =
     request &&
     searchRequestOf(setup, seen.view, wish, request.timesMs[0] ?? atMs, { scope, hours });
   const standAt = ({ x, y }: Place) =>
-    update((current) => ({
+    edits.update((current) => ({
       ...current,
       positions: current.positions.map((entry) =>
         entry.id === current.choice.positionId ? { ...entry, x, y } : entry,
@@ -113,7 +109,7 @@ export function SearchSection({
       {request && result && !running ? (
         <>
           <Text kind="small" ink="quiet">
-            {`${askedInWords(request, plan.clock)} Heavier lines on the plan ring better places, the heaviest the best; outside the thinnest it is poor, or one may not stand there. Tap the plan to ask about a place.`}
+            {`${askedInWords(request, clock)} Heavier lines on the plan ring better places, the heaviest the best; outside the thinnest it is poor, or one may not stand there. Tap the plan to ask about a place.`}
           </Text>
           {asksNow && !sameQuestion(request, asksNow) ? (
             <Text kind="strong">
@@ -156,8 +152,8 @@ function Found({
   readonly request: AskedSearch;
   readonly onStand: (place: Place) => void;
 }) {
-  const { seen } = useShootPage().plan;
-  const { probed } = useSearchTool();
+  const { seen } = useShown('seen');
+  const { probed } = useSearch('probed');
   if (!seen.ok) return null;
   const { position } = seen.view;
   const here = placeAt(result, request, { x: position.x, y: position.y });
@@ -236,7 +232,7 @@ function PlaceWords({
   readonly action: string;
   readonly onStand: (place: Place) => void;
 }) {
-  const { clock } = useShootPage().plan;
+  const { clock } = useShown('clock');
   if (place.refusals.length > 0) {
     return <Text>{`Off limits: ${place.refusals.join('; ')}.`}</Text>;
   }

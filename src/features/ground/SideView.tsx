@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { SideView as SideDrawing } from '@/figures/SideView';
 import { Text } from '@/ui/Text';
 import { sideView } from './side-view';
 
 /** Camera, subject and what is behind, from the side. */
 export function SideView() {
-  const { setup, seen } = useShootPage().plan;
+  const { setup, seen } = useShown('setup', 'seen');
   const [widthPx, setWidthPx] = useState(300);
   const view = seen.ok ? seen.view : undefined;
   const { features } = setup;

@@ -2,7 +2,7 @@ import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { DateTime } from 'luxon';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { LitHours } from '@/figures/LitHours';
 import { onDay } from '@/records/edit-day';
@@ -19,7 +19,7 @@ const YEAR_ROW_PX = 8;
 
 /** How the face is lit through the day and the year, so that one can plan a hide months ahead. */
 export function WhenSection() {
-  const { setup, seen } = useShootPage().plan;
+  const { setup, seen } = useShown('setup', 'seen');
   if (!seen.ok) return <Text>There is no view from here to be lit.</Text>;
   if (setup.light.indoors) return <Text>Under a roof the sun lights no face.</Text>;
   return (
@@ -36,8 +36,8 @@ function shareOfDay(minute: string): number {
 }
 
 function DayAndYear() {
-  const { plan, update } = useShootPage();
-  const { shoot, seen, scene } = plan;
+  const { shoot, seen, scene } = useShown('shoot', 'seen', 'scene');
+  const { update } = useEdits();
   const { timeZone } = shoot.place;
   const shootDate = shoot.startLocal.slice(0, 10);
   const [widthPx, setWidthPx] = useState(300);

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { FaceWanted, LightWanted } from '@/core';
 import { Choice, type Option } from '@/ui/Choice';
-import { useSearchTool } from '@/features/shoot/use-search';
+import { useOpenShoot, useSearch } from '@/features/shoot/open-shoot';
 
 const FACES: readonly Option<FaceWanted>[] = [
   { value: 'front', label: 'Front' },
@@ -18,7 +18,8 @@ const LIGHTS: readonly Option<LightWanted>[] = [
 
 /** What the picture should be: of the subject's face, and of the light. */
 export function WishSection() {
-  const { wish, setWish } = useSearchTool();
+  const { wish } = useSearch('wish');
+  const { setWish } = useOpenShoot().search;
   return (
     <View role="region" aria-label="The picture wanted" className="gap-3 pt-2">
       <Choice

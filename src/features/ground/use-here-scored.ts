@@ -1,8 +1,7 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Compared, CompareRequest } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
-import { useSearchTool } from '@/features/shoot/use-search';
+import { useSearch, useShown } from '@/features/shoot/open-shoot';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { requestComparison } from '@/workers/search-client';
 import { compareRequestOf } from './compare';
@@ -12,8 +11,8 @@ export function useHereScored(): {
   readonly compared: Compared | undefined;
   readonly request: CompareRequest | undefined;
 } {
-  const { setup, seen, atMs, hours } = useShootPage().plan;
-  const { wish } = useSearchTool();
+  const { setup, seen, atMs, hours } = useShown('setup', 'seen', 'atMs', 'hours');
+  const { wish } = useSearch('wish');
   const asked = useMemo(() => {
     if (!seen.ok) return undefined;
     const all = compareRequestOf(setup, seen.view, wish, atMs, hours);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { firstItem, withItem } from '@/records/edit-kit';
 import { MOST_IN_BAG, type KitItem, type KitKind } from '@/records/kit';
 import { newId } from '@/records/new-id';
@@ -23,7 +23,7 @@ const KINDS = Object.keys(KIND_NAMES) as KitKind[];
 
 /** What is in the bag. */
 export function BagTab() {
-  const { kit } = useShootPage().plan.setup;
+  const { kit } = useShown('setup').setup;
   const [edited, setEdited] = useState<KitItem>();
   const [adding, setAdding] = useState(false);
   const full = kit.bag.length >= MOST_IN_BAG;
@@ -85,7 +85,7 @@ function AddSheet({
   readonly onNew: (kind: KitKind) => void;
   readonly onClose: () => void;
 }) {
-  const { kit } = useShootPage().plan.setup;
+  const { kit } = useShown('setup').setup;
   const change = useChangeKit();
   const { record: shelf, change: changeShelf } = useSingle(SHELF);
   const inks = useInks();

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { CONVERTERS } from '@/presets/lenses';
 import { fitting } from '@/records/edit-kit';
 import { bodyOf, bodyOptions, itemsOf, lensOf, lensOptions } from '@/records/kit';
@@ -15,7 +15,7 @@ import { useChangeKit } from './use-kit';
 
 /** What is in the hands of the open shoot. */
 export function HandControls() {
-  const { kit } = useShootPage().plan.setup;
+  const { kit } = useShown('setup').setup;
   const change = useChangeKit();
   return <KitControls kit={kit} onChange={change} />;
 }
@@ -28,7 +28,7 @@ export function secondInWords({ second, bag }: Shoot['kit']): string {
 
 /** What hangs on the second strap, and from where to where each frames. */
 export function SecondBody() {
-  const { setup, seen } = useShootPage().plan;
+  const { setup, seen } = useShown('setup', 'seen');
   const change = useChangeKit();
   const { kit } = setup;
   const { second, bag } = kit;

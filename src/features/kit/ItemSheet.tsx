@@ -8,7 +8,7 @@ import { firstProblem } from '@/records/parse';
 import { MOST_ON_SHELF } from '@/records/shelf';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits } from '@/features/shoot/open-shoot';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -41,7 +41,7 @@ export function ItemSheet({
   readonly fresh: boolean;
   readonly onClose: () => void;
 }) {
-  const { undo } = useShootPage();
+  const { undo } = useEdits();
   const change = useChangeKit();
   const { change: changeShelf } = useSingle(SHELF);
   const say = useToast();

@@ -7,7 +7,7 @@ import { Overlay } from '@/features/shoot/Overlay';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { RowButton } from '@/ui/RowButton';
@@ -51,7 +51,7 @@ export function KitScreen() {
 }
 
 function OpenKit() {
-  const { setup, shoot } = useShootPage().plan;
+  const { setup, shoot } = useShown('setup', 'shoot');
   const tab = useTab(TABS);
   const wide = useShape() === 'wide';
   const { kit, shots, light, place } = setup;
@@ -139,7 +139,7 @@ function KitWide({
 
 /** The second strap in a line; its body and lens a press deeper. */
 function SecondStrap() {
-  const { kit } = useShootPage().plan.setup;
+  const { kit } = useShown('setup').setup;
   const [open, setOpen] = useState(false);
   return (
     <View role="list" aria-label="Second strap">
@@ -153,7 +153,7 @@ function SecondStrap() {
 
 /** The plan with the ranges of two bodies, where a second is carried. */
 function RangesPlan() {
-  const { setup, seen } = useShootPage().plan;
+  const { setup, seen } = useShown('setup', 'seen');
   const { kit } = setup;
   const view = seen.ok ? seen.view : undefined;
   const overlay = useCallback(

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { MOST_ALWAYS } from '@/records/shelf';
 import { SHELF } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
@@ -23,7 +23,7 @@ export function PackTab({
   readonly stores: Stores;
   readonly weather: Weather;
 }) {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const change = useChangeKit();
   const { record: shelf } = useSingle(SHELF);
   const lines = packingList(shoot, stores, weather, shelf?.always ?? []);

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { closerBy, mendOf, type ShotServed } from '@/answers/bag';
 import { takenUp } from '@/answers/owed';
 import { OwedSign } from '@/features/shoot/OwedSign';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { lensLike, withItem } from '@/records/edit-kit';
 import { newId } from '@/records/new-id';
 import { Button } from '@/ui/Button';
@@ -38,7 +38,8 @@ export function ServedList({ served }: { readonly served: readonly ShotServed[] 
 
 /** What would serve it, by a press: its position that much closer or back, or a lens that reaches. */
 function Mend({ entry }: { readonly entry: ShotServed }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup');
+  const { update } = useEdits();
   const { shot, position } = entry;
   const mend = mendOf(plan.setup, entry);
   if (!mend) return null;

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Heading, Text } from '@/ui/Text';
@@ -13,7 +13,7 @@ const FORMS = { raw: 'Raw', jpeg: 'JPEG', both: 'Raw and JPEG' } as const;
 
 /** Frames to expect, and what holds them. */
 export function StoresTab({ stores }: { readonly stores: Stores }) {
-  const { brief, kit } = useShootPage().plan.shoot;
+  const { brief, kit } = useShown('shoot').shoot;
   const change = useChangeKit();
   const { frames, framesWhy, cards, batteries, bursts, gigabytes, holds } = stores;
   const figures = [

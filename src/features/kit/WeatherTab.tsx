@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Air } from '@/records/day';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -55,7 +55,8 @@ const KIT: (typeof BY_HAND)[number] = {
 
 /** Weather on kit and on people. */
 export function WeatherTab({ weather }: { readonly weather: Weather }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('shoot', 'hours');
+  const { update } = useEdits();
   const { air, atLocal, place } = plan.shoot;
   const { startMs, endMs } = plan.hours;
   const heardLocal = () => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { flicker, flickerFreeShutters, formatShutter, modulationFromBurst } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { stops } from '@/features/shoot/words';
 import { modulationOf } from '@/presets/lamps';
 import type { Shoot } from '@/records/shoot';
@@ -21,8 +21,8 @@ const TENTH = 10;
 
 /** What flickering lamps do to the frames at the shutter chosen, and what would stop it. */
 export function FlickerSection() {
-  const { plan, update } = useShootPage();
-  const { setup, seen } = plan;
+  const { setup, seen } = useShown('setup', 'seen');
+  const { update } = useEdits();
   const { light } = setup;
   const [burst, setBurst] = useState(0);
   if (!seen.ok) return null;

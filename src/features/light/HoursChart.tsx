@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { LightChart, LineKey } from '@/figures/LightChart';
 import { Text } from '@/ui/Text';
 import type { DayLight, Seen } from './use-day-light';
@@ -30,7 +30,7 @@ export function HoursChart({
   readonly light: DayLight;
   readonly heightPx: number;
 }) {
-  const { hours, clock, atMs, ribbon } = useShootPage().plan;
+  const { hours, clock, atMs, ribbon } = useShown('hours', 'clock', 'atMs', 'ribbon');
   const [widthPx, setWidthPx] = useState(340);
   const { drawn, main, trouble, turned, lampsRuleMs, neededEv } = light;
   const sun = ribbon.events.filter((event) => event.main);

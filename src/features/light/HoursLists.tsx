@@ -4,7 +4,7 @@ import { worstOf } from '@/answers/light-plan';
 import { takenUp } from '@/answers/owed';
 import { lightThroughInWords } from '@/features/shoot/light-words';
 import { owedInWords } from '@/features/shoot/owed-words';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { useOwed } from '@/features/shoot/use-owed';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
@@ -19,7 +19,7 @@ export function colourInWords({ answer }: Seen): string {
 
 /** Sun, twilight, shade and lamps in the order they come. */
 export function Turnings({ light: { turned } }: { readonly light: DayLight }) {
-  const { ribbon, clock } = useShootPage().plan;
+  const { ribbon, clock } = useShown('ribbon', 'clock');
   const all = [
     ...ribbon.events.map(({ timeMs, name }) => ({ timeMs, text: name })),
     ...turned,
@@ -49,8 +49,8 @@ export function Turnings({ light: { turned } }: { readonly light: DayLight }) {
 
 /** When each promised shot comes to lack light, and what would save it. */
 export function ShotsThrough() {
-  const { plan, update } = useShootPage();
-  const { clock } = plan;
+  const { clock } = useShown('clock');
+  const { update } = useEdits();
   const owed = useOwed();
   if (owed.length === 0)
     return <Text ink="quiet">No shots are promised yet: add them in Brief.</Text>;

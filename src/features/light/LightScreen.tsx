@@ -9,9 +9,8 @@ import { clicksInWords } from '@/features/shoot/light-words';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown, useWalk } from '@/features/shoot/open-shoot';
 import { StepFrame } from '@/features/shoot/StepFrame';
-import { useWalkTool } from '@/features/shoot/use-walk';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { lightInWords, sunInWords, troubleInWords } from '@/features/shoot/words';
 import { LitBall } from '@/figures/LitBall';
@@ -51,7 +50,7 @@ const DEEPER: Readonly<Record<Deeper, string>> = {
 
 /** The light of the shoot: as computed, as measured, and what cameras make of it. */
 export function LightScreen() {
-  const { seen } = useShootPage().plan;
+  const { seen } = useShown('seen');
   if (!seen.ok) {
     return (
       <StepFrame title={TITLE}>
@@ -68,7 +67,7 @@ function Lit({ seen }: { readonly seen: Seen }) {
   const [by, setBy] = useState<LinesBy>('marks');
   const [deeper, setDeeper] = useState<Deeper>();
   const light = useDayLight(seen, by);
-  const { walk } = useWalkTool();
+  const { walk } = useWalk();
   const shape = useShape();
   const parts = { seen, light, by, setBy, onOpen: setDeeper };
   const sheet = deeper ? (
@@ -142,7 +141,7 @@ function Head({ seen: { view, answer } }: Pick<Parts, 'seen'>) {
 
 /** A shoot that runs past sunset without lamps asks for them at once. */
 function Unlit({ onOpen }: Pick<Parts, 'onOpen'>) {
-  const { shoot, clock } = useShootPage().plan;
+  const { shoot, clock } = useShown('shoot', 'clock');
   const sunsetMs = unlitFromMs(shoot);
   if (sunsetMs === undefined) return null;
   return (
@@ -157,7 +156,7 @@ function Unlit({ onOpen }: Pick<Parts, 'onOpen'>) {
 
 /** What shines, each a press from being changed. */
 function Sources({ onOpen }: Pick<Parts, 'onOpen'>) {
-  const { light, readings } = useShootPage().plan.shoot;
+  const { light, readings } = useShown('shoot').shoot;
   const guessed = light.lampLux > 0 && readings.length === 0;
   return (
     <View role="list" aria-label="What shines">
@@ -208,7 +207,7 @@ function Source({
 
 /** What lies a press deeper, each with its answer in a line. */
 function Rows({ seen, by, onOpen }: Parts) {
-  const { setup, ribbon, clock } = useShootPage().plan;
+  const { setup, ribbon, clock } = useShown('setup', 'ribbon', 'clock');
   const { readings, shots } = setup;
   const [sun] = ribbon.events.filter(({ main }) => main);
   const row = (deeper: Deeper, detail: string) => (
@@ -230,8 +229,8 @@ function Rows({ seen, by, onOpen }: Parts) {
 }
 
 function DeeperPart({ deeper, seen, light, by, setBy }: Parts & { readonly deeper: Deeper }) {
-  const { plan, update } = useShootPage();
-  const { shoot, hours, clock, atMs } = plan;
+  const { shoot, hours, clock, atMs } = useShown('shoot', 'hours', 'clock', 'atMs');
+  const { update } = useEdits();
   switch (deeper) {
     case 'lamps':
       return <LampControls shoot={shoot} hours={hours} clock={clock} update={update} />;
@@ -264,8 +263,8 @@ function DeeperPart({ deeper, seen, light, by, setBy }: Parts & { readonly deepe
 
 /** The plan with the point of the walk that is next, and the ground in clicks. */
 function WalkedPlan({ seen }: Pick<Parts, 'seen'>) {
-  const { walk } = useWalkTool();
-  const { setup, atMs } = useShootPage().plan;
+  const { walk } = useWalk();
+  const { setup, atMs } = useShown('setup', 'atMs');
   const clicks =
     setup.readings.length === 0
       ? undefined
@@ -282,7 +281,7 @@ function WalkedPlan({ seen }: Pick<Parts, 'seen'>) {
 
 function LightWide({ sheet, ...parts }: Parts & { readonly sheet: React.ReactNode }) {
   const { seen, light, by, setBy, onOpen } = parts;
-  const { walk } = useWalkTool();
+  const { walk } = useWalk();
   const [heightPx, setHeightPx] = useState(400);
   return (
     <WideFrame

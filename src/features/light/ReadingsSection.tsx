@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
 import { bearingDeg, correctedLight, exposedEv } from '@/core';
 import { evSaid } from '@/answers/heard';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useOpenShoot, useShown, useWalk } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { engraved, lookedInWords, stops } from '@/features/shoot/words';
 import { MOST_READINGS, type Reading } from '@/records/reading';
@@ -15,7 +15,6 @@ import { clicksInWords } from '@/features/shoot/light-words';
 import { gridWalk, groundClicks, type WalkPoint } from '@/answers/light-plan';
 import { ReadingForm } from './ReadingForm';
 import { useReadings } from '@/features/shoot/use-readings';
-import { useWalkTool } from '@/features/shoot/use-walk';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
@@ -33,7 +32,7 @@ export function agreement({ answer }: Seen, measured: boolean): string {
 
 /** What was measured here, the ground in clicks, and how far the light follows it. */
 export function Readings({ seen }: { readonly seen: Seen }) {
-  const { readings } = useShootPage().plan.setup;
+  const { readings } = useShown('setup').setup;
   const { remove } = useReadings(seen);
   return (
     <View role="region" aria-label="Readings" className="gap-3">
@@ -46,11 +45,10 @@ export function Readings({ seen }: { readonly seen: Seen }) {
 
 /** A reading here and now, or one after the other over the ground. */
 export function TakeReadings({ seen }: { readonly seen: Seen }) {
-  const { plan } = useShootPage();
-  const { setup, shoot, clock, atMs } = plan;
+  const { setup, shoot, clock, atMs } = useShown('setup', 'shoot', 'clock', 'atMs');
   const [open, setOpen] = useState(false);
   const { add } = useReadings(seen);
-  const { begin } = useWalkTool();
+  const { begin } = useOpenShoot().walk;
   const { view, answer } = seen;
   const full = setup.readings.length >= MOST_READINGS;
   return (
@@ -96,8 +94,9 @@ export function TakeReadings({ seen }: { readonly seen: Seen }) {
 
 /** One point of the walk after the other. */
 export function WalkPanel({ seen }: { readonly seen: Seen }) {
-  const { plan } = useShootPage();
-  const { walk, next, end } = useWalkTool();
+  const plan = useShown('scene', 'heard', 'atMs', 'shoot');
+  const { walk } = useWalk();
+  const { next, end } = useOpenShoot().walk;
   const { add } = useReadings(seen);
   const point: WalkPoint | undefined = walk?.points[walk.at];
   if (!walk || !point || !plan.scene) return null;
@@ -139,7 +138,7 @@ export function WalkPanel({ seen }: { readonly seen: Seen }) {
 
 /** Every place in clicks from the settings shown. */
 function GroundInClicks({ seen }: { readonly seen: Seen }) {
-  const { setup, atMs } = useShootPage().plan;
+  const { setup, atMs } = useShown('setup', 'atMs');
   const { settings } = seen.answer.exposure;
   const baseEv = baseEvOf(seen.answer.exposure);
   const places = groundClicks(setup, seen.view, atMs, baseEv);

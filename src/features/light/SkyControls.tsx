@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
-import type { ShootPage } from '@/features/shoot/ShootContext';
+import type { Update } from '@/features/shoot/edits';
 import { LAMPS, lampLabel } from '@/presets/lamps';
 import { hourAt, WEATHERS, type Forecast, type Weather } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
@@ -50,11 +50,11 @@ interface SkyProps {
   readonly hours: ShootHours;
   readonly clock: (ms: number) => string;
   readonly atMs: number;
-  readonly update: ShootPage['update'];
+  readonly update: Update;
 }
 
 const lightChanger =
-  (update: ShootPage['update']) =>
+  (update: Update) =>
   (change: (light: Light) => Partial<Light>, step?: string): void =>
     update(
       (current) => ({

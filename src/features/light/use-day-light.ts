@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { evNeededFor } from '@/core';
 import { exposureDemands } from '@/answers/answer';
 import { linesOfMarks, linesOfPositions, shadedBy, turningsOf } from '@/answers/light-plan';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
 import { useLines, type DrawnLine } from '@/features/shoot/use-lines';
 import type { Plan } from '@/features/shoot/use-plan';
@@ -37,7 +37,7 @@ const PAST_MS = 60_000;
 const BY_SUNSET_MS = 300_000;
 
 export function useDayLight(seen: Seen, by: LinesBy): DayLight {
-  const { setup, hours, ribbon } = useShootPage().plan;
+  const { setup, hours, ribbon } = useShown('setup', 'hours', 'ribbon');
   const asked = useMemo(
     () => (by === 'marks' ? linesOfMarks(setup) : linesOfPositions(setup)),
     [by, setup],

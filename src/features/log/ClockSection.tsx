@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { clockOffset } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { withClock } from '@/records/edit-log';
 import { MOST_OFF_S } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
@@ -36,7 +36,7 @@ function foundOffset(
 
 /** Cameras' clocks against the place's: found from what was tapped, or set by hand. */
 export function ClockSection({ frames }: { readonly frames: readonly MatchedFrame[] }) {
-  const { plan } = useShootPage();
+  const plan = useShown('shoot');
   const cameras = [...new Set(frames.map(({ frame }) => frame.camera))];
   return (
     <View role="region" aria-label="Clocks" className="gap-3">
@@ -56,7 +56,7 @@ function CameraClock({
   readonly shoot: Shoot;
   readonly frames: readonly MatchedFrame[];
 }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   const offsetS = offsetOf(shoot, camera);
   const found = foundOffset(shoot, frames, camera);
   const set = (next: number) =>

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
 import { evSaid } from '@/answers/heard';
 import { NoteSheet } from '@/features/shoot/NoteSheet';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { writeLogJson, writeLogTable } from '@/formats/log-table';
 import { fileStem } from '@/formats/shoot-json';
 import {
@@ -60,8 +60,8 @@ const SHOWN = 60;
 
 /** What was logged, in order of time, and all of it as files. */
 export function EntriesTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
-  const { plan, update, undo } = useShootPage();
-  const { shoot, atMs, clock } = plan;
+  const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
+  const { update, undo } = useEdits();
   const say = useToast();
   const inks = useInks();
   const [shown, setShown] = useState(SHOWN);

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { OwedSign } from '@/features/shoot/OwedSign';
 import { percent } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
@@ -8,7 +8,7 @@ import { deliveredOf } from '@/answers/taught';
 
 /** What came of the day: pictures, keepers, what is still owed. */
 export function LogAnswer() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const frames = matchedFrames(shoot);
   const delivered = deliveredOf(shoot, frames);
   const owed = delivered.filter(({ delivered: came, quota }) => came < quota);

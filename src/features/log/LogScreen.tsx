@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { matchedFrames } from '@/answers/matched';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { useShape } from '@/ui/use-shape';
@@ -34,7 +34,7 @@ export function LogScreen() {
 }
 
 function OpenLog() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const tab = useTab(TABS);
   const wide = useShape() === 'wide';
   const pictures = usePictures();

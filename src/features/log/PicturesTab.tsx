@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Check from 'lucide-react-native/icons/check';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { eventTitle } from '@/features/shoot/day-lines';
 import { withoutFrames, withPicked } from '@/records/edit-log';
 import { Button } from '@/ui/Button';
@@ -32,7 +32,8 @@ export function PicturesTab({
   readonly frames: readonly MatchedFrame[];
   readonly pictures: ReturnType<typeof usePictures>;
 }) {
-  const { plan, update, undo } = useShootPage();
+  const plan = useShown('setup', 'shoot');
+  const { update, undo } = useEdits();
   const say = useToast();
   const { reading, refused, read, stop, readDemo } = pictures;
   const [shown, setShown] = useState(PRESSES_SHOWN);
@@ -120,7 +121,7 @@ function PressRow({
   readonly against: AgainstPlan | undefined;
   readonly thumbnailOf: (key: string) => string | undefined;
 }) {
-  const { clock, shoot } = useShootPage().plan;
+  const { clock, shoot } = useShown('clock', 'shoot');
   const [first] = press.frames;
   if (!first) return null;
   const { shot, position } = standInWords(shoot, first.stand);
@@ -158,7 +159,7 @@ function FrameCell({
   readonly matched: MatchedFrame;
   readonly thumbnail: string | undefined;
 }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   const inks = useInks();
   const { frame, kept, key } = matched;
   const { rating } = frame;

@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Rate } from '@/core';
 import { percent, stops } from '@/features/shoot/words';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { visitInWords, visitsByHour, watchesWithSightings } from '@/answers/nature';
 import { RateBar } from '@/figures/RateBars';
 import { demoShoots } from '@/demo/seed';
@@ -28,7 +28,7 @@ import { useAgainstPlan } from './use-against-plan';
 
 /** What the numbers of this shoot, and of others like it, teach. */
 export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const all = useShoots(demoShoots).data;
   const [widthPx, setWidthPx] = useState(340);
   const taught = useMemo(() => {
@@ -196,7 +196,7 @@ function Rates({
 
 /** How one pressed, and how far the dials stood from the plan. */
 function PressesSection({ frames }: { readonly frames: readonly MatchedFrame[] }) {
-  const { setup } = useShootPage().plan;
+  const { setup } = useShown('setup');
   const presses = useMemo(() => pressesOf(frames), [frames]);
   const against = [...useAgainstPlan(setup, presses).values()];
   const lengths = presses.map((press) => press.frames.length);

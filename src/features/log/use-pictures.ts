@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { DEMO_LOGS, demoPictureUrl, type DemoLog } from '@/demo/pictures';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { frameKey, framesOf, withFrames } from '@/records/edit-log';
 import { MOST_FRAMES, type Frame } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
@@ -44,8 +44,8 @@ const withDemoEntries = (shoot: Shoot, { entries, watch }: DemoLog): Shoot => {
 
 /** Pictures read in: their figures go into the log, the pictures themselves nowhere. */
 export function usePictures() {
-  const { plan, update, undo } = useShootPage();
-  const { shoot } = plan;
+  const { shoot } = useShown('shoot');
+  const { update, undo } = useEdits();
   const { timeZone } = shoot.place;
   const say = useToast();
   const [reading, setReading] = useState<Reading>();

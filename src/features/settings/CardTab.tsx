@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { CARD_SIZES, cardSvg, type CardSheet, type CardSize } from '@/formats/card-image';
 import { pngOf } from '@/formats/plan-image';
@@ -18,8 +18,13 @@ type Seen = Extract<Plan['seen'], { ok: true }>;
 
 /** Settings through the shoot, to print, to carry on a lock screen, and to store in the body. */
 export function CardTab({ seen }: { readonly seen: Seen }) {
-  const { plan } = useShootPage();
-  const { shoot, setup, hours, clock, ribbon } = plan;
+  const { shoot, setup, hours, clock, ribbon } = useShown(
+    'shoot',
+    'setup',
+    'hours',
+    'clock',
+    'ribbon',
+  );
   const say = useToast();
   const { view } = seen;
   const { choice } = setup;
@@ -98,7 +103,7 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
 
 /** What to store in the body's memory slots. */
 export function SlotsTab({ seen }: { readonly seen: Seen }) {
-  const { clock, atMs, setup } = useShootPage().plan;
+  const { clock, atMs, setup } = useShown('clock', 'atMs', 'setup');
   const slots = memorySlots(seen.view, setup.choice, seen.answer.light);
   return (
     <View className="gap-2">

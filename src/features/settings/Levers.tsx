@@ -6,7 +6,7 @@ import {
   ISO_WORDS,
   shutterRuleInWords,
 } from '@/features/shoot/exposure-words';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { View as Seen } from '@/answers/view';
 import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
 import type { Shoot } from '@/records/shoot';
@@ -46,7 +46,8 @@ export function Levers({
   readonly view: Seen;
   readonly exposure: ExposurePlan;
 }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup');
+  const { update } = useEdits();
   const { held } = plan.setup.choice;
   const { settings } = exposure;
   const hold = (lever: Lever, value: number) =>

@@ -13,7 +13,7 @@ import { groundClicks } from '@/answers/light-plan';
 import { clicksInWords } from '@/features/shoot/light-words';
 import { fooledStops } from '@/answers/fooled';
 import { exposureDemands } from '@/answers/answer';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { stops } from '@/features/shoot/words';
 import { METER_SCENES } from '@/presets/meter-scenes';
@@ -44,7 +44,7 @@ const MET = METER_SCENES.filter(({ id }) => id === 'turf' || id === 'darkCrowd')
 
 /** Which mode, why, and what goes with it. */
 export function ModeSection({ seen }: { readonly seen: Seen }) {
-  const { setup, atMs, ribbon, hours } = useShootPage().plan;
+  const { setup, atMs, ribbon, hours } = useShown('setup', 'atMs', 'ribbon', 'hours');
   const { view, answer } = seen;
   const { settings } = answer.exposure;
   const { ev } = answer.light;

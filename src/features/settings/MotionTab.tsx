@@ -1,6 +1,6 @@
 import { Pressable, View } from 'react-native';
 import { formatShutter, type PanOn } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
@@ -58,7 +58,8 @@ function skillInWords(sigma: number): string {
 }
 
 function Ladder({ seen }: { readonly seen: Seen }) {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup');
+  const { update } = useEdits();
   const { view } = seen;
   const { rungs, tryS, comesAtYou } = view.ladder;
   const { panSigma } = plan.setup.choice;

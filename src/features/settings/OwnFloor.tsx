@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { formatShutter } from '@/core';
 import { DialStepper } from '@/features/shoot/DialStepper';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits } from '@/features/shoot/open-shoot';
 import type { View as Seen } from '@/answers/view';
 import { CLASSES } from '@/presets/classes';
 import { SHELF } from '@/records/storage';
@@ -15,7 +15,7 @@ const FASTEST_S = 1 / 8000;
 
 /** Never slower than this: a floor of one's own for what the subject is, kept for every shoot. */
 export function OwnFloor({ view }: { readonly view: Seen }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   const { record: shelf, change } = useSingle(SHELF);
   const { id, name, mustS } = CLASSES[view.classId];
   // A pan and streaks are slow by choice: no floor is theirs.

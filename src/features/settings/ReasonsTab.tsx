@@ -7,7 +7,7 @@ import {
   type IsoLandmarks,
   type School,
 } from '@/core';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { engraved, gradeInWords, smallLength, stops } from '@/features/shoot/words';
 import { DepthDrawn } from '@/figures/DepthDrawn';
@@ -41,7 +41,7 @@ const SCHOOLS: readonly { readonly value: School; readonly label: string; readon
 
 /** What the dials rest on: the shutter's scale, depth, grain, and what the schools would set. */
 export function ReasonsTab({ seen }: { readonly seen: Seen }) {
-  const { plan } = useShootPage();
+  const plan = useShown('setup');
   const [widthPx, setWidthPx] = useState(300);
   const { view, answer } = seen;
   const { exposure } = answer;
@@ -91,7 +91,7 @@ function noiseInWords({ settings, noise }: ExposurePlan, { usable }: IsoLandmark
 
 /** Depth on the subject, and what becomes of the background. */
 function Depth({ seen, widthPx }: { readonly seen: Seen; readonly widthPx: number }) {
-  const { along } = useShootPage().plan;
+  const { along } = useShown('along');
   const { view, answer } = seen;
   const { depth, settings } = answer.exposure;
   if (!depth) return null;
@@ -140,7 +140,7 @@ function Depth({ seen, widthPx }: { readonly seen: Seen; readonly widthPx: numbe
 }
 
 function Schools({ choice }: { readonly choice: Plan['setup']['choice'] }) {
-  const { update } = useShootPage();
+  const { update } = useEdits();
   return (
     <View className="gap-3">
       <View className="gap-1">

@@ -7,7 +7,7 @@ import { Overlay } from '@/features/shoot/Overlay';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { StepFrame } from '@/features/shoot/StepFrame';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import type { Plan } from '@/features/shoot/use-plan';
@@ -55,7 +55,7 @@ export function SettingsScreen() {
 }
 
 function Dials() {
-  const { seen } = useShootPage().plan;
+  const { seen } = useShown('seen');
   const tab = useTab(TABS);
   const shape = useShape();
   if (!seen.ok) {
@@ -103,7 +103,7 @@ function Dials() {
 
 /** Dials in the hand are let go of beside them. */
 function Held() {
-  return <LetGo held={useShootPage().plan.setup.choice.held} />;
+  return <LetGo held={useShown('setup').setup.choice.held} />;
 }
 
 function TabPart({ tab, seen }: { readonly tab: Tab; readonly seen: Seen }) {
@@ -198,7 +198,8 @@ const NO_SHOT = 'none';
 
 /** Which promised shot the dials are for. */
 function ShotPicker() {
-  const { plan, update } = useShootPage();
+  const plan = useShown('setup');
+  const { update } = useEdits();
   const { shots, choice } = plan.setup;
   const shot = shots.find(({ id }) => id === choice.shotId);
   const technique = shot?.technique ?? 'freeze';

@@ -7,7 +7,7 @@ import { useInks } from '@/ui/theme';
 import { AnswerPanel } from './AnswerPanel';
 import { AnswerRow } from './AnswerRow';
 import { untilInWords } from './exposure-words';
-import { useShootPage } from './ShootContext';
+import { useShown } from './open-shoot';
 import { useWarnings } from './use-warnings';
 import { engraved, troubleInWords } from './words';
 
@@ -35,8 +35,13 @@ export const AnswerLine = memo(function AnswerLine() {
 });
 
 function Line() {
-  const { plan } = useShootPage();
-  const { seen, outlook, setup, atMs, clock } = plan;
+  const { seen, outlook, setup, atMs, clock } = useShown(
+    'seen',
+    'outlook',
+    'setup',
+    'atMs',
+    'clock',
+  );
   if (!seen.ok) {
     return (
       <Text kind="small" className="shrink">

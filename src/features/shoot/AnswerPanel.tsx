@@ -7,7 +7,7 @@ import { Exposure } from '@/ui/Exposure';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { ballOf, type Answer } from '@/answers/answer';
-import { useShootPage } from './ShootContext';
+import { useShown } from './open-shoot';
 import type { View } from '@/answers/view';
 import { useWarnings } from './use-warnings';
 import { bearingInWords, engraved, faceSeen, lightInWords, metres, troubleInWords } from './words';
@@ -73,7 +73,7 @@ export function Extras({ settings }: { readonly settings: Settings }) {
 
 /** The answer of the page: settings, why, what it costs; then light and framing. */
 export function AnswerPanel() {
-  const { plan } = useShootPage();
+  const plan = useShown('seen', 'setup');
   const { seen } = plan;
   if (!seen.ok) {
     return (

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import type { Caution } from '@/presets/cautions';
 import type { Shoot } from '@/records/shoot';
 import { IconButton } from '@/ui/Button';
@@ -45,7 +45,7 @@ function CautionList({ cautions }: { readonly cautions: readonly Caution[] }) {
 
 /** The cautions from any step, behind their sign. */
 export function CautionsButton() {
-  const { shoot } = useShootPage().plan;
+  const { shoot } = useShown('shoot');
   const [open, setOpen] = useState(false);
   const inks = useInks();
   const { ground, marks, subjects, shots, brief, light, place, startLocal, endLocal } = shoot;

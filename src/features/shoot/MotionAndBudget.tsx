@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { type ExposurePlan } from '@/core';
 import { SmearRuler } from '@/figures/SmearRuler';
 import { StopBudget, type BudgetBar } from '@/figures/StopBudget';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import {
   apertureRuleInWords,
   filterInWords,
@@ -48,7 +48,7 @@ function bars(view: Seen, ev: number, plan: ExposurePlan): BudgetBar[] {
 
 /** What a shoot's answer moves and spends. */
 export function MotionAndBudget() {
-  const { seen } = useShootPage().plan;
+  const { seen } = useShown('seen');
   if (!seen.ok) return null;
   const { exposure, light } = seen.answer;
   return <ExposureDrawn view={seen.view} exposure={exposure} ev={light.ev.expected} />;

@@ -19,14 +19,14 @@ import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
 import { People } from './PlanHandles';
 import type { PlanSheet, UsePlanUse } from './plan-use';
-import { useLooked, useShootEdits } from './ShootContext';
+import { useEdits, useLooked } from './open-shoot';
 import type { Look } from './use-plan';
 import { usePlainPlan } from './use-plain-plan';
 import { usePlanView, type Framing } from './use-plan-view';
 import { bearingInWords, metres } from './words';
 
 /** The minute's light on the plan: each part the same while what it rests on has not changed. */
-function useShownLight({ setup, light }: Look) {
+function useShownLight({ setup, light }: Pick<Look, 'setup' | 'light'>) {
   const { features, marks, subjects, positions, choice } = setup;
   const { sun } = light;
   const shown = useMemo(() => planLight({ sky: light.sky, features }, light), [light, features]);
@@ -77,9 +77,14 @@ export const PlanPicture = memo(function PlanPicture({
   readonly pins?: readonly Point2[] | undefined;
   readonly probed?: Point2 | undefined;
 }) {
-  const looked = useLooked();
-  const { update, hold: holdEdits } = useShootEdits();
-  const { setup, viewed, along } = looked;
+  const { update, hold: holdEdits } = useEdits();
+  const { shoot, setup, viewed, along, light } = useLooked(
+    'shoot',
+    'setup',
+    'viewed',
+    'along',
+    'light',
+  );
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0, tallest: 0 });
   const [crowd, setCrowd] = useState<readonly Sign[]>();
@@ -101,7 +106,7 @@ export const PlanPicture = memo(function PlanPicture({
   );
   const use = usePlan(scale);
   const sight = useMemo(() => view && along && planSight(view, along), [view, along]);
-  const shownLight = useShownLight(looked);
+  const shownLight = useShownLight({ setup, light });
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);
 
@@ -177,7 +182,7 @@ export const PlanPicture = memo(function PlanPicture({
               pins={pins}
               probed={probed}
               draft={use.draft}
-              label={`Ground plan of ${looked.shoot.title}`}
+              label={`Ground plan of ${shoot.title}`}
               {...canvas}
             />
             {overlay?.(sheet)}

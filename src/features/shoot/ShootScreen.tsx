@@ -1,6 +1,6 @@
 import { Navigator, Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { memo, useCallback, useDeferredValue } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { View } from 'react-native';
 import { demoShoots } from '@/demo/seed';
@@ -9,17 +9,14 @@ import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useUnits } from '@/ui/units';
+import { OpenShootContext, useOpenShoot, useOpening, useUndoable } from './open-shoot';
 import { Opening } from './Opening';
-import { EditsContext, LookContext, ShootContext, useShootEdits } from './ShootContext';
 import { ShootTrouble, UnfetchedStep } from './ShootTrouble';
+import { usePublished } from './store';
 import { useUndoKeys } from './UndoButtons';
-import { useEdits } from './use-edits';
 import { useLastAnswer } from './use-last-answer';
 import { usePaced } from './use-paced';
-import { useLook, usePlan, type Look } from './use-plan';
-import { FIRST_LOOKING, PlanLookContext } from './use-plan-view';
-import { SearchContext, useSearch } from './use-search';
-import { useWalk, WalkContext } from './use-walk';
+import { useLook, usePlan, type Look, type Plan } from './use-plan';
 
 /** One shoot, open: what its steps show and change. They lay themselves out. */
 export function ShootScreen() {
@@ -45,18 +42,18 @@ export function ShootScreen() {
     );
   }
   // Another shoot at the same address is another page: nothing of the one before stays.
-  return <OpenShoot key={shoot.id} shoot={shoot} />;
+  return <OpenedShoot key={shoot.id} shoot={shoot} />;
 }
 
 /**
  * A shoot with what can be undone and the step it is at, which a fault in showing it takes nothing of: the
  * navigator stands over the boundary, and what is in it shows the step that is open.
  */
-function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
-  const edits = useEdits(shoot.id);
-  useUndoKeys(edits);
+function OpenedShoot({ shoot }: { readonly shoot: Shoot }) {
+  const open = useOpening(shoot.id);
+  useUndoKeys(open.edits);
   return (
-    <EditsContext.Provider value={edits}>
+    <OpenShootContext.Provider value={open}>
       <PageTitle title={shoot.title} />
       <Navigator>
         <ErrorBoundary
@@ -66,46 +63,41 @@ function OpenShoot({ shoot }: { readonly shoot: Shoot }) {
           <ShownShoot shoot={shoot} />
         </ErrorBoundary>
       </Navigator>
-    </EditsContext.Provider>
+    </OpenShootContext.Provider>
   );
 }
 
+/** What the hand moves is drawn with this very frame. */
+const atOnce = () => false;
+
 function ShownShoot({ shoot }: { readonly shoot: Shoot }) {
-  const edits = useShootEdits();
+  const { looked } = useOpenShoot();
+  const { held } = useUndoable('held');
   const look = useLook(shoot);
-  const paced = usePaced(look, edits.held);
+  const paced = usePaced(look, held);
   const { units } = useUnits();
-  const search = useSearch();
-  const walk = useWalk();
-  const looking = useState(FIRST_LOOKING);
-  return (
-    <LookContext.Provider value={look}>
-      <WithPlan key={units} look={paced}>
-        <PlanLookContext.Provider value={looking}>
-          <SearchContext.Provider value={search}>
-            <WalkContext.Provider value={walk}>
-              <OpenStep />
-            </WalkContext.Provider>
-          </SearchContext.Provider>
-        </PlanLookContext.Provider>
-      </WithPlan>
-    </LookContext.Provider>
-  );
+  usePublished(looked, look, atOnce);
+  return <WithPlan key={units} look={paced} held={held} />;
 }
 
 /** What to set for a look, for all that is within. Not asked again while the look is the same. */
 const WithPlan = memo(function WithPlan({
   look,
-  children,
+  held,
 }: {
   readonly look: Look;
-  readonly children: ReactNode;
+  readonly held: boolean;
 }) {
-  const edits = useShootEdits();
+  const { shown } = useOpenShoot();
   const plan = usePlan(look);
   useLastAnswer(plan);
-  const page = useMemo(() => ({ plan, ...edits }), [plan, edits]);
-  return <ShootContext.Provider value={page}>{children}</ShootContext.Provider>;
+  // What a press changed is seen at once; what came of itself, or follows a hand, in slices.
+  const inSlices = useCallback(
+    (before: Plan) => held || before.shoot === plan.shoot,
+    [held, plan.shoot],
+  );
+  usePublished(shown, plan, inSlices);
+  return <OpenStep />;
 });
 
 const PageTitle = memo(function PageTitle({ title }: { readonly title: string }) {

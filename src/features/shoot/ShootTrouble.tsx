@@ -8,7 +8,7 @@ import type { Shoot } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { useLooked } from './ShootContext';
+import { useLooked } from './open-shoot';
 import { StepFrame } from './StepFrame';
 import { UndoButtons } from './UndoButtons';
 
@@ -52,7 +52,7 @@ export function ShootTrouble({
  * when the shoot changes, as it does with an undo.
  */
 export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
-  const { shoot } = useLooked();
+  const { shoot } = useLooked('shoot');
   const met = useRef(shoot);
   useEffect(() => {
     if (met.current === shoot) return;
@@ -71,7 +71,7 @@ export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
 
 /** A step whose code could not be fetched: what is here already goes on. */
 export function UnfetchedStep() {
-  const { shoot } = useLooked();
+  const { shoot } = useLooked('shoot');
   return (
     <StepFrame title="Problem">
       <View className="gap-4 p-4">

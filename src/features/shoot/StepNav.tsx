@@ -4,7 +4,7 @@ import { Pressable, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
-import { useLooked } from './ShootContext';
+import { useLooked } from './open-shoot';
 import { stateInWords } from './step-words';
 import { stepAt, STEPS, type StepId } from './steps';
 import { useStepStates } from './use-step-states';
@@ -19,7 +19,7 @@ const SWIPE_PX = 48;
 export const StepNav = memo(function StepNav() {
   const path = usePathname();
   const router = useRouter();
-  const { id } = useLooked().shoot;
+  const { id } = useLooked('shoot').shoot;
   const states = useStepStates();
   const [open, setOpen] = useState(false);
   const at = STEPS.findIndex((step) => step.id === stepAt(path));
@@ -99,7 +99,7 @@ function Neighbour({
 function AllSteps({ onClose }: { readonly onClose: () => void }) {
   const path = usePathname();
   const router = useRouter();
-  const { shoot, clock } = useLooked();
+  const { shoot, clock } = useLooked('shoot', 'clock');
   const states = useStepStates();
   const here = stepAt(path);
   return (

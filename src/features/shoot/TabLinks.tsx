@@ -2,7 +2,7 @@ import { Link, Navigator, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from '@/ui/Text';
-import { useLooked } from './ShootContext';
+import { useLooked } from './open-shoot';
 import type { StepId } from './steps';
 
 /** A part of a step, with an address of its own; the first has the step's. */
@@ -37,7 +37,7 @@ export function TabLinks<T extends string>({
   readonly tabs: readonly StepTab<T>[];
   readonly open: T;
 }) {
-  const { id } = useLooked().shoot;
+  const { id } = useLooked('shoot').shoot;
   return (
     <View
       role="navigation"

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { TimeRibbon, type RibbonStay } from '@/figures/TimeRibbon';
 import { atMsOf, localMinuteOf } from '@/records/times';
 import { Text } from '@/ui/Text';
-import { useLooked, useShootPage } from './ShootContext';
+import { useEdits, useLooked, useShown } from './open-shoot';
 
 /** The hours of the shoot as a ribbon, whose hand moves the minute that everything is looked at. */
 export const TimeFoot = memo(function TimeFoot({
@@ -12,13 +12,14 @@ export const TimeFoot = memo(function TimeFoot({
   /** Where one is through the day. */
   readonly stays?: readonly RibbonStay[];
 }) {
-  const { plan, update, hold } = useShootPage();
+  const plan = useShown('lightTrouble', 'ribbon');
+  const { update, hold } = useEdits();
   const { lightTrouble } = plan;
   const ribbon = useMemo(
     () => (stays ? { ...plan.ribbon, stays } : plan.ribbon),
     [plan.ribbon, stays],
   );
-  const { atMs, hours, clock } = useLooked();
+  const { atMs, hours, clock } = useLooked('atMs', 'hours', 'clock');
   return (
     <View
       role="region"

@@ -9,7 +9,7 @@ import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-shape';
 import { CautionsButton } from './Cautions';
-import { useLooked } from './ShootContext';
+import { useLooked } from './open-shoot';
 import { UndoButtons } from './UndoButtons';
 
 /** Back to all shoots, the title, and what can always be done. */
@@ -19,7 +19,7 @@ export const TopBar = memo(function TopBar({
   /** Without undo and cautions: the step has its own bar for them. */
   readonly bare?: boolean;
 }) {
-  const { title } = useLooked().shoot;
+  const { title } = useLooked('shoot').shoot;
   const router = useRouter();
   const inks = useInks();
   const trouble = useSaveTrouble();

@@ -6,7 +6,7 @@ import Undo2 from 'lucide-react-native/icons/undo-2';
 import { IconButton } from '@/ui/Button';
 import { isTyping } from '@/ui/keys';
 import { useInks } from '@/ui/theme';
-import { useShootEdits } from './ShootContext';
+import { useEdits, useUndoable } from './open-shoot';
 
 /** Undo and redo of everything done to the shoot since its page was opened. */
 export function UndoButtons({
@@ -15,7 +15,8 @@ export function UndoButtons({
   /** Shown with nothing to undo, too. */ readonly always?: boolean;
 }) {
   const inks = useInks();
-  const { undo, redo, canUndo, canRedo } = useShootEdits();
+  const { undo, redo } = useEdits();
+  const { canUndo, canRedo } = useUndoable('canUndo', 'canRedo');
   return (
     <View className="flex-row">
       {always || canUndo || canRedo ? (

@@ -6,7 +6,7 @@ import { Text } from '@/ui/Text';
 import type { Answer } from '@/answers/answer';
 import { filterInWords, wayInWords } from './exposure-words';
 import { brimShades, overfilledInWords } from './frame-notes';
-import { useShootEdits } from './ShootContext';
+import { useEdits } from './open-shoot';
 import { withHeld, withWay } from '@/answers/take-way';
 import type { View as Seen } from '@/answers/view';
 
@@ -41,7 +41,7 @@ export function Ways({ view, plan, onTake }: WaysProps) {
 
 /** The ways out of the open shoot's answer. */
 export function WaysOut(props: Omit<WaysProps, 'onTake'>) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   return <Ways {...props} onTake={(way) => update((current) => withWay(current, way))} />;
 }
 
@@ -53,7 +53,7 @@ const OPENED_BY = [
 
 /** Both schools for a face in the shade of its brim: hold the whites, or open up for the face. */
 export function Brim({ view, answer }: { readonly view: Seen; readonly answer: Answer }) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   if (!brimShades(view, answer)) return null;
   const { shutterS, aperture, iso } = answer.exposure.settings;
   return (
@@ -79,7 +79,7 @@ export function Brim({ view, answer }: { readonly view: Seen; readonly answer: A
 
 /** A frame filled past its edge, said first, with the zoom that would hold it where the lens goes there. */
 export function Overfilled({ view }: { readonly view: Seen }) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   const text = overfilledInWords(view);
   if (!text) return null;
   const { shortestMm } = focalRange(view.lens);
@@ -104,7 +104,7 @@ export function Overfilled({ view }: { readonly view: Seen }) {
 
 /** Lets go of the dials that a hand holds. */
 export function LetGo({ held }: { readonly held: Shoot['choice']['held'] }) {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   if (Object.keys(held).length === 0) return null;
   return (
     <Button label={BACK_TO_AUTOMATIC} onPress={() => update((current) => withHeld(current, {}))} />

@@ -3,8 +3,9 @@ import { fireEvent, render, screen } from '@testing-library/react-native';
 import { DEMO_SHOOTS } from '@/demo';
 import type { Shoot } from '@/records/shoot';
 import { ToastProvider } from '@/ui/Toast';
-import { LookContext } from './ShootContext';
+import { OpenShootContext, type OpenShoot } from './open-shoot';
 import { StepTrouble } from './ShootTrouble';
+import { storeOf } from './store';
 import type { Look } from './use-plan';
 
 // What stands round it has tests of its own.
@@ -18,9 +19,9 @@ const client = new QueryClient();
 const trouble = (error: Error, retry: () => Promise<void>, shoot: Shoot = larkmoor) => (
   <QueryClientProvider client={client}>
     <ToastProvider>
-      <LookContext.Provider value={{ shoot } as Look}>
+      <OpenShootContext.Provider value={{ looked: storeOf({ shoot } as Look) } as OpenShoot}>
         <StepTrouble error={error} retry={retry} />
-      </LookContext.Provider>
+      </OpenShootContext.Provider>
     </ToastProvider>
   </QueryClientProvider>
 );

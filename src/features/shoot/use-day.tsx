@@ -1,6 +1,6 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useShown } from '@/features/shoot/open-shoot';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { requestDay } from '@/workers/day-client';
 import type { DayReply } from '@/workers/day-job';
@@ -31,7 +31,7 @@ export function DayProvider({ children }: { readonly children: ReactNode }) {
 }
 
 function usePlannedDay(): Day {
-  const { shoot, setup } = useShootPage().plan;
+  const { shoot, setup } = useShown('shoot', 'setup');
   const { events, day } = shoot;
   const { shots, marks, positions, kit, subjects, ground, features, place, light, choice } = setup;
   const { readings, air } = setup;
@@ -100,7 +100,7 @@ function usePlannedDay(): Day {
 
 /** Where one is through the day, for the ribbon: a stay at each place, the walks left open. */
 export function useDayOnRibbon(): readonly RibbonStay[] {
-  const { positions } = useShootPage().plan.shoot;
+  const { positions } = useShown('shoot').shoot;
   const { lines } = useDay();
   return useMemo(
     () =>

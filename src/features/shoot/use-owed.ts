@@ -4,12 +4,12 @@ import { matchedFrames } from '@/answers/matched';
 import { owedLines, owedShots, type OwedShot } from '@/answers/owed';
 import { deliveredOf } from '@/answers/taught';
 import type { Setup } from '@/answers/view';
-import { useShootPage } from './ShootContext';
+import { useShown } from './open-shoot';
 import { useLines } from './use-lines';
 
 /** The open shoot whichever mark, position and shot are looked at: they change nothing of what is owed. */
 function useUnchosen(): Setup {
-  const { setup } = useShootPage().plan;
+  const { setup } = useShown('setup');
   const { kit, marks, positions, shots, subjects, ground, features } = setup;
   const { place, light, readings, air } = setup;
   const { school, liftStops, panSigma } = setup.choice;
@@ -48,7 +48,7 @@ function useUnchosen(): Setup {
 
 /** How it stands with each promised shot of the open shoot. The light is asked of the worker. */
 export function useOwed(): readonly OwedShot[] {
-  const { shoot, hours } = useShootPage().plan;
+  const { shoot, hours } = useShown('shoot', 'hours');
   const setup = useUnchosen();
   const served = useMemo(() => shotsServed(setup), [setup]);
   const asked = useMemo(() => owedLines(setup, served), [setup, served]);

@@ -1,12 +1,12 @@
 import { anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
-import { useShootEdits } from './ShootContext';
+import { useEdits } from './open-shoot';
 import type { PlanUse } from './plan-use';
 
 const nothing = () => undefined;
 
 /** The plan as it is looked at and chosen from: marks and positions are picked and dragged, nothing is drawn. */
 export function usePlainPlan(): PlanUse {
-  const { update } = useShootEdits();
+  const { update } = useEdits();
   return {
     picking: true,
     crossed: false,

@@ -1,6 +1,8 @@
-import { createContext, useContext, useMemo, type Dispatch, type SetStateAction } from 'react';
+import { useMemo } from 'react';
 import type { Point2 } from '@/core';
 import { fitTurned, fitView, scaleOf, type PlanView } from '@/figures/plan-scale';
+import { useOpenShoot } from './open-shoot';
+import { useStore } from './store';
 
 /** What is fitted into the picture while nobody has moved it. */
 export type Framing = 'whole' | 'close';
@@ -22,9 +24,6 @@ export const FIRST_LOOKING: Looking = {
   own: undefined,
   held: false,
 };
-
-type LookingState = readonly [Looking, Dispatch<SetStateAction<Looking>>];
-export const PlanLookContext = createContext<LookingState | undefined>(undefined);
 
 export interface PlanLook {
   readonly view: PlanView;
@@ -61,9 +60,9 @@ export function usePlanView(
     readonly tallest: number;
   },
 ): PlanLook {
-  const state = useContext(PlanLookContext);
-  if (!state) throw new Error('usePlanView: must be used within a shoot');
-  const [look, setLook] = state;
+  const { looking } = useOpenShoot();
+  const look = useStore(looking, 'framing', 'up', 'own', 'held');
+  const setLook = looking.set;
   const { framing, up, own } = look;
   // Nothing is fitted while the view is the person's own, or held.
   const fit = own ? undefined : extentOf;
@@ -98,12 +97,10 @@ export function usePlanView(
         own: own && next !== 'fitted' ? { ...own, middle, upDeg: next } : undefined,
       });
     },
-    hold: (held) =>
-      setLook((was) => {
-        if (held) return was.own ? { ...was, held: 'own' } : { ...was, own: view, held: 'kept' };
-        return was.held === 'kept'
-          ? { ...was, own: undefined, held: false }
-          : { ...was, held: false };
-      }),
+    hold: (held) => {
+      const was = looking.get();
+      if (held) setLook(was.own ? { ...was, held: 'own' } : { ...was, own: view, held: 'kept' });
+      else setLook({ ...was, held: false, ...(was.held === 'kept' && { own: undefined }) });
+    },
   };
 }

@@ -1,6 +1,6 @@
 import { bearingDeg, fullCircle, type Point2 } from '@/core';
 import { evSaid } from '@/answers/heard';
-import { useShootPage } from '@/features/shoot/ShootContext';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import type { View } from '@/answers/view';
 import { newId } from '@/records/new-id';
@@ -34,8 +34,8 @@ export const readingAt = (
 
 /** Readings kept and taken away. */
 export function useReadings(seen: Extract<Plan['seen'], { ok: true }>) {
-  const { plan, update, undo } = useShootPage();
-  const { atMs, setup } = plan;
+  const { atMs, setup } = useShown('atMs', 'setup');
+  const { update, undo } = useEdits();
   const say = useToast();
   return {
     add: (name: string, where: Point2, measured: Measured) => {

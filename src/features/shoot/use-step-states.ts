@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { stepStates, type StepState } from '@/answers/step-states';
-import { useShootPage } from './ShootContext';
+import { useShown } from './open-shoot';
 import type { StepId } from './steps';
 
 /** What each step of the open shoot has settled or lacks. */
 export function useStepStates(): Readonly<Record<StepId, StepState>> {
-  const { shoot, setup, outlook } = useShootPage().plan;
+  const { shoot, setup, outlook } = useShown('shoot', 'setup', 'outlook');
   const { people, events, log, startLocal, endLocal } = shoot;
   // The minute looked at changes none of it.
   const states = useMemo(

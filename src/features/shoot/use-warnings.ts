@@ -2,11 +2,11 @@ import { useMemo } from 'react';
 import { limitsOf, refusals } from '@/core';
 import { chosenPosition } from '@/answers/view';
 import { onFieldOfPlay } from '@/presets/grounds';
-import { useShootPage } from './ShootContext';
+import { useShown } from './open-shoot';
 
 /** What can hurt someone from here: the sun near the frame, a place where one may not stand. */
 export function useWarnings(): readonly string[] {
-  const { setup, seen } = useShootPage().plan;
+  const { setup, seen } = useShown('setup', 'seen');
   const { features, positions, choice, ground } = setup;
   const { x, y } = chosenPosition({ positions, choice });
   const stands = useMemo(() => {

@@ -5,7 +5,7 @@ import { turnGround } from '@/records/edit-ground';
 import { noHistory, recorded, undone, type History } from '@/records/history';
 import type { Shoot } from '@/records/shoot';
 import { withPlace } from '@/answers/choose-shot';
-import { broughtBack, onlyLooksElsewhere } from './use-edits';
+import { broughtBack, onlyLooksElsewhere } from './edits';
 import { viewOf } from '@/answers/view';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];

@@ -1,4 +1,3 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
 import {
   closed,
   noHistory,
@@ -8,8 +7,8 @@ import {
   type History,
   type Moved,
 } from '@/records/history';
-import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
+import { storeOf, type Store } from './store';
 
 /**
  * A change of the shoot. Changes under one name that follow each other (a drag, a slider held) are
@@ -26,6 +25,9 @@ export interface Edits {
    * follows is another, even under the same name.
    */
   readonly hold: (held: boolean) => void;
+}
+
+export interface Undoable {
   /** Whether something is being dragged. */
   readonly held: boolean;
   readonly canUndo: boolean;
@@ -59,51 +61,50 @@ export const broughtBack = (state: Shoot, present: Shoot): Shoot =>
     ? { ...state, atLocal: present.atLocal }
     : state;
 
+/** Changes the open shoot; answers with its states before and after, or nothing when they are the same. */
+type Change = (
+  how: (shoot: Shoot) => Shoot,
+  options?: { readonly checkLater?: boolean },
+) => { readonly before: Shoot; readonly after: Shoot } | undefined;
+
 /** Changes of one shoot, with what can be undone since its page was opened. */
-export function useEdits(id: string): Edits {
-  const { update: change } = useShootActions();
-  const history = useRef<History<Shoot>>(noHistory());
-  const [canUndo, setCanUndo] = useState(false);
-  const [canRedo, setCanRedo] = useState(false);
-  const [held, setHeld] = useState(false);
-  const keep = useCallback((next: History<Shoot>) => {
-    history.current = next;
-    setCanUndo(next.past.length > 0);
-    setCanRedo(next.future.length > 0);
-  }, []);
-  const update = useCallback<Update>(
-    (how, step) => {
-      const changed = change(id, how, { checkLater: held });
-      if (changed && !onlyLooksElsewhere(changed.before, changed.after)) {
-        keep(recorded(history.current, changed, step));
-      }
-    },
-    [change, id, keep, held],
-  );
-  const move = useCallback(
-    (go: typeof undone<Shoot>) => {
-      let moved: Moved<Shoot> | undefined;
-      change(id, (present) => {
-        moved = go(history.current, present);
-        return moved.state === present ? present : broughtBack(moved.state, present);
-      });
-      if (moved) keep(moved.history);
-    },
-    [change, id, keep],
-  );
-  return useMemo(
-    () => ({
-      update,
+export function openEdits(change: Change): {
+  readonly edits: Edits;
+  readonly undoable: Store<Undoable>;
+} {
+  let history: History<Shoot> = noHistory();
+  const undoable = storeOf<Undoable>({ held: false, canUndo: false, canRedo: false });
+  const keep = (next: History<Shoot>) => {
+    history = next;
+    const [canUndo, canRedo] = [next.past.length > 0, next.future.length > 0];
+    const was = undoable.get();
+    if (was.canUndo !== canUndo || was.canRedo !== canRedo) {
+      undoable.set({ ...was, canUndo, canRedo });
+    }
+  };
+  const move = (go: typeof undone<Shoot>) => {
+    let moved: Moved<Shoot> | undefined;
+    change((present) => {
+      moved = go(history, present);
+      return moved.state === present ? present : broughtBack(moved.state, present);
+    });
+    if (moved) keep(moved.history);
+  };
+  return {
+    undoable,
+    edits: {
+      update: (how, step) => {
+        const changed = change(how, { checkLater: undoable.get().held });
+        if (changed && !onlyLooksElsewhere(changed.before, changed.after)) {
+          keep(recorded(history, changed, step));
+        }
+      },
       undo: () => move(undone),
       redo: () => move(redone),
-      hold: (holding: boolean) => {
-        keep(closed(history.current));
-        setHeld(holding);
+      hold: (held) => {
+        keep(closed(history));
+        undoable.set({ ...undoable.get(), held });
       },
-      held,
-      canUndo,
-      canRedo,
-    }),
-    [update, move, keep, held, canUndo, canRedo],
-  );
+    },
+  };
 }
