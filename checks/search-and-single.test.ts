@@ -245,9 +245,9 @@ test('refusals carry their reasons and score nothing; a hopeless part can not be
   const at = { x: 2, y: 4, cameraHeightM: 1.2 };
   const onPitch = scorePosition(at, mark(0, 10, 20), SHOT, TIMES[0] ?? 0, SITE, KIT);
   expect(onPitch.total).toBe(0);
-  expect(onPitch.refusals).toEqual(['inside the pitch']);
+  expect(onPitch.refusals).toEqual([{ kind: 'inside', name: 'the pitch' }]);
   const onMark = scorePosition({ ...at, x: 0, y: 10 }, mark(0, 10, 20), SHOT, 0, SITE, KIT);
-  expect(onMark.refusals.join()).toMatch(/0\.0 m from the mark, nearer than 3 m/);
+  expect(onMark.refusals).toContainEqual({ kind: 'disturbs', distanceM: 0, keepAwayM: 3 });
   const behindStand = scorePosition(
     { x: -25, y: 34, cameraHeightM: 1.2 },
     mark(-25, 10, 0),
@@ -259,7 +259,7 @@ test('refusals carry their reasons and score nothing; a hopeless part can not be
   expect(behindStand.total).toBe(0);
   expect(behindStand.parts.find(({ name }) => name === 'view')).toMatchObject({
     desirability: 0,
-    why: 'something stands in the way',
+    why: { kind: 'inTheWay' },
   });
 });
 
@@ -292,7 +292,7 @@ test('nearer than the lens focuses there is no picture, and it says so', () => {
   expect(near.total).toBe(0);
   expect(near.refusals).toEqual([]);
   expect(near.parts[0]).toMatchObject({ name: 'reach', desirability: 0 });
-  expect(near.parts[0]?.why).toMatch(/nearer than the lens focuses, 1\.2 m/);
+  expect(near.parts[0]?.why).toMatchObject({ kind: 'withinNearestFocus', nearestM: 1.2 });
 });
 
 test('a subject on a perch seen from as much higher up is the subject on the ground', () => {

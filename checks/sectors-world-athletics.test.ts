@@ -51,8 +51,8 @@ test('a position in a sector, or out of the pen, is refused with the reason', ()
     { name: 'the photographers’ pen', area: pen, keep: 'in' as const },
   ];
   expect(refusals({ x: 0, y: 40 }, limits)).toEqual([
-    'inside the discus sector',
-    'outside the photographers’ pen',
+    { kind: 'inside', name: 'the discus sector' },
+    { kind: 'outside', name: 'the photographers’ pen' },
   ]);
   expect(refusals({ x: 35, y: 5 }, limits)).toEqual([]);
 });

@@ -127,6 +127,7 @@ test('positions side by side: sorted, with what would better each, and it does a
 
   await region.getByRole('button', { name: /^Best first by/ }).click();
   await page.getByRole('radio', { name: 'The face seen' }).click();
+  await expect(page.getByRole('radio', { name: 'The face seen' })).toBeHidden();
   await expect(cards).toHaveCount(6);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -92,9 +92,9 @@ async function dragsOfDrawing(page: Page, name: string): Promise<void> {
     ['the stand that shades the mark', 'West stand', /^West stand\. Drag/],
     ['a corner', 'West stand', /^West stand, corner 1 /],
   ] as const) {
-    await page.getByRole('button', { name: `Select ${thing}`, exact: true }).click();
+    await page.getByRole('button', { name: new RegExp(`^Select ${thing}(,|$)`) }).click();
     await benchDrag(page, `${name}, ${what}`, await handleAt(page, handle), wobble);
-    await page.getByRole('button', { name: 'Let go of it' }).click();
+    await page.getByRole('button', { name: 'Deselect' }).click();
   }
 }
 

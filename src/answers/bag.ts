@@ -2,6 +2,7 @@ import {
   bestFramed,
   focalRange,
   refusals,
+  type Refusal,
   withConverter,
   type Combination,
   type Framed,
@@ -58,7 +59,7 @@ export interface ShotServed {
   readonly worn: Worn;
   readonly framed: Framed;
   /** Why one may not stand there; only where no other place would do. */
-  readonly refusals: readonly string[];
+  readonly refusals: readonly Refusal[];
 }
 
 const ORDER = { frames: 0, short: 1, long: 1, tooNear: 2 } as const;

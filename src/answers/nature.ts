@@ -16,12 +16,6 @@ export interface Arrival {
   readonly lightMs: number;
 }
 
-export const ARRIVE_BEFORE = {
-  civilDawn: 'the first light',
-  rise: 'sunrise',
-  start: 'the start',
-} as const;
-
 /** When to be in place: the time to settle before the first light, or before the start without one. */
 export function arrivalOf({
   place,
@@ -150,12 +144,6 @@ export function watchesAt(
       );
     }),
   ];
-}
-
-/** "a visit every 25 minutes", for an hour that one waits through. */
-export function visitInWords({ rate, visits }: HourlyVisits): string {
-  if (visits === 0) return 'none seen';
-  return rate >= 1 ? `${rate.toFixed(1)} an hour` : `one in ${Math.round(60 / rate)} minutes`;
 }
 
 /** The hours of a shoot by the clock. */

@@ -68,8 +68,8 @@ test('back light sends one to the other side than front light', () => {
 
 test('on the pitch the refusal says why; what a place gives up are its weakest parts', () => {
   expect(placeAt(result, request, { x: 0, y: 0 }).refusals).toEqual([
-    'inside the field of play',
-    'inside Run-off, 2 m at the sides and 3 m at the ends',
+    { kind: 'inside', name: 'the field of play' },
+    { kind: 'inside', name: 'Run-off, 2 m at the sides and 3 m at the ends' },
   ]);
   const [first, second] = weakest(
     (places[2] as (typeof places)[number]).shots[0]?.score as PositionScore,

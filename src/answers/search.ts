@@ -6,6 +6,7 @@ import {
   type Lens,
   type LightWanted,
   type Point2,
+  type PositionRefusal,
   type PositionScore,
   type ScoredShot,
   type SearchRequest,
@@ -143,7 +144,7 @@ export interface Place extends Point2 {
   /** Mean over the marks. */
   readonly total: number;
   /** Why one may not stand there; empty where one may. */
-  readonly refusals: readonly string[];
+  readonly refusals: readonly PositionRefusal[];
   readonly shots: readonly ShotThere[];
 }
 
@@ -157,6 +158,12 @@ function cellOf({ area, columns, rows }: SearchResult, { x, y }: Point2): number
     Math.min(most - 1, Math.max(0, Math.floor(value / area.stepM)));
   return within(y - area.minY, rows) * columns + within(x - area.minX, columns);
 }
+
+/** Each reason once, however many marks give it. */
+const different = (refusals: readonly PositionRefusal[]): readonly PositionRefusal[] =>
+  refusals.filter(
+    (one, i) => i === refusals.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)),
+  );
 
 /**
  * The score of one point, by the very arithmetic of the search: each mark at the hour and with the
@@ -184,7 +191,7 @@ export function placeAt(result: SearchResult, request: AskedSearch, at: Point2):
     total: totals.reduce((a, b) => a + b, 0) / totals.length,
     // One may not stand there for all, or is only too near to one of them.
     refusals: there.every(({ score }) => score.refusals.length > 0)
-      ? [...new Set(there.flatMap(({ score }) => score.refusals))]
+      ? different(there.flatMap(({ score }) => score.refusals))
       : [],
     shots: there,
   };

@@ -1,4 +1,4 @@
-import { refusals, sunEvents } from '@/core';
+import { refusals, sunEvents, type Refusal } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf, localMinuteOf } from '@/records/times';
 import { subjectOf } from '@/records/own-subject';
@@ -14,7 +14,7 @@ import { chosenPosition, type Setup } from './view';
 export type Lack =
   | { readonly kind: 'noShots' }
   /** The place chosen is one where nobody may stand. */
-  | { readonly kind: 'placeRefused'; readonly position: string; readonly why: string }
+  | { readonly kind: 'placeRefused'; readonly position: string; readonly why: Refusal }
   /** The shoot runs on after sunset, and no lamps are set. */
   | { readonly kind: 'noLamps'; readonly sunsetMs: number }
   | { readonly kind: 'short'; readonly fromMs: number }

@@ -33,7 +33,8 @@ export interface BurstRow extends Buffer {
 
 export interface Stores {
   readonly frames: number;
-  readonly framesWhy: string;
+  /** Where that number is from: one's own, what is owed, or what is usual. */
+  readonly framesBy: 'own' | 'owed' | 'usual';
   readonly fileMb: number;
   readonly gigabytes: number;
   readonly cards: { readonly need: number; readonly have: number; readonly name: string };
@@ -58,11 +59,7 @@ export function storesOf(shoot: Pick<Shoot, 'kit' | 'shots' | 'brief'>, coldestC
   const body = bodyOf(kit);
   const owed = framesExpected(shots.map(({ quota, technique }) => ({ count: quota, technique })));
   const frames = kit.frames ?? (owed || USUAL_FRAMES);
-  const framesWhy = kit.frames
-    ? 'your own figure'
-    : owed
-      ? 'what is owed, at the share of frames that is usually kept'
-      : 'a usual number: nothing is promised yet';
+  const framesBy = kit.frames ? 'own' : owed ? 'owed' : 'usual';
   const cards = itemsOf(kit, 'card');
   const card = cards.reduce(
     (best, next) => (next.gb > best.gb || best.count === 0 ? next : best),
@@ -75,7 +72,7 @@ export function storesOf(shoot: Pick<Shoot, 'kit' | 'shots' | 'brief'>, coldestC
   const power = batteriesFor({ frames, ratedFrames: body.framesPerBattery, temperatureC });
   return {
     frames,
-    framesWhy,
+    framesBy,
     fileMb,
     gigabytes: (frames * fileMb) / 1000,
     cards: { need, have: cards.reduce((sum, { count }) => sum + count, 0), name: card.name },
@@ -98,9 +95,3 @@ export function storesOf(shoot: Pick<Shoot, 'kit' | 'shots' | 'brief'>, coldestC
     holds: cards.reduce((sum, { gb, count }) => sum + count * Math.floor((gb * 1000) / fileMb), 0),
   };
 }
-
-/** "3.7 s, 44 frames; empty again in 12 s", or that the card keeps up. */
-export const burstInWords = ({ burstS, burstFrames, clearS }: Buffer): string =>
-  burstS === Infinity
-    ? 'as long as you like: the card keeps up'
-    : `${burstS.toFixed(1)} s, ${burstFrames} frames; empty again in ${Math.round(clearS)} s`;

@@ -1,4 +1,4 @@
-import { degrees, inUnits, setUnits, shownIn, unitsNow, written } from './units';
+import { degrees, setUnits, shownIn, unitsNow, written } from './units';
 
 afterEach(() => setUnits('metric'));
 
@@ -6,7 +6,6 @@ test('metres are what is written unless feet are chosen', () => {
   expect(unitsNow()).toBe('metric');
   expect(written(23.88, 'm', 1)).toBe('23.9 m');
   expect(degrees(14.4)).toBe('14 °C');
-  expect(inUnits('30 m to walk')).toBe('30 m to walk');
   expect(shownIn('m')).toEqual({ unit: 'm', each: 1 });
 });
 
@@ -16,7 +15,4 @@ test('in feet: 0.3048 m a foot, 0.44704 m/s a mile an hour, exactly', () => {
   expect(written(9.388, 'm/s', 1)).toBe('21.0 mph');
   expect(written(1.609344, 'km', 2)).toBe('1.00 mi');
   expect(degrees(100)).toBe('212 °F');
-  expect(inUnits('22.5 m is nearer than 24 m, at 5 m/s, 200 mm')).toBe(
-    '73.8 ft is nearer than 79 ft, at 11 mph, 200 mm',
-  );
 });

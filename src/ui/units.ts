@@ -72,11 +72,3 @@ export function written(value: number, unit: 'm' | 'm/s' | 'km', places: number)
 /** "14 °C" or "57 °F". */
 export const degrees = (celsius: number): string =>
   units === 'imperial' ? `${Math.round(celsius * 1.8 + 32)} °F` : `${Math.round(celsius)} °C`;
-
-/** A metric sentence, its lengths and speeds turned where feet are in force. */
-export const inUnits = (sentence: string): string =>
-  units === 'metric'
-    ? sentence
-    : sentence.replace(/(\d+(?:\.(\d+))?) (m\/s|m)(?![\w/])/g, (_all, value, decimals, unit) =>
-        written(Number(value), unit as 'm' | 'm/s', decimals ? 1 : 0),
-      );

@@ -1,6 +1,6 @@
 export { settingsCard, type CardLight, type CardRow, type SettingsCard, type Turn } from './card';
 export type { WayOut } from './levers';
-export { exposureMode, type ExposureMode, type ModeAdvice } from './mode';
+export { exposureMode, type ExposureMode, type ModeAdvice, type ModeWhy } from './mode';
 export { exposedEv, filterFor, RIGHT_WITHIN_STOPS, type Settings } from './path';
 export type { NowThen, Price } from './price';
 export {

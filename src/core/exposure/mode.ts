@@ -2,9 +2,18 @@ import { atLeast, finite, nonEmpty } from '../check';
 
 export type ExposureMode = 'manual' | 'manualForSun' | 'autoIso' | 'aperturePriority';
 
+/** What speaks for a mode, in stops. */
+export type ModeWhy =
+  | { readonly kind: 'setOnce'; readonly steadyStops: number; readonly evenStops: number }
+  | { readonly kind: 'turnAsItGoes'; readonly evenStops: number; readonly throughStops: number }
+  | { readonly kind: 'inTheSun'; readonly overShadeStops: number }
+  | { readonly kind: 'clicks'; readonly unevennessStops: number; readonly fooledStops: number }
+  | { readonly kind: 'tooManyClicks'; readonly unevennessStops: number; readonly clicks: number }
+  | { readonly kind: 'unforeseen'; readonly variabilityStops: number };
+
 export interface ModeAdvice {
   readonly mode: ExposureMode;
-  readonly why: string;
+  readonly why: ModeWhy;
   /** Compensation to dial where the camera meters: the middle of the meter errors. */
   readonly compensationStops: number;
 }
@@ -22,8 +31,6 @@ const middle = (values: readonly number[]): number => {
     ? (sorted[half] as number)
     : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2;
 };
-
-const say = (stops: number): string => `${stops.toFixed(1)} stops`;
 
 /**
  * Manual, or automatic ISO with limits. Light that is even and steady within a stop: manual, with
@@ -73,32 +80,26 @@ export function exposureMode({
       compensationStops,
       why:
         throughStops <= SET_ONCE_STOPS
-          ? `steady within ${say(variabilityStops)} and even within ${say(evenStops)}: set it once, click for each zone`
-          : `even within ${say(evenStops)}, but ${say(throughStops)} of change in these hours: turn as the card says`,
+          ? { kind: 'setOnce', steadyStops: variabilityStops, evenStops }
+          : { kind: 'turnAsItGoes', evenStops, throughStops },
     };
   }
   if (steady && sunPocket) {
     return {
       mode: 'manualForSun',
       compensationStops,
-      why: `the picture lies in the sun, ${say(unevennessStops)} over the shade: set for the sun and let the rest go dark`,
+      why: { kind: 'inTheSun', overShadeStops: unevennessStops },
     };
   }
   if (steady && unevennessStops < TOO_MANY_CLICKS_STOPS && fooledStops > unevennessStops) {
     return {
       mode: 'manual',
       compensationStops,
-      why: `zones differ by ${say(unevennessStops)}, a meter would stray by ${say(fooledStops)}: click for each zone`,
+      why: { kind: 'clicks', unevennessStops, fooledStops },
     };
   }
-  const why = steady
-    ? `zones differ by ${say(unevennessStops)}, ${Math.round(unevennessStops * 3)} clicks: too many to turn by hand`
-    : `the light may change by ${say(variabilityStops)} unforeseen`;
-  return timeMatters
-    ? { mode: 'autoIso', compensationStops, why }
-    : {
-        mode: 'aperturePriority',
-        compensationStops,
-        why: `${why}; nothing moves fast enough for its time to matter`,
-      };
+  const why: ModeWhy = steady
+    ? { kind: 'tooManyClicks', unevennessStops, clicks: Math.round(unevennessStops * 3) }
+    : { kind: 'unforeseen', variabilityStops };
+  return { mode: timeMatters ? 'autoIso' : 'aperturePriority', compensationStops, why };
 }

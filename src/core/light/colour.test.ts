@@ -18,7 +18,8 @@ const at = (hour: number, change: Partial<LitScene> = {}) =>
 
 test('light has the colour one would set: common practice, no source', () => {
   expect(at(12).kelvin).toBe(5500);
-  expect(at(19.6).name).toBe('warm low sun');
+  expect(at(19.6)).toEqual({ kind: 'sun', warm: true, kelvin: 4000 });
+  expect(at(12).warm).toBe(false);
   expect(at(12, { sky: 'overcast' }).kelvin).toBe(6500);
   expect(at(21).kind).toBe('twilight');
   expect(at(21, { lampLux: 500 }).kind).toBe('lamps');

@@ -5,24 +5,25 @@ import type { SubjectLight } from './subject';
 export interface LightColour {
   readonly kind: LightKind;
   readonly kelvin: number;
-  readonly name: string;
+  /** A sun so low that it is warm. */
+  readonly warm: boolean;
 }
 
 /** A sun lower than this is warm. Common practice, no source. */
 const LOW_SUN_DEG = 12;
 /** Round settings of the white balance. Common practice, no source. */
-const KELVIN: Readonly<Record<LightKind, Omit<LightColour, 'kind'>>> = {
-  sun: { kelvin: 5500, name: 'daylight' },
-  shade: { kelvin: 7500, name: 'cool shade' },
-  overcast: { kelvin: 6500, name: 'grey sky' },
-  twilight: { kelvin: 9000, name: 'blue hour' },
-  lamps: { kelvin: 4000, name: 'lamps: take a card shot' },
+const KELVIN: Readonly<Record<LightKind, number>> = {
+  sun: 5500,
+  shade: 7500,
+  overcast: 6500,
+  twilight: 9000,
+  lamps: 4000,
 };
-const WARM_SUN = { kelvin: 4000, name: 'warm low sun' };
+const WARM_SUN_KELVIN = 4000;
 
 /** Colour class of a light; a fixed setting to begin with, which a card shot betters. */
 export function lightColour(light: SubjectLight): LightColour {
   const kind = lightKind(light);
-  const low = kind === 'sun' && light.sun.altitudeDeg < LOW_SUN_DEG;
-  return { kind, ...(low ? WARM_SUN : KELVIN[kind]) };
+  const warm = kind === 'sun' && light.sun.altitudeDeg < LOW_SUN_DEG;
+  return { kind, warm, kelvin: warm ? WARM_SUN_KELVIN : KELVIN[kind] };
 }

@@ -111,7 +111,7 @@ test('too far for the lens: nearer, or the longer one', () => {
 test('where one may not stand it scores nothing, and a move off it is advised', () => {
   const { score, advice } = comparePosition({ id: 'on', x: 0, y: 8, cameraHeightM: 1.2 }, REQUEST);
   expect(score.total).toBe(0);
-  expect(score.refusals).toContain('inside the pitch');
+  expect(score.refusals).toContainEqual({ kind: 'inside', name: 'the pitch' });
   expect(advice[0]?.lever).toBe('move');
 });
 

@@ -17,7 +17,13 @@ export {
 } from './day';
 export type { MissedReason } from './day-missed';
 export type { FaceWanted, LightWanted } from './desirability';
-export { scorePosition, type PartScore, type PositionScore } from './score';
+export {
+  scorePosition,
+  type PartScore,
+  type PositionRefusal,
+  type PositionScore,
+  type ScoreWhy,
+} from './score';
 export {
   cellAt,
   createSearch,

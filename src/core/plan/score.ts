@@ -1,8 +1,8 @@
 import { above } from '../check';
 import { onFasterMark } from '../exposure/request';
 import { ev as evOf } from '../quantity/ev';
-import { formatShutter, nearestMark } from '../quantity/scales';
-import { refusals } from '../site/limits';
+import { nearestMark } from '../quantity/scales';
+import { refusals, type Refusal } from '../site/limits';
 import { exposureDesirability } from './desirability';
 import {
   emptyCell,
@@ -27,20 +27,56 @@ import type {
   ScorePart,
 } from './types';
 
+/** What a part of a score stands on. Lengths in metres, shares from 0 to 1. */
+export type ScoreWhy =
+  | { readonly kind: 'withinNearestFocus'; readonly distanceM: number; readonly nearestM: number }
+  | {
+      readonly kind: 'fills';
+      readonly fill: number;
+      readonly focalMm: number;
+      readonly wanted: number;
+    }
+  | { readonly kind: 'faceOff'; readonly offDeg: number }
+  /** The background, as many times as far as the subject; nothing behind without it. */
+  | { readonly kind: 'behind'; readonly timesAsFar?: number; readonly blurShare: number }
+  | { readonly kind: 'inTheWay' }
+  | { readonly kind: 'clear' }
+  | { readonly kind: 'walk'; readonly walkM: number }
+  /** The sun's way round from behind the camera: 180 is in the frame. */
+  | { readonly kind: 'sun'; readonly phaseDeg: number }
+  | { readonly kind: 'noSun' }
+  | { readonly kind: 'noPicture' }
+  | {
+      readonly kind: 'light';
+      readonly ev: number;
+      /** Over what the time wanted needs at that aperture; below 0 it is short. */
+      readonly spareStops: number;
+      readonly shutterS: number;
+      readonly aperture: number;
+    };
+
 export interface PartScore {
   readonly name: ScorePart;
   /** 0 (useless) to 1 (all one could wish). */
   readonly desirability: number;
-  /** The number it stands on, in words. */
-  readonly why: string;
+  readonly why: ScoreWhy;
 }
+
+/** Why a position scores nothing: one may not stand there, or it disturbs what is photographed. */
+export type PositionRefusal =
+  | Refusal
+  | {
+      readonly kind: 'disturbs';
+      readonly distanceM: number;
+      readonly keepAwayM: number;
+    };
 
 export interface PositionScore {
   /** 0 to 1: the weighted geometric mean of the parts; 0 where one may not stand. */
   readonly total: number;
   readonly parts: readonly PartScore[];
   /** Why one may not or can not stand there; empty when allowed. */
-  readonly refusals: readonly string[];
+  readonly refusals: readonly PositionRefusal[];
   /** What the score was reached with. */
   readonly focalMm: number;
   readonly shutterS: number;
@@ -49,8 +85,6 @@ export interface PositionScore {
   readonly evNeeded: number;
   readonly fill: number;
 }
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** Light that the must needs, its time on the dial as the answer sets it; 0 where there is no picture. */
 const evNeededOnDial = ({ shutterS, widest }: LensView, { iso }: ScoredKit): number =>
@@ -73,7 +107,7 @@ function reasons(
 ): readonly PartScore[] {
   const spare = time.ev - evNeededOnDial(lens, kit);
   const near = cell.distanceM < kit.lens.nearestFocusM;
-  const part = (name: ScorePart, desirability: number, why: string): PartScore => ({
+  const part = (name: ScorePart, desirability: number, why: ScoreWhy): PartScore => ({
     name,
     desirability,
     why,
@@ -84,32 +118,38 @@ function reasons(
       'reach',
       lens.reach,
       near
-        ? `${cell.distanceM.toFixed(1)} m is nearer than the lens focuses, ${kit.lens.nearestFocusM} m`
-        : `fills ${percent(lens.fill)} at ${Math.round(lens.focalMm)} mm, wanted ${percent(shot.fill)}`,
+        ? {
+            kind: 'withinNearestFocus',
+            distanceM: cell.distanceM,
+            nearestM: kit.lens.nearestFocusM,
+          }
+        : { kind: 'fills', fill: lens.fill, focalMm: lens.focalMm, wanted: shot.fill },
     ),
-    part('face', lens.face, `the face is ${Math.round(cell.faceOffDeg)}° off the camera`),
-    part(
-      'backdrop',
-      near ? 0 : lens.backdrop,
-      backdropM === Infinity
-        ? `nothing behind; blur disc ${percent(lens.blurShare)} of the frame`
-        : `background ${(backdropM / cell.levelM).toFixed(1)} times as far; blur disc ${(lens.blurShare * 100).toFixed(1)} % of the frame`,
-    ),
-    part('view', lens.view, cell.sight.blocked ? 'something stands in the way' : 'clear'),
-    part('walk', lens.walk, `${Math.round(cell.walkM)} m to walk`),
+    part('face', lens.face, { kind: 'faceOff', offDeg: cell.faceOffDeg }),
+    part('backdrop', near ? 0 : lens.backdrop, {
+      kind: 'behind',
+      ...(backdropM < Infinity && { timesAsFar: backdropM / cell.levelM }),
+      blurShare: lens.blurShare,
+    }),
+    part('view', lens.view, { kind: cell.sight.blocked ? 'inTheWay' : 'clear' }),
+    part('walk', lens.walk, { kind: 'walk', walkM: cell.walkM }),
     part(
       'light',
       light,
-      moment.sunlit
-        ? `the sun ${Math.round(time.phaseDeg)}° round from behind the camera`
-        : 'no sun on the mark',
+      moment.sunlit ? { kind: 'sun', phaseDeg: time.phaseDeg } : { kind: 'noSun' },
     ),
     part(
       'exposure',
       near ? 0 : exposureDesirability(spare),
       near
-        ? 'no picture from here'
-        : `EV ${time.ev.toFixed(1)}, ${Math.abs(spare).toFixed(1)} stops ${spare < 0 ? 'short of' : 'over'} ${formatShutter(onFasterMark(lens.shutterS))} at f/${lens.widest.toFixed(1)}`,
+        ? { kind: 'noPicture' }
+        : {
+            kind: 'light',
+            ev: time.ev,
+            spareStops: spare,
+            shutterS: onFasterMark(lens.shutterS),
+            aperture: lens.widest,
+          },
     ),
   ];
 }
@@ -138,10 +178,10 @@ export function scorePosition(
   const times = emptyTimes(1);
   const best: BestMoment = { time: -1, log: -Infinity };
   viewCell(prepared, position.x, position.y, position.cameraHeightM, cell);
-  const forbidden = [
+  const forbidden: readonly PositionRefusal[] = [
     ...refusals(position, site.limits),
     ...(tooClose(cell, site)
-      ? [`${cell.levelM.toFixed(1)} m from the mark, nearer than ${site.keepAwayM} m`]
+      ? [{ kind: 'disturbs' as const, distanceM: cell.levelM, keepAwayM: site.keepAwayM ?? 0 }]
       : []),
   ];
   if (cell.levelM === 0) {

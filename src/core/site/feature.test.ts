@@ -49,10 +49,14 @@ test('one may not stand in a keep-out, a stand or a wood, but may in a hide', ()
     feature({ kind: 'hide', points: SQUARE, heightM: 2 }),
     feature({ kind: 'hill', points: [], fromDeg: 0, toDeg: 90, elevationDeg: 5 }),
   ];
-  expect(refusals({ x: 5, y: 5 }, limitsOf(site))).toEqual(['inside the landing']);
+  expect(refusals({ x: 5, y: 5 }, limitsOf(site))).toEqual([
+    { kind: 'inside', name: 'the landing' },
+  ]);
   expect(refusals({ x: 15, y: 5 }, limitsOf(site))).toEqual([]);
   const stand = feature({ kind: 'stand', name: 'the stand', points: SQUARE, heightM: 6 });
-  expect(refusals({ x: 5, y: 5 }, limitsOf([stand]))).toEqual(['inside the stand']);
+  expect(refusals({ x: 5, y: 5 }, limitsOf([stand]))).toEqual([
+    { kind: 'inside', name: 'the stand' },
+  ]);
 });
 
 const corner = fc.record({

@@ -20,7 +20,14 @@ export {
 } from './fence';
 export { insidePolygon, turned } from './frame';
 export { toGeographic, toLocal, type GeoPoint } from './geodesy';
-export { refusals, THROW_SECTOR_DEG, throwSector, type Limit, type Throw } from './limits';
+export {
+  refusals,
+  THROW_SECTOR_DEG,
+  throwSector,
+  type Limit,
+  type Refusal,
+  type Throw,
+} from './limits';
 export {
   asRectangle,
   measure,

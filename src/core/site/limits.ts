@@ -51,16 +51,22 @@ export interface Limit {
   readonly keep: 'out' | 'in';
 }
 
+/** Why one may not stand somewhere: within what is to be kept out of, or out of what is to be kept within. */
+export interface Refusal {
+  readonly kind: 'inside' | 'outside';
+  readonly name: string;
+}
+
 /**
  * Reasons why one may not stand at a point; none when it is allowed. Officials and the venue have
  * the last word.
  * @throws RangeError for an area under three corners
  */
-export function refusals(point: Point2, limits: readonly Limit[]): readonly string[] {
-  return limits.flatMap(({ name, area, keep }) => {
+export function refusals(point: Point2, limits: readonly Limit[]): readonly Refusal[] {
+  return limits.flatMap(({ name, area, keep }): readonly Refusal[] => {
     nonEmpty(`area of ${name}`, area, 3);
     const inside = insidePolygon(point, area);
-    if (keep === 'out') return inside ? [`inside ${name}`] : [];
-    return inside ? [] : [`outside ${name}`];
+    if (keep === 'out') return inside ? [{ kind: 'inside', name }] : [];
+    return inside ? [] : [{ kind: 'outside', name }];
   });
 }

@@ -13,7 +13,8 @@ import {
   lostAhead,
   nextInWords,
 } from '@/features/shoot/day-lines';
-import { ARRIVE_BEFORE, arrivalOf } from '@/answers/nature';
+import { arrivalOf } from '@/answers/nature';
+import { ARRIVE_BEFORE } from '@/features/shoot/visit-words';
 import { useDay } from '@/features/shoot/use-day';
 
 /** An event that was due so long ago has been and gone. */

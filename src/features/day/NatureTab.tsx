@@ -13,15 +13,8 @@ import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import {
-  ARRIVE_BEFORE,
-  arrivalOf,
-  clockHours,
-  litSpans,
-  visitInWords,
-  visitsByHour,
-  watchesAt,
-} from '@/answers/nature';
+import { arrivalOf, clockHours, litSpans, visitsByHour, watchesAt } from '@/answers/nature';
+import { ARRIVE_BEFORE, visitInWords } from '@/features/shoot/visit-words';
 import { NatureTimeSheet, WatchSheet } from './NatureSheets';
 
 const HOUR_MS = 3_600_000;

@@ -1,3 +1,4 @@
+import { refusalsInWords } from '@/features/shoot/score-words';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import type { Compared } from '@/core';
@@ -102,7 +103,7 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
       </View>
       <Text kind="small">
         {score.refusals.length > 0
-          ? `Off limits: ${score.refusals.join(', ')}.`
+          ? `Off limits: ${refusalsInWords(score.refusals)}.`
           : `Weakest: ${weakest(score)
               .map(({ why }) => why)
               .join('; ')}.`}

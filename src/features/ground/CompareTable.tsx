@@ -1,3 +1,4 @@
+import { refusalsInWords } from '@/features/shoot/score-words';
 import { View } from 'react-native';
 import type { Compared } from '@/core';
 import { useShown } from '@/features/shoot/open-shoot';
@@ -45,7 +46,7 @@ export function CompareTable({
             </View>
             {SORTS.map(({ value }) => {
               const { points, why } = partOf(entry, value);
-              const words = value === 'total' ? entry.score.refusals.join(', ') : why;
+              const words = value === 'total' ? refusalsInWords(entry.score.refusals) : why;
               return (
                 <View key={value} role="cell" className={`pr-2 ${PART_WIDTH}`}>
                   <Text kind="figure">{points}</Text>

@@ -1,3 +1,4 @@
+import { refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { ballOf } from '@/answers/answer';
@@ -107,7 +108,7 @@ function Advised() {
   if (score.refusals.length > 0) {
     return (
       <View className="min-h-touch justify-center">
-        <Text kind="small">{`Off limits: ${score.refusals.join(', ')}.`}</Text>
+        <Text kind="small">{`Off limits: ${refusalsInWords(score.refusals)}.`}</Text>
       </View>
     );
   }
@@ -116,7 +117,7 @@ function Advised() {
     return (
       <View className="min-h-touch justify-center">
         <Text kind="small" ink="quiet">
-          {`Nothing near would better it. Weakest: ${worst?.why ?? ''}.`}
+          {`Nothing near would better it. Weakest: ${worst ? scoreWhyInWords(worst.why) : ''}.`}
         </Text>
       </View>
     );

@@ -1,3 +1,4 @@
+import { refusalInWords, refusalsInWords } from '@/features/shoot/score-words';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { bearingDeg, type SearchResult } from '@/core';
@@ -160,7 +161,7 @@ function Found({
   const places = bestPlaces(result, request);
   return (
     <>
-      <Text>{`Where you stand now: ${here.refusals[0] ?? outOfHundred(here.total)}.`}</Text>
+      <Text>{`Where you stand now: ${here.refusals[0] ? refusalInWords(here.refusals[0]) : outOfHundred(here.total)}.`}</Text>
       {probed ? (
         <Tapped key={`${probed.x} ${probed.y}`}>
           <PlaceWords
@@ -234,7 +235,7 @@ function PlaceWords({
 }) {
   const { clock } = useShown('clock');
   if (place.refusals.length > 0) {
-    return <Text>{`Off limits: ${place.refusals.join('; ')}.`}</Text>;
+    return <Text>{`Off limits: ${refusalsInWords(place.refusals)}.`}</Text>;
   }
   return (
     <>
@@ -260,7 +261,7 @@ function shotInWords(
 ): string {
   const mark = shots[i]?.mark ?? place;
   const name = shots.length > 1 ? `${markName}, ${outOfHundred(score.total)}: ` : '';
-  if (score.refusals.length > 0) return `${name}${score.refusals.join('; ')}.`;
+  if (score.refusals.length > 0) return `${name}${refusalsInWords(score.refusals)}.`;
   const when = timesMs.length > 1 ? ` at ${clock(timeMs)}` : '';
   const lens = kits.length > 1 ? ` with the ${kitName}` : '';
   const away = `${metres(Math.hypot(mark.x - place.x, mark.y - place.y))}, looking ${bearingInWords(bearingDeg(place, mark))}`;

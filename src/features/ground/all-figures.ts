@@ -1,3 +1,4 @@
+import { refusalInWords } from '@/features/shoot/score-words';
 import { limitsOf, refusals } from '@/core';
 import { alongSight } from '@/answers/along-sight';
 import { ballOf } from '@/answers/answer';
@@ -64,7 +65,9 @@ function rowOf(line: ReportLine, shoot: Shoot): FiguresRow {
     ball: ballOf(view, answer),
     settings: `${shutter} ${aperture} ${iso}`,
     cautions: [
-      ...refusals(position, limitsOf(shoot.features)).map((why) => `stands ${why}`),
+      ...refusals(position, limitsOf(shoot.features)).map(
+        (refusal) => `stands ${refusalInWords(refusal)}`,
+      ),
       ...(onFieldOfPlay(shoot.ground.template, shoot.ground.bearingDeg, position)
         ? ['stands on the field of play']
         : []),

@@ -14,7 +14,8 @@ import { changeItem } from '@/records/edit-site';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, type ShootHours } from '@/records/times';
 import { searchRequestOf, type Wish } from '@/answers/search';
-import { inUnits, written } from '@/ui/units';
+import { scoreWhyInWords } from '@/features/shoot/score-words';
+import { written } from '@/ui/units';
 
 /** Positions side by side: what is asked, in what order they are shown, and what is advised. */
 
@@ -78,7 +79,7 @@ export function partOf({ score }: Compared, key: SortKey): { points: string; why
   if (key === 'total') return { points: String(Math.round(score.total * 100)), why: '' };
   const part = score.parts.find(({ name }) => name === key);
   return part
-    ? { points: String(Math.round(part.desirability * 100)), why: inUnits(part.why) }
+    ? { points: String(Math.round(part.desirability * 100)), why: scoreWhyInWords(part.why) }
     : { points: '–', why: '' };
 }
 

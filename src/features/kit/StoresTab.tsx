@@ -3,11 +3,11 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Heading, Text } from '@/ui/Text';
-import { burstInWords, type Stores } from '@/answers/stores';
+import type { Stores } from '@/answers/stores';
 import { useChangeKit } from './use-kit';
+import { burstInWords, FRAMES_BY } from './stores-words';
 
 /** With a capital: it begins a line. */
-const begun = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 const FORMS = { raw: 'Raw', jpeg: 'JPEG', both: 'Raw and JPEG' } as const;
 
@@ -15,7 +15,7 @@ const FORMS = { raw: 'Raw', jpeg: 'JPEG', both: 'Raw and JPEG' } as const;
 export function StoresTab({ stores }: { readonly stores: Stores }) {
   const { brief, kit } = useShown('shoot').shoot;
   const change = useChangeKit();
-  const { frames, framesWhy, cards, batteries, bursts, gigabytes, holds } = stores;
+  const { frames, framesBy, cards, batteries, bursts, gigabytes, holds } = stores;
   const figures = [
     {
       name: 'Cards',
@@ -44,7 +44,7 @@ export function StoresTab({ stores }: { readonly stores: Stores }) {
         </Text>
         <Text kind="title">{frames}</Text>
         <Text kind="small" ink="quiet">
-          {`${begun(framesWhy)}.`}
+          {`${FRAMES_BY[framesBy]}.`}
         </Text>
       </View>
       <NumberField

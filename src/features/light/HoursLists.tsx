@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { lightColour } from '@/core';
+import { lightColour, type LightColour } from '@/core';
 import { worstOf } from '@/answers/light-plan';
 import { takenUp } from '@/answers/owed';
 import { lightThroughInWords } from '@/features/shoot/light-words';
@@ -11,9 +11,18 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import type { DayLight, Seen } from './use-day-light';
 
+const COLOUR_NAMES: Readonly<Record<LightColour['kind'], string>> = {
+  sun: 'daylight',
+  shade: 'cool shade',
+  overcast: 'grey sky',
+  twilight: 'blue hour',
+  lamps: 'lamps: take a card shot',
+};
+
 /** "White balance: fix 5200 K so that frames match." */
 export function colourInWords({ answer }: Seen): string {
-  const { kelvin, name } = lightColour(answer.light);
+  const { kind, warm, kelvin } = lightColour(answer.light);
+  const name = warm ? 'warm low sun' : COLOUR_NAMES[kind];
   return `White balance: fix ${kelvin} K so that frames match (${name}).`;
 }
 

@@ -15,7 +15,8 @@ import { fooledStops } from '@/answers/fooled';
 import { exposureDemands } from '@/answers/answer';
 import { useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
-import { stops } from '@/features/shoot/words';
+import { sentence, stops } from '@/features/shoot/words';
+import { modeWhyInWords } from './mode-words';
 import { METER_SCENES } from '@/presets/meter-scenes';
 import { Heading, Text } from '@/ui/Text';
 
@@ -74,7 +75,7 @@ export function ModeSection({ seen }: { readonly seen: Seen }) {
       <Heading level={2} kind="figure">
         {MODES[advice.mode]}
       </Heading>
-      <Text>{`${advice.why[0]?.toUpperCase()}${advice.why.slice(1)}.`}</Text>
+      <Text>{sentence(modeWhyInWords(advice))}</Text>
       {advice.mode === 'autoIso' ? (
         <AutoIsoLimits autoIso={autoIso} shutterS={settings.shutterS} />
       ) : (

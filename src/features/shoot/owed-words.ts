@@ -2,6 +2,7 @@ import type { OwedShot } from '@/answers/owed';
 import { wayInShort } from './exposure-words';
 import { lightThroughInWords } from './light-words';
 import { stops } from './words';
+import { refusalInWords } from './score-words';
 
 /** How it stands with a promised shot, in a line, and its sign. */
 
@@ -40,7 +41,7 @@ function stateInWords(
     case 'outOfReach':
       return 'out of reach with this bag';
     case 'notAllowed':
-      return `not allowed: ${served.position.name} stands ${served.refusals[0] ?? 'where nobody may'}`;
+      return `not allowed: ${served.position.name} stands ${served.refusals[0] ? refusalInWords(served.refusals[0]) : 'where nobody may'}`;
     case 'light': {
       const { light } = state;
       if (light.kind === 'holds') return `works to the end from ${served.position.name}`;

@@ -1,4 +1,5 @@
 import type { Lack, StepState } from '@/answers/step-states';
+import { refusalInWords } from './score-words';
 
 /** What a step has settled or lacks, in a few words. */
 
@@ -10,7 +11,7 @@ export function lackInWords(lack: Lack, clock: (ms: number) => string): string {
     case 'noShots':
       return 'no shot promised yet';
     case 'placeRefused':
-      return `${lack.position} stands ${lack.why}`;
+      return `${lack.position} stands ${refusalInWords(lack.why)}`;
     case 'noLamps':
       return `sunset at ${clock(lack.sunsetMs)}, no lamps set`;
     case 'short':

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { limitsOf, refusals } from '@/core';
+import { refusalInWords } from './score-words';
 import { chosenPosition } from '@/answers/view';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { useShown } from './open-shoot';
@@ -17,7 +18,8 @@ export function useWarnings(): readonly string[] {
     }
     const keepOuts = features.filter(({ kind }) => kind === 'keepOut');
     return refusals({ x, y }, limitsOf(keepOuts)).map(
-      (why) => `this stands ${why}. Ask whoever is in charge where you may work.`,
+      (refusal) =>
+        `this stands ${refusalInWords(refusal)}. Ask whoever is in charge where you may work.`,
     );
   }, [features, ground, x, y]);
   const sun = seen.ok && seen.answer.sunNearFrame;
