@@ -1,11 +1,12 @@
 /**
  * Puts small faults into the code, one at a time, and asks whether a test falls: `npm run mutants -- [how many] [seed]`.
  * Faults are drawn by chance over core, records, formats and the pure parts of features. The tests beside a file are
- * asked first, then all that rest on it. Works on a copy; the tree is left as it is.
+ * asked first, then all that rest on it, then the types. Works on a copy; the tree is left as it is.
  */
 import { spawnSync } from 'node:child_process';
 import {
   cpSync,
+  existsSync,
   mkdirSync,
   readdirSync,
   readFileSync,
@@ -34,6 +35,9 @@ const COPIED = [
   'tailwind.config.js',
   'app.json',
   'types.d.ts',
+  'expo-env.d.ts',
+  'nativewind-env.d.ts',
+  'metro.config.js',
 ];
 /** Pure TypeScript: what draws and what holds state is tried in the browser. */
 const TRIED =
@@ -136,6 +140,16 @@ function falls(args: readonly string[]): boolean {
   return status !== 0;
 }
 
+/** Whether the types no longer fit: `npm test` asks for them, too. */
+function mistyped(): boolean {
+  const { status } = spawnSync(
+    path.join(ROOT, 'node_modules/.bin/tsc'),
+    ['--noEmit', '--incremental', '--tsBuildInfoFile', 'types.tsbuildinfo', '-p', '.'],
+    { cwd: COPY, stdio: 'ignore', timeout: LONGEST_MS },
+  );
+  return status !== 0;
+}
+
 function dies({ file, text }: Mutant): boolean {
   const place = path.join(COPY, file);
   const whole = readFileSync(place, 'utf8');
@@ -145,7 +159,8 @@ function dies({ file, text }: Mutant): boolean {
   try {
     return (
       falls([`^${path.join(COPY, path.dirname(file))}/[^/]+$`]) ||
-      falls(['--findRelatedTests', file, slow])
+      falls(['--findRelatedTests', file, slow]) ||
+      mistyped()
     );
   } finally {
     writeFileSync(place, whole);
@@ -160,8 +175,12 @@ const all = ['core', 'records', 'formats', 'answers', 'features']
   .flatMap(mutantsOf);
 rmSync(COPY, { recursive: true, force: true });
 mkdirSync(COPY, { recursive: true });
-COPIED.forEach((name) => cpSync(path.join(ROOT, name), path.join(COPY, name), { recursive: true }));
+COPIED.filter((name) => existsSync(path.join(ROOT, name))).forEach((name) =>
+  cpSync(path.join(ROOT, name), path.join(COPY, name), { recursive: true }),
+);
 symlinkSync(path.join(ROOT, 'node_modules'), path.join(COPY, 'node_modules'));
+
+if (mistyped()) throw new Error('the types of the copy do not fit before any fault is put in');
 
 const left: Mutant[] = [];
 for (let i = 0; i < count; i++) {
