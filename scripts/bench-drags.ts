@@ -119,7 +119,7 @@ async function dragsOn(
 }
 
 export async function benchDrags(): Promise<void> {
-  const app = createApp(path.resolve(__dirname, '../dist'));
+  const app = createApp(path.resolve(__dirname, '../dist'), () => []);
   const { server, port } = await listenOnFreePort(app, 0, console.log);
   const browser = await chromium.launch(CHROMIUM);
   console.log('script for each frame of a drag at 60 moves a second');

@@ -119,7 +119,7 @@ async function openSeason(browser: Browser, base: string): Promise<void> {
 /** Cold and warm opening on a slow phone: outline, list, first answer, longest task. */
 export async function benchOpening(): Promise<void> {
   const { server, port } = await listenOnFreePort(
-    createApp(path.resolve(__dirname, '../dist')),
+    createApp(path.resolve(__dirname, '../dist'), () => []),
     0,
     console.log,
   );

@@ -66,6 +66,7 @@ const BUILD_SOURCES = [
   'metro.config.js',
   'tailwind.config.js',
   'package-lock.json',
+  'scripts/places.ts',
   'scripts/chunks.mjs',
   'scripts/stand-ins',
   'scripts/service-worker.mjs',
@@ -83,6 +84,7 @@ export function ensureBuild() {
       CI: '1',
     });
     run('node', ['scripts/chunks.mjs']);
+    run('npx', ['tsx', 'scripts/places.ts']);
     run('node', ['scripts/service-worker.mjs']);
     run('node', ['scripts/compress.mjs']);
   });

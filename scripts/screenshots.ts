@@ -190,7 +190,7 @@ async function savePicture(
 }
 
 async function main(): Promise<void> {
-  const app = createApp(path.resolve(__dirname, '../dist'));
+  const app = createApp(path.resolve(__dirname, '../dist'), () => []);
   const { server, port } = await listenOnFreePort(app, 0, console.log);
   const base = `http://127.0.0.1:${port}`;
   const browser = await chromium.launch(CHROMIUM);

@@ -5,7 +5,9 @@ import path from 'node:path';
 import sirv from 'sirv';
 import { forecastQuerySchema } from '@/records/forecast';
 import { firstProblem } from '@/records/parse';
+import { placesQuerySchema } from '@/records/place';
 import { forecastFor } from './forecast';
+import type { FindPlaces } from './places';
 
 const YEAR_S = 365 * 24 * 60 * 60;
 const HOUR_S = 60 * 60;
@@ -58,12 +60,13 @@ const sentAsBuilt = (distDir: string, cache: (file: string) => string) =>
   });
 
 /**
- * Serves the built app: its files, its page for every address of its own, `/healthz`, and the
- * simulated forecast at `/api/forecast`.
+ * Serves the built app: its files, its page for every address of its own, `/healthz`, places by name at
+ * `/api/places`, and the simulated forecast at `/api/forecast`.
  * @param distDir the folder that the export wrote
+ * @param findPlaces what looks places up by name
  * @throws Error if there is no build there
  */
-export function createApp(distDir: string): Express {
+export function createApp(distDir: string, findPlaces: FindPlaces): Express {
   const page = path.join(distDir, 'index.html');
   if (!existsSync(page)) throw new Error(`${page} is missing: run npm run build first`);
   const app = express();
@@ -108,6 +111,15 @@ export function createApp(distDir: string): Express {
       return;
     }
     response.set('Cache-Control', 'no-cache').json(forecastFor(asked.data));
+  });
+  app.get('/api/places', (request, response) => {
+    const asked = placesQuerySchema.safeParse(request.query);
+    if (!asked.success) {
+      response.status(400).json({ error: firstProblem(asked.error) });
+      return;
+    }
+    response.set('Cache-Control', `public, max-age=${HOUR_S}`);
+    response.json({ places: findPlaces(asked.data.name) });
   });
   app.all('/api/{*path}', (_request, response) => {
     response.status(404).json({ error: 'no such service' });

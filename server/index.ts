@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { createApp } from './app';
 import { listenOnFreePort } from './listen';
+import { readPlaces } from './places';
 import { stopped } from './stop';
 
 const DEFAULT_PORT = 8740;
@@ -12,7 +13,9 @@ if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535) {
 }
 
 async function main(): Promise<void> {
-  const app = createApp(path.resolve(__dirname, '../dist'));
+  const root = path.resolve(__dirname, '..');
+  const findPlaces = readPlaces(path.join(root, 'build/places.json'));
+  const app = createApp(path.join(root, 'dist'), findPlaces);
   const { server, port } = await listenOnFreePort(app, wanted, console.log);
   console.log(`Bright Perch is at http://localhost:${port}`);
 

@@ -24,10 +24,12 @@ function fakeBuild(): string {
   return dir;
 }
 
+const findNone = () => [];
+
 let server: Server;
 let base: string;
 beforeAll(async () => {
-  ({ server } = await listenOnFreePort(createApp(fakeBuild()), 0, jest.fn()));
+  ({ server } = await listenOnFreePort(createApp(fakeBuild(), findNone), 0, jest.fn()));
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
 afterAll(() => new Promise((resolve) => server.close(resolve)));
@@ -110,14 +112,14 @@ test('headers: no script but its own, no eval, no frame, no guessing of types', 
 test('a taken port is said, and the next free one used', async () => {
   const taken = (server.address() as AddressInfo).port;
   const say = jest.fn();
-  const second = await listenOnFreePort(createApp(fakeBuild()), taken, say);
+  const second = await listenOnFreePort(createApp(fakeBuild(), findNone), taken, say);
   expect(second.port).toBeGreaterThan(taken);
   expect(say).toHaveBeenCalledWith(expect.stringContaining(`Port ${taken} is taken`));
   await new Promise((resolve) => second.server.close(resolve));
 });
 
 test('without a build it says what to run', () => {
-  expect(() => createApp('/nowhere')).toThrow('npm run build');
+  expect(() => createApp('/nowhere', findNone)).toThrow('npm run build');
 });
 
 test('the simulated forecast answers a whole question, and says what is wrong with another', async () => {
@@ -145,7 +147,11 @@ test('the simulated forecast answers a whole question, and says what is wrong wi
 });
 
 test('stopped, it answers all who asked in time, and then no one', async () => {
-  const { server: own, port } = await listenOnFreePort(createApp(fakeBuild()), 0, jest.fn());
+  const { server: own, port } = await listenOnFreePort(
+    createApp(fakeBuild(), findNone),
+    0,
+    jest.fn(),
+  );
   const agent = new Agent({ keepAlive: true, maxSockets: 20 });
   const ask = () =>
     new Promise<number | undefined>((resolve, reject) =>
