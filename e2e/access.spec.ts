@@ -150,7 +150,7 @@ async function throughSheets(page: Page, look: Look): Promise<void> {
   await look();
   await page.goto('/new');
   await page.getByRole('button', { name: 'Make the shoot' }).click();
-  await expect(page.getByText(/the title is empty/)).toBeVisible();
+  await expect(page.getByText(/things are still missing/)).toBeVisible();
   await look();
 }
 

@@ -135,3 +135,38 @@ export async function giveFile(
 
 /** Waits until changes that were put off have been written. */
 export const settle = (page: Page) => page.waitForTimeout(400);
+
+/** What is said of a new shoot. */
+export interface NewShoot {
+  /** As its tile says. */
+  readonly ground: string;
+  /** Coordinates in any form. */
+  readonly at: string;
+  readonly date: string;
+  readonly start?: string;
+  readonly end?: string;
+  readonly title?: string;
+}
+
+/** Fills in a new shoot, all but the last press. */
+export async function sayNewShoot(
+  page: Page,
+  { ground, at, date, start = '14:00', end = '16:00', title }: NewShoot,
+): Promise<void> {
+  await page.getByRole('button', { name: ground, exact: true }).click();
+  const field = (label: string) => page.getByLabel(label, { exact: true });
+  await field('Place').fill(at);
+  await page.getByRole('button', { name: /^Take \d/ }).click();
+  await field('Date').fill(date);
+  await field('Start').fill(start);
+  await field('End').fill(end);
+  if (title) await field('Title').fill(title);
+}
+
+/** Makes a new shoot from nothing. */
+export async function makeShoot(page: Page, said: NewShoot): Promise<void> {
+  await page.goto('/new');
+  await sayNewShoot(page, said);
+  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
+}

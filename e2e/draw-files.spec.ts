@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, goTo, groundTool, headline, readAnswer, settle, test } from './app';
+import { expect, goTo, groundTool, headline, makeShoot, readAnswer, settle, test } from './app';
 import { button, field, openDrawing, things } from './drawing';
 
 async function download(page: Page, name: string) {
@@ -133,18 +133,11 @@ test(
   'a left-handed batter is a switch, and another position suits',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/new');
-    await button(page, /^Ground/).click();
-    await page.getByRole('radio', { name: 'Baseball diamond, high school' }).click();
-    for (const [label, value] of [
-      ['Title', 'Diamond'],
-      ['Latitude', '41.2'],
-      ['Longitude', '-88.1'],
-      ['Date', '2027-05-12'],
-    ] as const) {
-      await field(page, label).fill(value);
-    }
-    await button(page, 'Make the shoot').click();
+    await makeShoot(page, {
+      ground: 'Baseball, high school',
+      at: '41.2, -88.1',
+      date: '2027-05-12',
+    });
     await expect(headline(page)).toBeVisible();
     const right = await readAnswer(page);
     await groundTool(page, 'Frame');

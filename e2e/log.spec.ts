@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, giveFile, goTo, openRow, part, settle, test } from './app';
+import { expect, giveFile, goTo, makeShoot, openRow, part, settle, test } from './app';
 import { keptShoot } from './field';
 
 const picture = (file: string) => ({
@@ -153,17 +153,12 @@ test(
     await giveFile(page, 'Import', { ...exported, mimeType: 'application/json' });
     await expect(page.getByRole('listitem')).toHaveCount(4);
     await settle(page);
-    await page.goto('/new');
-    for (const [label, value] of Object.entries({
-      Title: 'Tern Water, autumn heats',
-      Latitude: '52.1',
-      Longitude: '-1.2',
-      Date: '2027-09-18',
-    })) {
-      await page.getByLabel(label, { exact: true }).fill(value);
-    }
-    await page.getByRole('button', { name: 'Make the shoot' }).click();
-    await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
+    await makeShoot(page, {
+      ground: 'Field hockey',
+      at: '52.1, -1.2',
+      date: '2027-09-18',
+      title: 'Tern Water, autumn heats',
+    });
     await goTo(page, 'Brief');
     await openRow(page, 'What earlier shoots taught');
     const lesson = page.getByRole('list', { name: 'Lessons' }).getByRole('listitem').first();

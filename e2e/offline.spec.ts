@@ -30,6 +30,15 @@ test(
     await expect(page.getByRole('region', { name: 'Day' })).toContainText('Shoots', {
       timeout: 20_000,
     });
+    // The browser itself writes an error for a question that reaches nobody: it gets no answer instead.
+    await page.route('**/api/places*', (route) => route.fulfill({ json: {} }));
+    await page.goto('/new');
+    await page.getByRole('button', { name: 'Tennis', exact: true }).click();
+    await page.getByLabel('Place', { exact: true }).fill('melborne');
+    await expect(
+      page.getByRole('list', { name: 'Places found' }).getByRole('button').first(),
+    ).toHaveAccessibleName(/^Melbourne, Victoria, Australia/);
+    await expect(page.getByText(/only the 5000 largest places are known/)).toBeVisible();
     await context.setOffline(false);
   },
 );

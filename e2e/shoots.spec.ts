@@ -8,19 +8,19 @@ import {
   inAnswer,
   openRow,
   readAnswer,
+  sayNewShoot,
   settle,
   test,
 } from './app';
 import { fillUp, keepText, keptText } from './kept';
 
-const FORM = {
-  Title: 'Cup tie under lamps',
-  Latitude: '55.9',
-  Longitude: '-3.2',
-  'True bearing of the long axis': '40',
-  Date: '2027-02-12',
-  Start: '16:00',
-  End: '18:30',
+const CUP_TIE = {
+  ground: 'Field hockey',
+  at: '55.9, -3.2',
+  date: '2027-02-12',
+  start: '16:00',
+  end: '18:30',
+  title: 'Cup tie under lamps',
 };
 
 test(
@@ -29,9 +29,8 @@ test(
   async ({ page }) => {
     await page.goto('/');
     await page.getByRole('button', { name: 'New shoot' }).click();
-    for (const [label, value] of Object.entries(FORM))
-      await page.getByLabel(label, { exact: true }).fill(value);
-    await expect(page.getByText('Times are those of Europe/London.')).toBeVisible();
+    await sayNewShoot(page, CUP_TIE);
+    await expect(page.getByText('Friday 12 February 2027, 16:00 to 18:30.')).toBeVisible();
     await page.getByRole('button', { name: 'Make the shoot' }).click();
     await expect(page).toHaveURL(/\/shoot\/[\w-]+\/ground$/);
     const answer = await readAnswer(page);
@@ -51,13 +50,8 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await page.goto('/new');
-    await page.getByRole('button', { name: /^Ground/ }).click();
-    await page.getByRole('radio', { name: 'Basketball court, FIBA' }).click();
-    await expect(
-      page.getByText(/FIBA Official Rules: 28 by 15 m.*3 places to stand/),
-    ).toBeVisible();
-    for (const [label, value] of Object.entries(FORM))
-      await page.getByLabel(label, { exact: true }).fill(value);
+    await sayNewShoot(page, { ...CUP_TIE, ground: 'Basketball, FIBA' });
+    await expect(page.getByText(/3 places to stand and 5 shots people want/)).toBeVisible();
     await page.getByRole('button', { name: 'Make the shoot' }).click();
     await expect(headline(page)).toBeVisible();
     await expect(page.getByText(/^Lamplight/)).toBeVisible();
@@ -107,16 +101,13 @@ test(
   'latitude 95, an end before the start and an empty title are refused in words',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/new');
-    for (const [label, value] of Object.entries({
-      ...FORM,
-      Title: ' ',
-      Latitude: '95',
-      End: FORM.Start,
-    })) {
+    await page.goto('/shoot/demo-larkmoor/brief');
+    await openRow(page, 'What, where and when');
+    const start = await page.getByLabel('Start', { exact: true }).inputValue();
+    for (const [label, value] of Object.entries({ Title: ' ', Latitude: '95', End: start })) {
       await page.getByLabel(label, { exact: true }).fill(value);
     }
-    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await page.getByRole('button', { name: 'Save the brief' }).click();
     await expect(
       page.getByText('Change this: the title is empty; give the shoot a name'),
     ).toBeVisible();
@@ -127,9 +118,8 @@ test(
       page.getByText(/^Change this: the end is the start, \d\d:\d\d; make it later/),
     ).toBeVisible();
     await expect(page.getByLabel('Title', { exact: true })).toHaveAttribute('aria-invalid', 'true');
-    await expect(page).toHaveURL(/\/new$/);
     await page.goto('/');
-    await expect(page.getByRole('listitem')).toHaveCount(3);
+    await expect(page.getByRole('link', { name: /^Larkmoor/ })).toBeVisible();
   },
 );
 

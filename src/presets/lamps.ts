@@ -34,3 +34,23 @@ export function modulationOf({
   );
   return nearest.modulation;
 }
+
+/** Floodlights in the words people have for them, and what reaches an upright face. */
+export interface Floodlights {
+  readonly id: 'none' | 'club' | 'school' | 'semiProfessional' | 'stadium';
+  readonly name: string;
+  readonly lux: number;
+}
+
+/**
+ * School: the trade's own figure (`LAMP_LEVELS_LUX`); club, semi-professional and stadium: common practice,
+ * no source, in the steps of the classes that EN 12193 has for play (75, 200, 500 lx on the ground; quoted
+ * from memory).
+ */
+export const FLOODLIGHTS: readonly Floodlights[] = [
+  { id: 'none', name: 'None', lux: 0 },
+  { id: 'club', name: 'Club', lux: 120 },
+  { id: 'school', name: 'School', lux: LAMP_LEVELS_LUX.weakFloodlights },
+  { id: 'semiProfessional', name: 'Semi-professional', lux: 550 },
+  { id: 'stadium', name: 'Stadium', lux: LAMP_LEVELS_LUX.nightStadium },
+];

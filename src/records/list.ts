@@ -62,6 +62,9 @@ function summaryFrom(written: string | undefined): Summary | undefined {
   }
 }
 
+/** Whether a shoot ships with the app. */
+export const isDemo = ({ id }: { readonly id: string }): boolean => id.startsWith('demo-');
+
 /** Earliest first. */
 export const byStart = (
   a: { readonly startLocal: string },

@@ -2,6 +2,7 @@ import { groundById } from '@/presets/grounds';
 import { mainsHzAt } from '@/presets/mains';
 import { FIRST_BRIEF } from './brief';
 import { FIRST_AIR, FIRST_DAY } from './day';
+import type { Guess } from './guesses';
 import { EMPTY_BAG } from './kit';
 import { EMPTY_LOG } from './log';
 import { FIRST_PAN_SIGMA, SHOOT_VERSION, type Shoot } from './shoot';
@@ -18,6 +19,15 @@ export interface ShootBrief {
   readonly bearingDeg: number;
   readonly startLocal: string;
   readonly endLocal: string;
+  /** What people call the place. */
+  readonly placeName?: string;
+  /** On the subject; as the ground usually has when absent. */
+  readonly lampLux?: number;
+  /** As on an earlier shoot; as the ground usually asks for when absent. */
+  readonly kit?: Shoot['kit'];
+  readonly school?: Shoot['choice']['school'];
+  /** What of this nobody has said. */
+  readonly guessed?: readonly Guess[];
 }
 
 /**
@@ -38,6 +48,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
       latitudeDeg: brief.latitudeDeg,
       longitudeDeg: brief.longitudeDeg,
       timeZone: brief.timeZone,
+      ...(brief.placeName && { name: brief.placeName }),
     },
     startLocal: brief.startLocal,
     endLocal: brief.endLocal,
@@ -49,16 +60,20 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     light: {
       sky: 'clear',
       indoors: indoorLux > 0,
-      lampLux: indoorLux,
+      lampLux: brief.lampLux ?? indoorLux,
       mainsHz: mainsHzAt(brief.timeZone),
       skyFrom: 'hand',
     },
+    guessed: [...(brief.guessed ?? [])],
     brief: FIRST_BRIEF,
     shots: [],
     people: [],
     subjects: [],
     readings: [],
-    kit: { bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand', ...EMPTY_BAG },
+    kit: brief.kit ?? {
+      ...{ bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand' },
+      ...EMPTY_BAG,
+    },
     day: FIRST_DAY,
     events: [],
     nature: [],
@@ -69,7 +84,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
       markId: marks[0].id,
       positionId: positions[0].id,
       orientation: 'level',
-      school: 'balanced',
+      school: brief.school ?? 'balanced',
       liftStops: 1,
       held: {},
       panSigma: FIRST_PAN_SIGMA,
@@ -96,5 +111,33 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
     events: shoot.events.map(({ lateMin: _late, ...event }) => event),
     air,
     log: { ...EMPTY_LOG, lessons: shoot.log.lessons },
+  };
+}
+
+/**
+ * A new shoot on the ground of an earlier one: what was drawn there, its lamps, and what its readings taught
+ * of its light. What was promised and what happened stay with the earlier.
+ */
+export function onKnownGround(fresh: Shoot, earlier: Shoot): Shoot {
+  const { ground, features, marks, positions, subjects, light, choice } = earlier;
+  const { lampLux, indoors, mainsHz, modulation, learned } = light;
+  return {
+    ...fresh,
+    ground,
+    features,
+    marks,
+    positions,
+    subjects,
+    guessed: [
+      ...fresh.guessed.filter((guess) => guess === 'kit'),
+      ...earlier.guessed.filter((guess) => guess !== 'kit'),
+    ],
+    light: {
+      ...fresh.light,
+      ...{ lampLux, indoors, mainsHz },
+      ...(modulation !== undefined && { modulation }),
+      ...(learned && { learned }),
+    },
+    choice: { ...fresh.choice, markId: choice.markId, positionId: choice.positionId },
   };
 }

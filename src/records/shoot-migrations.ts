@@ -110,6 +110,9 @@ const from7To8: Migration = ({ kit, ...older }) => ({
   kit: { ...(kit as object), bag: listOf((kit as { bag?: unknown }).bag).map(withinLimits) },
 });
 
+/** From version 9 on a place may have a name, and what was only guessed is told apart. */
+const from8To9: Migration = (older) => ({ ...older, version: 9, guessed: [] });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -119,4 +122,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from5To6,
   from6To7,
   from7To8,
+  from8To9,
 ];

@@ -19,6 +19,7 @@ import {
   watchSchema,
 } from './day';
 import { forecastSchema } from './forecast';
+import { GUESSES } from './guesses';
 import { heldSchema, kitSchema } from './kit';
 import { logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
@@ -43,6 +44,8 @@ export const MOST_ENTRIES = 400;
 const point = z.strictObject({ x: metres, y: metres });
 
 export const placeSchema = z.strictObject({
+  /** What people call it: "Larkmoor, North Shire". */
+  name: text(120).optional(),
   latitudeDeg: z.number().min(-90, 'must be from -90 to 90').max(90, 'must be from -90 to 90'),
   longitudeDeg: z
     .number()
@@ -143,7 +146,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;
 
-export const SHOOT_VERSION = 8;
+export const SHOOT_VERSION = 9;
 
 export const shootSchema = z
   .strictObject({
@@ -197,6 +200,8 @@ export const shootSchema = z
       /** Whether the sky is the one set by hand or the forecast's. */
       skyFrom: z.enum(['hand', 'forecast']),
     }),
+    /** What was left at its guess when the shoot was made. */
+    guessed: z.array(z.enum(GUESSES)).max(GUESSES.length),
     brief: briefSchema,
     shots: z.array(shotSchema).max(MOST_PROMISED),
     people: z.array(personSchema).max(MOST_PROMISED),

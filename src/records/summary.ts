@@ -19,11 +19,13 @@ function intoBox(points: readonly Point2[]): (point: Point2) => Point2 {
   });
 }
 
-/** What the list of shoots says of one, with its ground drawn at the size of a stamp. */
-export function summaryOf(shoot: Shoot): Summary {
-  const { id, title, startLocal, endLocal, updatedAt, place, ground } = shoot;
-  const { features, marks, positions } = shoot;
-  const { timeZone } = place;
+/** A ground drawn at the size of a stamp. */
+export function sketchOf({
+  ground,
+  features,
+  marks,
+  positions,
+}: Pick<Shoot, 'ground' | 'features' | 'marks' | 'positions'>): Summary['sketch'] {
   const drawn = groundLines(ground.template, ground.bearingDeg);
   const all = [...drawn, ...features].flatMap(({ points }) => points);
   const boxed = intoBox([...all, ...marks, ...positions]);
@@ -35,14 +37,21 @@ export function summaryOf(shoot: Shoot): Summary {
   const shaped = (shape: 'line' | 'area') =>
     features.filter(({ kind }) => FEATURE_SHAPE[kind] === shape).map(({ points }) => points);
   return {
+    lines: [...drawn.map(({ points }) => points), ...shaped('line')].flatMap(path).join(''),
+    solids: shaped('area')
+      .map((points) => `${path(points).join('')}Z`)
+      .join(''),
+    places: positions.map(boxed),
+  };
+}
+
+/** What the list of shoots says of one. */
+export function summaryOf(shoot: Shoot): Summary {
+  const { id, title, startLocal, endLocal, updatedAt, place } = shoot;
+  const { timeZone } = place;
+  return {
     version: SUMMARY_VERSION,
     ...{ id, title, startLocal, endLocal, timeZone, updatedAt },
-    sketch: {
-      lines: [...drawn.map(({ points }) => points), ...shaped('line')].flatMap(path).join(''),
-      solids: shaped('area')
-        .map((points) => `${path(points).join('')}Z`)
-        .join(''),
-      places: positions.map(boxed),
-    },
+    sketch: sketchOf(shoot),
   };
 }

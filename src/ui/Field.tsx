@@ -1,4 +1,4 @@
-import { useId, type Ref } from 'react';
+import { useId, type ReactNode, type Ref } from 'react';
 import { TextInput, View, type TextInputProps } from 'react-native';
 import { Text } from './Text';
 
@@ -7,11 +7,14 @@ export function Field({
   label,
   hint,
   error,
+  trailing,
   ...input
 }: TextInputProps & {
   readonly label: string;
   readonly hint?: string;
   readonly error?: string | undefined;
+  /** Another way to fill it in, beside the line. */
+  readonly trailing?: ReactNode;
   readonly ref?: Ref<TextInput>;
 }) {
   const noteId = useId();
@@ -21,13 +24,16 @@ export function Field({
       <Text kind="label" ink="quiet">
         {label}
       </Text>
-      <TextInput
-        aria-label={label}
-        {...(note && { 'aria-describedby': noteId })}
-        {...{ 'aria-invalid': error !== undefined }}
-        className={`min-h-touch w-full border bg-sheet px-3 font-body text-body text-ink ${error ? 'border-2 border-signal' : 'border-ink'}`}
-        {...input}
-      />
+      <View className="flex-row">
+        <TextInput
+          aria-label={label}
+          {...(note && { 'aria-describedby': noteId })}
+          {...{ 'aria-invalid': error !== undefined }}
+          className={`min-h-touch w-full min-w-0 shrink border bg-sheet px-3 font-body text-body text-ink ${error ? 'border-2 border-signal' : 'border-ink'}`}
+          {...input}
+        />
+        {trailing}
+      </View>
       {note ? (
         <Text
           kind="small"

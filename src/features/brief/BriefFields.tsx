@@ -2,9 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button } from '@/ui/Button';
-import { GROUND_TEMPLATES, groundById } from '@/presets/grounds';
 import { Field } from '@/ui/Field';
-import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
 import {
   briefFormSchema,
@@ -42,44 +40,13 @@ function Zone({ control }: { readonly control: Control<BriefForm> }) {
   );
 }
 
-const GROUNDS = GROUND_TEMPLATES.map(({ id, name }) => ({ value: id, label: name }));
-
-/** The ground to begin with, and what it brings. */
-function GroundChoice({ control }: { readonly control: Control<BriefForm> }) {
-  return (
-    <Controller
-      control={control}
-      name="template"
-      render={({ field }) => {
-        const { source, marks, positions } = groundById(field.value);
-        return (
-          <View className="gap-1">
-            <Picker
-              label="Ground"
-              value={field.value}
-              options={GROUNDS}
-              onChange={field.onChange}
-            />
-            <Text kind="small" ink="quiet">
-              {`${source}. Begins with ${marks.length === 1 ? 'a mark' : `${marks.length} marks`} and ${positions.length === 1 ? 'a place' : `${positions.length} places`} to stand, each with its reason.`}
-            </Text>
-          </View>
-        );
-      }}
-    />
-  );
-}
-
-/** The form a shoot begins with, and is changed by. */
+/** The form a shoot is changed by. */
 export function BriefFields({
   initial,
-  groundIsOpen = false,
   saveLabel,
   onSave,
 }: {
   readonly initial: BriefForm;
-  /** Whether the ground can still be chosen: before there is one. */
-  readonly groundIsOpen?: boolean;
   readonly saveLabel: string;
   readonly onSave: (form: BriefForm) => void;
 }) {
@@ -91,7 +58,6 @@ export function BriefFields({
   const save = handleSubmit(onSave);
   return (
     <View role="form" aria-label="Shoot" className="gap-3">
-      {groundIsOpen ? <GroundChoice control={control} /> : null}
       <View className="flex-row flex-wrap justify-between gap-y-3">
         {FIELDS.map(({ name, label, hint, half }) => (
           <View key={name} className={half ? 'w-[48%]' : 'w-full'}>

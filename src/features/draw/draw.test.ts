@@ -15,7 +15,7 @@ import { declinationInWords, declinationOf } from './declination';
 import { effectsOf } from './effects';
 import { itemAt } from './hit';
 import { ADD_KINDS, drawnAs, freeName, KIND_NUMBERS, newFeature } from './kinds';
-import { simulatedWalk } from './locator';
+import { simulatedWalk } from '@/features/shoot/locator';
 import { piecesOf, putDown, settled } from './put';
 import { draftOf } from './use-drawing';
 

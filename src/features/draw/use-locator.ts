@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { GeoPoint } from '@/core';
-import { deviceFix, simulatedFix, type Fix } from './locator';
+import { deviceFix, simulatedFix, type Fix } from '@/features/shoot/locator';
 import { written } from '@/ui/units';
 
 export interface Locator {

@@ -7,6 +7,7 @@ import { useInks } from '@/ui/theme';
 import { AnswerPanel } from './AnswerPanel';
 import { AnswerRow } from './AnswerRow';
 import { untilInWords } from './exposure-words';
+import { guessesInShort, guessesOfNow } from './guess-words';
 import { useShown } from './open-shoot';
 import { useWarnings } from './use-warnings';
 import { engraved, troubleInWords } from './words';
@@ -35,12 +36,8 @@ export const AnswerLine = memo(function AnswerLine() {
 });
 
 function Line() {
-  const { seen, outlook, setup, atMs, clock } = useShown(
-    'seen',
-    'outlook',
-    'setup',
-    'atMs',
-    'clock',
+  const { seen, outlook, setup, atMs, clock, shoot, light } = useShown(
+    ...(['seen', 'outlook', 'setup', 'atMs', 'clock', 'shoot', 'light'] as const),
   );
   if (!seen.ok) {
     return (
@@ -53,7 +50,14 @@ function Line() {
   const held = Object.keys(setup.choice.held).length > 0;
   const [now, then] = untilInWords(exposure, outlook, { atMs, clock, held });
   const mended = exposure.works && exposure.stopsShort > 0 ? 'press for what mends it' : '';
-  return <AnswerRow exposure={engraved(exposure.settings)} until={[now, then || mended]} />;
+  const rests = guessesOfNow(shoot.guessed, {
+    lampsOn: light.lampLux > 0,
+    sunUp: light.sun.altitudeDeg > 0,
+  });
+  const guesses = guessesInShort({ light: shoot.light, guessed: [...rests] });
+  return (
+    <AnswerRow exposure={engraved(exposure.settings)} until={[now, then || mended || guesses]} />
+  );
 }
 
 /** What can hurt someone from here, over the answer on every step. */

@@ -7,6 +7,7 @@ import { Exposure } from '@/ui/Exposure';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { ballOf, type Answer } from '@/answers/answer';
+import { Guesses } from './Guesses';
 import { useShown } from './open-shoot';
 import type { View } from '@/answers/view';
 import { useWarnings } from './use-warnings';
@@ -103,6 +104,7 @@ export function AnswerPanel() {
           .join(' ')}
       </Text>
       <Warnings />
+      <Guesses />
       <Box className="flex-row items-start gap-3 border-t border-line pt-2">
         <Ball view={view} answer={answer} />
         <Fact

@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { demoShoots } from '@/demo/seed';
-
 import { ShootSketch } from '@/figures/ShootSketch';
 import { readKnown, type Known } from '@/records/last-answer';
 import { Text } from '@/ui/Text';
@@ -56,7 +55,7 @@ export function Opening() {
   const wide = useShape() === 'wide';
   const { summary, answer } = known ?? {};
   return (
-    <View className="absolute inset-0 bg-paper">
+    <View role="main" className="absolute inset-0 bg-paper">
       <View
         role="progressbar"
         aria-label={id === undefined ? 'Opening the page' : 'Opening the shoot'}

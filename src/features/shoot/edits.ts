@@ -7,6 +7,7 @@ import {
   type History,
   type Moved,
 } from '@/records/history';
+import { settled } from '@/records/guesses';
 import type { Shoot } from '@/records/shoot';
 import { storeOf, type Store } from './store';
 
@@ -94,7 +95,9 @@ export function openEdits(change: Change): {
     undoable,
     edits: {
       update: (how, step) => {
-        const changed = change(how, { checkLater: undoable.get().held });
+        const changed = change((present) => settled(present, how(present)), {
+          checkLater: undoable.get().held,
+        });
         if (changed && !onlyLooksElsewhere(changed.before, changed.after)) {
           keep(recorded(history, changed, step));
         }

@@ -2,6 +2,7 @@ import { percent, stops } from '@/features/shoot/words';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { itemsOf } from '@/records/kit';
+import { isDemo } from '@/records/list';
 import { othersHere } from '@/answers/nature';
 import { matchedFrames, type MatchedFrame } from '@/answers/matched';
 import { deliveredOf, lightOffsets, panSkill } from '@/answers/taught';
@@ -234,8 +235,6 @@ function owedLessons(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
     ];
   });
 }
-
-const isDemo = ({ id }: Pick<Shoot, 'id'>): boolean => id.startsWith('demo-');
 
 /** The shoots that one can learn from: what the demo teaches stays with the demo. */
 export const teachersOf = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[] =>

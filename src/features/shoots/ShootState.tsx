@@ -3,6 +3,7 @@ import { matchedFrames } from '@/answers/matched';
 import { stepStates } from '@/answers/step-states';
 import { deliveredOf } from '@/answers/taught';
 import { demoShoots } from '@/demo/seed';
+import { guessesInShort } from '@/features/shoot/guess-words';
 import { lackInWords } from '@/features/shoot/step-words';
 import { useShootsOnceRead } from '@/records/queries';
 import { clockOf } from '@/records/times';
@@ -23,7 +24,9 @@ export function ShootState({ id, past }: { readonly id: string; readonly past: b
     const lacks = Object.values(stepStates(shoot)).flatMap((state) =>
       state.state === 'lacking' ? [lackInWords(state.lack, clock)] : [],
     );
-    return lacks.length === 0 ? 'All settled' : `Unsettled: ${lacks.join('; ')}`;
+    const unsettled = lacks.length === 0 ? 'All settled' : `Unsettled: ${lacks.join('; ')}`;
+    const guesses = guessesInShort(shoot);
+    return guesses ? `${lacks.length > 0 ? `${unsettled}. ` : ''}${guesses}` : unsettled;
   }, [shoot, past]);
   return words ? <Text kind="small">{words}</Text> : null;
 }

@@ -6,7 +6,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { demoShoots } from '@/demo/seed';
 import { dayOf, untilInDays } from '@/records/day-said';
-import type { Summary } from '@/records/list';
+import { isDemo, type Summary } from '@/records/list';
 import { useOnlyHere, useSaveTrouble, useShootList } from '@/records/list-queries';
 import { Button, IconButton } from '@/ui/Button';
 import { chooseFile } from '@/ui/files';
@@ -202,8 +202,6 @@ function NoShoots() {
 
 /** A season's list tells how it stands of those that are near. */
 const MOST_TOLD = 6;
-
-const isDemo = ({ id }: Summary): boolean => id.startsWith('demo-');
 
 /** A shoot of the list; the next one large, with how long it is until then. */
 function ShootRow({
