@@ -220,3 +220,10 @@ test('three daily entries since 1995 are read for the shoot’s own day', () => 
     ['Bell c', '2027-06-19T17:00'],
   ]);
 });
+
+test('a calendar that is written says its version and who wrote it (RFC 5545, 3.6)', () => {
+  const text = writeCalendar(TERN_WATER, () => ({ where: '', lines: [] }), STAMP_MS);
+  expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+  expect(text).toMatch(/\r\nVERSION:2\.0\r\n/);
+  expect(text).toMatch(/\r\nPRODID:.*Bright Perch/);
+});

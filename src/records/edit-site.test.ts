@@ -50,6 +50,10 @@ test('a rectangle keeps its right angles when a corner is dragged; another shape
   const [a, b, , d] = stand.points as [Point, Point, Point, Point];
   const dot = (b.x - a.x) * (d.x - a.x) + (b.y - a.y) * (d.y - a.y);
   expect(dot).toBeCloseTo(0, 6);
+  // The corner across from it holds still, and its sides stay square.
+  const before = featureOf(larkmoor, 'west-stand').points;
+  expect(stand.points[0]).toEqual(before[0]);
+  expect(stand.points[1]).not.toEqual(before[1]);
   const path = withPointMoved(featureOf(larkmoor, 'spectators'), 1, { x: 1, y: 2 });
   expect(path.points[1]).toEqual({ x: 1, y: 2 });
   expect(path.points[0]).toEqual(featureOf(larkmoor, 'spectators').points[0]);

@@ -92,3 +92,11 @@ test('lenses hand over in the middle of what both frame, and a gap between them 
   expect(takeOver({ nearM: 20, farM: 80 }, { nearM: 5, farM: 45 })).toEqual({ atM: 30, gapM: 0 });
   expect(takeOver({ nearM: 50, farM: 80 }, { nearM: 5, farM: 32 })).toEqual({ atM: 40, gapM: 18 });
 });
+
+test('a fill that no frame has is refused by name', () => {
+  const wanted = { sizeM: 1.8, distanceM: 15 };
+  for (const fill of [0, -0.1, 1.51]) {
+    expect(() => framed(on(ZOOM), { ...wanted, fill })).toThrow(/^fill /);
+  }
+  expect(framed(on(ZOOM), { ...wanted, fill: 1.5 }).verdict).toBeDefined();
+});

@@ -159,3 +159,16 @@ test('light turns from day to twilight between 2° over the horizon and 2° unde
   expect(sharesAt(1).twilight).toBeCloseTo(0.25, 12);
   expect(sharesAt(-4)).toMatchObject({ twilight: 1, shade: 0 });
 });
+
+test('without readings it is as unsure upwards and downwards as the forecast and its kind', () => {
+  const { ev, forecast: said, sigmaStops } = model.at('west', T0);
+  expect(ev.high - ev.expected).toBeCloseTo(
+    Math.hypot(said.ev.high - said.ev.expected, sigmaStops),
+    9,
+  );
+  expect(ev.expected - ev.low).toBeCloseTo(
+    Math.hypot(said.ev.expected - said.ev.low, sigmaStops),
+    9,
+  );
+  expect(ev.high).toBeGreaterThan(ev.expected);
+});

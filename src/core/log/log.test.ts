@@ -84,3 +84,11 @@ test('the interval of a sigma holds it, and narrows as frames are added', () => 
   expect(few.high).toBeGreaterThan(few.rate);
   expect(many.high / many.low).toBeLessThan(few.high / few.low / 2);
 });
+
+test('a tap before any frame is no frame’s tap', () => {
+  const { frames, taps } = evening(0, [10, 300, 40, 800, 120, 60, 500, 20, 90, 400]);
+  const early = (frames[0] as number) - 40_000;
+  const found = clockOffset(frames, [early, ...taps], 30);
+  expect(found?.matched).toBe(taps.length);
+  expect(Math.abs(found?.offsetS ?? 1e9)).toBeLessThanOrEqual(6);
+});

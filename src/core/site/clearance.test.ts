@@ -142,3 +142,40 @@ test('a point is blocked just when it lies in the drawn shadow', () => {
     { numRuns: 500 },
   );
 });
+
+test('a camera under a roof looks out from within it', () => {
+  // Standing in a hide whose roof is over the line: it blocks from the camera on.
+  const hide = {
+    heightM: 3,
+    footprint: [
+      { x: -2, y: -2 },
+      { x: 2, y: -2 },
+      { x: 2, y: 2 },
+      { x: -2, y: 2 },
+    ],
+  };
+  const [block] = sightBlocks(camera, head, [hide]);
+  expect(block?.distanceM).toBeLessThanOrEqual(2);
+  // In an L of two arms, in one of them: out of it, and into the other further on.
+  const hook = {
+    heightM: 3,
+    footprint: [
+      { x: -1, y: -1 },
+      { x: 4, y: -1 },
+      { x: 4, y: 12 },
+      { x: -1, y: 12 },
+      { x: -1, y: 10 },
+      { x: 2, y: 10 },
+      { x: 2, y: 1 },
+      { x: -1, y: 1 },
+    ],
+  };
+  const low = { heightM: 1.55, footprint: hook.footprint };
+  expect(sightBlocks(camera, head, [hook])).toHaveLength(1);
+  expect(sightBlocks({ ...camera, y: 5 }, head, [hook])[0]?.distanceM).toBeCloseTo(5, 9);
+  // Only over the far arm is the line lower than its top.
+  expect(sightBlocks({ ...camera, z: 1.9 }, { ...head, z: 0.7 }, [low])[0]?.distanceM).toBeCloseTo(
+    11.67,
+    0,
+  );
+});

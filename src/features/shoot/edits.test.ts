@@ -5,7 +5,7 @@ import { turnGround } from '@/records/edit-ground';
 import { noHistory, recorded, undone, type History } from '@/records/history';
 import type { Shoot } from '@/records/shoot';
 import { withPlace } from '@/answers/choose-shot';
-import { broughtBack, onlyLooksElsewhere } from './edits';
+import { broughtBack, onlyLooksElsewhere, openEdits } from './edits';
 import { viewOf } from '@/answers/view';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -95,4 +95,71 @@ test('any sequence of edits of a shoot, undone, gives the shoot it began with', 
       expect({ ...shoot, atLocal: '' }).toEqual({ ...larkmoor, atLocal: '' });
     }),
   );
+});
+
+test('an edit can be undone and done again, and only what is there can be', () => {
+  let open = larkmoor;
+  const { edits, undoable } = openEdits((how) => {
+    const before = open;
+    open = how(before);
+    return open === before ? undefined : { before, after: open };
+  });
+  const can = () => {
+    const { canUndo, canRedo } = undoable.get();
+    return [canUndo, canRedo];
+  };
+  expect(can()).toEqual([false, false]);
+  edits.undo();
+  expect(open).toBe(larkmoor);
+  edits.update((shoot) => ({ ...shoot, title: 'One' }));
+  edits.update((shoot) => ({ ...shoot, title: 'Two' }));
+  expect(can()).toEqual([true, false]);
+  edits.undo();
+  expect([open.title, ...can()]).toEqual(['One', true, true]);
+  edits.undo();
+  expect([open.title, ...can()]).toEqual([larkmoor.title, false, true]);
+  edits.redo();
+  expect(open.title).toBe('One');
+  // What is done now leaves nothing to do again.
+  edits.update((shoot) => ({ ...shoot, title: 'Three' }));
+  expect(can()).toEqual([true, false]);
+});
+
+test('changes under one name are one step, until it is let go of', () => {
+  let open = larkmoor;
+  const { edits, undoable } = openEdits((how) => {
+    const before = open;
+    open = how(before);
+    return open === before ? undefined : { before, after: open };
+  });
+  edits.hold(true);
+  expect(undoable.get().held).toBe(true);
+  for (const title of ['a', 'b', 'c']) edits.update((shoot) => ({ ...shoot, title }), 'drag');
+  edits.hold(false);
+  expect(undoable.get().held).toBe(false);
+  edits.update((shoot) => ({ ...shoot, title: 'd' }), 'drag');
+  edits.undo();
+  expect(open.title).toBe('c');
+  edits.undo();
+  expect(open.title).toBe(larkmoor.title);
+});
+
+test('a change that says what was guessed takes the guess away, and no other', () => {
+  const guessing: Shoot = { ...larkmoor, guessed: ['bearing', 'lamps', 'kit'] };
+  let open = guessing;
+  const { edits } = openEdits((how) => {
+    const before = open;
+    open = how(before);
+    return { before, after: open };
+  });
+  edits.update((shoot) => turnGround(shoot, shoot.ground.bearingDeg + 5));
+  expect(open.guessed).toEqual(['lamps', 'kit']);
+  edits.update((shoot) => ({ ...shoot, light: { ...shoot.light, lampLux: 300 } }));
+  expect(open.guessed).toEqual(['kit']);
+  edits.update((shoot) => ({ ...shoot, title: 'Other' }));
+  expect(open.guessed).toEqual(['kit']);
+  edits.update((shoot) => ({ ...shoot, kit: { ...shoot.kit, bodyId: 'full-frame-45' } }));
+  expect(open.guessed).toEqual([]);
+  edits.undo();
+  expect(open.guessed).toEqual(['kit']);
 });
