@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, goTo, groundTool, headline, makeShoot, readAnswer, settle, test } from './app';
-import { button, field, openDrawing, things } from './drawing';
+import { button, openDrawing, things } from './drawing';
 
 async function download(page: Page, name: string) {
   await button(page, 'Files').click();

@@ -46,7 +46,8 @@ for (const [job, ground, typed, place, day] of JOBS) {
     await press('Make the shoot');
     await expect(headline(page)).toBeVisible();
     const seconds = (Date.now() - startMs) / 1000;
-    console.log(`${job}: ${count()} presses, ${typed.length} letters, ${seconds.toFixed(1)} s`);
+    const description = `${count()} presses, ${typed.length} letters, ${seconds.toFixed(1)} s`;
+    test.info().annotations.push({ type: 'measured', description });
     expect(count()).toBeLessThanOrEqual(6);
     expect(await headline(page).getAttribute('aria-label')).toMatch(/ISO \d+/);
   });
@@ -210,7 +211,7 @@ test(
     await page.goto('/new');
     await page.getByRole('button', { name: /^Leiden, .*as in Field hockey, Leiden/ }).click();
     await expect(page.getByText('Its ground and lamps as in Field hockey, Leiden')).toBeVisible();
-    await expect(page.getByText(/^Brings 2 marks/)).toBeVisible();
+    await expect(page.getByText(/^Brings 3 marks/)).toBeVisible();
     await make(3);
     await page.goto('/');
     await expect(page.getByRole('link', { name: /^Field hockey, Leiden/ })).toHaveCount(4);

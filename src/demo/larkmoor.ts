@@ -151,7 +151,8 @@ const laid = turnGround(
     atLocal: '2027-04-16T18:50',
     features: [...upright.features.filter(({ kind }) => kind === 'keepOut'), ...SITE],
     marks: [
-      ...upright.marks,
+      // Nobody is owed the bench that night.
+      ...upright.marks.filter(({ id }) => id !== 'bench'),
       {
         id: 'penalty-corner',
         name: 'Penalty corner, top of the circle',

@@ -60,7 +60,7 @@ const against = (name: string, at: readonly string[]): ShotPhrase =>
     quota: 1,
   });
 
-const BENCH = face('Faces on the bench');
+const BENCH = face('Faces on the bench', ['bench']);
 const CHEER = face('Celebration', []);
 
 /** Grounds by the beginning of their ids, first match. Common practice, no source. */
@@ -115,7 +115,7 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
       }),
       usual('Catch in the end zone', ['catch'], { orientation: 'upright' }),
       usual('Quarterback looking for a pass', ['runner']),
-      face('Coach on the sideline'),
+      face('Coach on the sideline', ['bench']),
       BENCH,
       CHEER,
     ],
@@ -125,7 +125,7 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
     [
       usual('Bat meets ball', ['batter'], { sharp: 'bat tip', quota: 3 }),
       usual('Pitcher releasing', ['pitcher']),
-      usual('Slide and tag', ['first']),
+      usual('Slide at second, tag coming down', ['second', 'first'], { quota: 2 }),
       usual('Throw to first', ['first']),
       BENCH,
       CHEER,
@@ -137,7 +137,8 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
       usual('Lay-up, ball leaving the hand', ['lay-up'], { orientation: 'upright', quota: 3 }),
       usual('Block under the basket', ['lay-up'], { orientation: 'upright' }),
       usual('Fast break, coming at you', ['break'], { orientation: 'upright' }),
-      face('Coach and bench'),
+      usual('Bringing it over half court', ['half-court'], { orientation: 'upright' }),
+      face('Coach and bench', ['bench']),
       CHEER,
     ],
   ],
@@ -175,6 +176,8 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
     [
       usual('Sprint finish, chest on the line', ['finish'], { orientation: 'upright', quota: 3 }),
       usual('Over the hurdle', ['hurdle-five'], { orientation: 'upright' }),
+      usual('Out of the blocks', ['blocks'], { quota: 2 }),
+      usual('Baton changing hands', ['exchange']),
       usual('Runners off the last bend', ['bend']),
       usual('Over the bar, face seen', ['high-jump']),
       usual('Sand flying at the pit', ['long-jump']),
@@ -240,6 +243,47 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
       pan('Run-up, panned', ['jump']),
       against('Jump against the sky', ['jump']),
       face('Friends watching'),
+    ],
+  ],
+  [
+    /^trail-run/,
+    [
+      usual('Runner coming up the path', ['climb'], { orientation: 'upright', quota: 3 }),
+      usual('Splash at the crossing', ['ford'], { quota: 2 }),
+      pan('Runner between the trees, panned', ['climb']),
+      story('Runner small in the landscape', ['climb']),
+      face('Faces at the top', ['climb']),
+    ],
+  ],
+  [
+    /^singing-path/,
+    [
+      usual('Singing, bill open', ['bush-a', 'bush-b', 'bush-c', 'bush-d'], {
+        technique: 'still',
+        fill: 0.4,
+        quota: 3,
+      }),
+      portrait('Portrait on the twig', ['bush-b', 'bush-a']),
+      against('Against the dawn', ['bush-d', 'bush-a']),
+      story('Bird and bush', ['bush-c']),
+    ],
+  ],
+  [
+    /^reed-edge/,
+    [
+      portrait('At the water’s edge', ['edge']),
+      usual('Strike at a fish', ['edge'], { fill: 0.4, quota: 2 }),
+      usual('Out of the reeds, wings open', ['lift-off'], { fill: 0.4, quota: 2 }),
+      against('Against the mist', ['edge']),
+    ],
+  ],
+  [
+    /^animal-clearing/,
+    [
+      portrait('Standing, head up', ['grazing']),
+      usual('Trotting across', ['crossing'], { fill: 0.4, quota: 2 }),
+      story('Animal and clearing', ['grazing']),
+      against('Breath against the light', ['grazing']),
     ],
   ],
   [

@@ -32,9 +32,10 @@ test.each(all)('%s: its first position answers for its first mark, well framed',
 test.each(all)('%s: nobody is sent on to the field of play or into a wall', (id) => {
   const shoot = trialShoot(id);
   for (const position of shoot.positions) {
+    // Inside only where its name says that one is let in with a vest; the page warns there all the same.
     expect({ at: position.name, on: onFieldOfPlay(id, 30, position) }).toEqual({
       at: position.name,
-      on: false,
+      on: /, vest worn$/.test(position.name),
     });
     expect({ at: position.name, no: refusals(position, limitsOf(shoot.features)) }).toEqual({
       at: position.name,

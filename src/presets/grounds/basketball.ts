@@ -1,5 +1,6 @@
 import { LAMP_LEVELS_LUX } from '@/core';
 import {
+  bench,
   across,
   arc,
   at,
@@ -87,6 +88,15 @@ function basketball(rules: BasketballRules): GroundTemplate {
         facingDeg: 0,
         subjectId: 'field-player',
       },
+      {
+        id: 'half-court',
+        name: 'Bringing it over half court',
+        ...at(1.5, 2),
+        headingDeg: 0,
+        facingDeg: 0,
+        subjectId: 'field-player',
+      },
+      bench(at(-(widthM / 2 + 2), 5), 90),
     ],
     positions: [
       {

@@ -74,6 +74,12 @@ export const GROUND_GROUPS: readonly GroundGroup[] = [
       kind('pool-25', 'Pool, 25 m', 'swimming swim meet pool freestyle breaststroke', 'daylight'),
       kind('sprint-course', 'Rowing and canoe', 'rowing regatta canoe kayak boat lake', 'daylight'),
       kind('road-bend', 'Road race', 'road race cycling bike running marathon car', 'daylight'),
+      kind(
+        'trail-run',
+        'Trail run',
+        'trail run fell mountain running cross country ultra',
+        'daylight',
+      ),
       kind('ski-slope', 'Ski turn', 'ski skiing slalom snow snowboard slope', 'daylight'),
       kind('climbing-wall', 'Climbing wall', 'climbing bouldering wall indoor'),
       kind('skate-spot', 'Skate spot', 'skate skateboard bmx scooter ramp rail', 'daylight'),
@@ -84,6 +90,9 @@ export const GROUND_GROUPS: readonly GroundGroup[] = [
     kinds: [
       kind('feeder-garden', 'Garden feeder', 'feeder garden birds tit finch robin window', 'dawn'),
       kind('river-hide', 'River or shore hide', 'hide blind kingfisher heron wader shore', 'dawn'),
+      kind('reed-edge', 'Reed edge', 'reed heron bittern grebe water edge wader', 'dawn'),
+      kind('singing-path', 'Singing bushes', 'wren warbler song bush path walk bird', 'dawn'),
+      kind('animal-clearing', 'Large animal', 'deer stag elk moose boar hare clearing rut', 'dawn'),
       kind('singing-hedge', 'Singing bird', 'wren warbler song hedge bush path bird', 'dawn'),
       kind('forest-clearing', 'Forest clearing', 'forest wood tower bird fruit tree', 'dawn'),
       kind(

@@ -1,5 +1,6 @@
 import type { Point2 } from '@/core';
 import {
+  bench,
   arc,
   at,
   backdrop,
@@ -99,6 +100,15 @@ function diamond({
         facingDeg: 180,
         subjectId: 'field-player',
       },
+      {
+        id: 'second',
+        name: 'Slide at second base',
+        ...at(0.6, 2 * side - 1),
+        headingDeg: 315,
+        facingDeg: 225,
+        subjectId: 'field-player',
+      },
+      bench(at(-side * 0.6 - 9, side * 0.5 - 4), 60, 'Coach and dugout'),
     ],
     positions: [
       {

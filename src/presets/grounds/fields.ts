@@ -1,5 +1,6 @@
 import { HOCKEY_BOUNDARY, HOCKEY_LINES } from './hockey';
 import {
+  bench,
   across,
   arc,
   at,
@@ -44,6 +45,7 @@ export const FIELD_HOCKEY: GroundTemplate = {
       facingDeg: 10,
       subjectId: 'field-player',
     },
+    bench(at(-31.5, 8), 90),
   ],
   positions: [
     {
@@ -138,6 +140,7 @@ export const ASSOCIATION: GroundTemplate = {
       facingDeg: 0,
       subjectId: 'field-player',
     },
+    bench(at(-38, 9), 90),
   ],
   positions: [
     {
@@ -207,6 +210,7 @@ export const RUGBY: GroundTemplate = {
       facingDeg: 90,
       subjectId: 'court-jump',
     },
+    bench(at(-40, 8), 90),
   ],
   positions: [
     {
@@ -262,6 +266,7 @@ export const LACROSSE: GroundTemplate = {
       facingDeg: 10,
       subjectId: 'field-player-swing',
     },
+    bench(at(31, 6), 270),
   ],
   positions: [
     {

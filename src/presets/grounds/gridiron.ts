@@ -1,4 +1,5 @@
 import {
+  bench,
   across,
   at,
   backdrop,
@@ -89,6 +90,7 @@ function gridiron({ id, name, source, hashFt, limitFt, goalFt }: GridironRules):
         facingDeg: 200,
         subjectId: 'court-jump',
       },
+      bench(at(-(halfWidth + limit + 2), 6), 90),
     ],
     positions: [
       {

@@ -4,11 +4,20 @@ import { BEACH_VOLLEYBALL, ICE_RINK, TENNIS, VOLLEYBALL } from './courts';
 import { DIAMONDS } from './diamonds';
 import { ASSOCIATION, FIELD_HOCKEY, LACROSSE, RUGBY } from './fields';
 import { GRIDIRON_NCAA, GRIDIRON_NFHS } from './gridiron';
-import { CLIMBING_WALL, ROAD_BEND, SKATE_SPOT, SKI_SLOPE } from './outdoors';
+import { CLIMBING_WALL, ROAD_BEND, SKATE_SPOT, SKI_SLOPE, TRAIL_RUN } from './outdoors';
 import { ATHLETICS_TRACK } from './track';
 import type { GroundLine, GroundTemplate } from './types';
 import { POOLS, RIVER_HIDE, SPRINT_COURSE } from './water';
-import { BLANK, BUTTERFLY_MEADOW, FEEDER_GARDEN, FOREST_CLEARING, SINGING_HEDGE } from './wild';
+import {
+  ANIMAL_CLEARING,
+  BLANK,
+  BUTTERFLY_MEADOW,
+  FEEDER_GARDEN,
+  FOREST_CLEARING,
+  REED_EDGE,
+  SINGING_HEDGE,
+  SINGING_PATH,
+} from './wild';
 
 export type { GroundLine, GroundTemplate } from './types';
 
@@ -30,14 +39,18 @@ export const GROUND_TEMPLATES: readonly GroundTemplate[] = [
   ...POOLS,
   SPRINT_COURSE,
   ROAD_BEND,
+  TRAIL_RUN,
   SKI_SLOPE,
   CLIMBING_WALL,
   SKATE_SPOT,
   FEEDER_GARDEN,
   RIVER_HIDE,
+  REED_EDGE,
   SINGING_HEDGE,
+  SINGING_PATH,
   BUTTERFLY_MEADOW,
   FOREST_CLEARING,
+  ANIMAL_CLEARING,
   BLANK,
 ];
 

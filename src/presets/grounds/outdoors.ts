@@ -69,6 +69,69 @@ export const ROAD_BEND: GroundTemplate = {
   focalMm: 200,
 };
 
+export const TRAIL_RUN: GroundTemplate = {
+  id: 'trail-run',
+  name: 'Trail run, path and crossing',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [
+    line('path', [at(-2, -45), at(2, -20), at(-3, 0), at(1, 20), at(6, 45)], 'boundary'),
+    line('stream', [at(-30, -22), at(0, -19), at(30, -24)], 'broken'),
+  ],
+  marks: [
+    {
+      id: 'climb',
+      name: 'Coming up the path',
+      ...at(0.4, 17),
+      headingDeg: 190,
+      facingDeg: 190,
+      subjectId: 'distance-runner',
+    },
+    {
+      id: 'ford',
+      name: 'Through the stream',
+      ...at(1.6, -20),
+      headingDeg: 350,
+      facingDeg: 350,
+      subjectId: 'distance-runner',
+    },
+  ],
+  positions: [
+    {
+      id: 'beside-path',
+      name: 'Beside the path, below the runners',
+      ...at(-7, -2),
+      cameraHeightM: 0.8,
+      why: 'Low, where the path turns towards you, two steps off it: runners look where they put their feet.',
+    },
+    {
+      id: 'stream-bank',
+      name: 'On the bank, across the light',
+      ...at(-11, -13),
+      cameraHeightM: 0.5,
+      why: 'The splash shows against dark trees with the sun from the side.',
+    },
+  ],
+  features: [
+    {
+      id: 'runners-line',
+      name: 'Line of the runners',
+      kind: 'course',
+      points: [at(-2, -45), at(2, -20), at(-3, 0), at(1, 20), at(6, 45)],
+    },
+    {
+      id: 'trees-east',
+      name: 'Trees',
+      kind: 'trees',
+      points: rectangle(12, -40, 24, 40),
+      heightM: 12,
+    },
+  ],
+  cautions: ['field', 'panning', 'sun'],
+  lensId: '70-200-2.8',
+  focalMm: 200,
+};
+
 export const SKI_SLOPE: GroundTemplate = {
   id: 'ski-slope',
   name: 'Ski turn, slope section',

@@ -1,5 +1,5 @@
 import type { BackdropDetail, FeatureOf, Point2 } from '@/core';
-import type { GroundLine } from './types';
+import type { GroundLine, TemplateMark } from './types';
 
 /** Drawing blocks in a ground's own axes. */
 
@@ -52,6 +52,20 @@ export const bothEnds = (lines: readonly GroundLine[]): GroundLine[] => [
   ...lines,
   ...lines.map((entry) => ({ ...entry, points: entry.points.map(({ x, y }) => at(-x, -y)) })),
 ];
+
+/** Coach and those who wait, beside the ground. Common practice, no source. */
+export const bench = (
+  place: Point2,
+  facingDeg: number,
+  name = 'Coach and bench',
+): TemplateMark => ({
+  id: 'bench',
+  name,
+  ...place,
+  headingDeg: facingDeg,
+  facingDeg,
+  subjectId: 'standing',
+});
 
 /** Ground where nobody may stand, and why in its name. */
 export const keepOut = (

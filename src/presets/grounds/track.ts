@@ -96,6 +96,22 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       subjectId: 'sprinter',
     },
     {
+      id: 'blocks',
+      name: 'Out of the blocks, lane 4',
+      ...at(laneX(4), HALF - 99),
+      headingDeg: 0,
+      facingDeg: 0,
+      subjectId: 'sprinter',
+    },
+    {
+      id: 'exchange',
+      name: 'Baton exchange, lane 3',
+      ...at(laneX(3), -HALF + 18),
+      headingDeg: 0,
+      facingDeg: 0,
+      subjectId: 'sprinter',
+    },
+    {
       id: 'hurdle-five',
       name: 'Fifth hurdle, lane 5',
       ...at(laneX(5), HALF - 110 + 13.72 + 9.14 * 4),
@@ -157,6 +173,20 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       ...at(52, -HALF - 18),
       cameraHeightM: 1.2,
       why: 'Distance runners fan out round the bend; the last lap counts.',
+    },
+    {
+      id: 'blocks-side',
+      name: 'Beside the start, outside the track',
+      ...at(TRACK.radiusM + OUTER_M + 5, HALF - 88),
+      cameraHeightM: 0.6,
+      why: 'Low and ahead of the blocks: the first strides come up at you. Silent until the gun.',
+    },
+    {
+      id: 'pit-vest',
+      name: 'Infield by the pit, vest worn',
+      ...at(-13, 24),
+      cameraHeightM: 0.5,
+      why: 'Past the pit and to its side: jumpers come at you and the sand with them. Only with a vest, and where the officials put you.',
     },
     {
       id: 'high-jump-far',

@@ -1,5 +1,6 @@
 import { at, backdrop, closed, keepOut, line, rectangle } from './shapes';
-import type { GroundTemplate } from './types';
+import type { SiteFeature } from '@/core';
+import type { GroundTemplate, TemplateMark, TemplatePosition } from './types';
 
 /** Gardens, hedges, meadows, woods. Common practice, no source. */
 
@@ -199,6 +200,151 @@ export const FOREST_CLEARING: GroundTemplate = {
     },
   ],
   cautions: ['field', 'wildlife'],
+  lensId: '600-4',
+  focalMm: 600,
+};
+
+/** Bushes along a path, thirty metres apart, on either side: draw on as far as the path goes. */
+const bushOf = (i: number) => {
+  const side = i % 2 === 0 ? 1 : -1;
+  const letter = 'abcd'.charAt(i);
+  const alongM = 30 * i;
+  const facingDeg = side > 0 ? 250 : 110;
+  const mark: TemplateMark = {
+    id: `bush-${letter}`,
+    name: `Top of bush ${letter.toUpperCase()}`,
+    ...at(side * 9, alongM),
+    headingDeg: facingDeg,
+    facingDeg,
+    subjectId: 'small-bird-perched',
+    feetM: 1.8,
+  };
+  const position: TemplatePosition = {
+    id: `path-${letter}`,
+    name: `On the path at bush ${letter.toUpperCase()}`,
+    ...at(side * 0.5, alongM - 5),
+    cameraHeightM: 1.6,
+    why: 'From the path, sun behind you; stand when it sings and walk when it is inside.',
+  };
+  const bush: SiteFeature = {
+    id: `bush-${letter}`,
+    name: `Bush ${letter.toUpperCase()}`,
+    kind: 'tree',
+    points: [at(side * 10, alongM)],
+    heightM: 1.8,
+    crownM: 2.5,
+  };
+  return { mark, position, bush };
+};
+const BUSHES = [bushOf(0), bushOf(1), bushOf(2), bushOf(3)] as const;
+
+export const SINGING_PATH: GroundTemplate = {
+  id: 'singing-path',
+  name: 'Singing bushes along a path',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [line('path', [at(0, -15), at(1, 15), at(-1, 60), at(0, 105)], 'broken')],
+  marks: [BUSHES[0].mark, BUSHES[1].mark, BUSHES[2].mark, BUSHES[3].mark],
+  positions: [BUSHES[0].position, BUSHES[1].position, BUSHES[2].position, BUSHES[3].position],
+  features: BUSHES.map(({ bush }) => bush),
+  cautions: ['wildlife', 'nest', 'field'],
+  lensId: '400-2.8',
+  focalMm: 400,
+};
+
+export const REED_EDGE: GroundTemplate = {
+  id: 'reed-edge',
+  name: 'Reed edge by the water',
+  source: PRACTICE,
+  surface: 'water',
+  lines: [line('shore', [at(-30, -2), at(-8, 0), at(10, -1), at(30, -3)], 'boundary')],
+  marks: [
+    {
+      id: 'edge',
+      name: 'At the edge of the reeds',
+      ...at(3, 21),
+      headingDeg: 250,
+      facingDeg: 250,
+      subjectId: 'heron',
+    },
+    {
+      id: 'lift-off',
+      name: 'Lifting off along the reeds',
+      ...at(-5, 17),
+      headingDeg: 250,
+      facingDeg: 250,
+      subjectId: 'heron',
+      feetM: 1,
+    },
+  ],
+  positions: [
+    {
+      id: 'low-bank',
+      name: 'Lying on the bank',
+      ...at(-2, -3),
+      cameraHeightM: 0.35,
+      why: 'As low as the water lets you: the far bank goes soft and the bird stands free of it.',
+    },
+  ],
+  features: [
+    { id: 'water', name: 'Open water', kind: 'water', points: rectangle(-30, 0, 30, 22) },
+    { id: 'reeds', name: 'Reeds', kind: 'trees', points: rectangle(-30, 23, 30, 30), heightM: 2.2 },
+  ],
+  cautions: ['wildlife', 'field', 'water'],
+  lensId: '600-4',
+  focalMm: 600,
+};
+
+export const ANIMAL_CLEARING: GroundTemplate = {
+  id: 'animal-clearing',
+  name: 'Large animal in a clearing',
+  source: PRACTICE,
+  surface: 'grass',
+  lines: [line('edge of the wood', closed(rectangle(-45, -40, 45, 40)), 'broken')],
+  marks: [
+    {
+      id: 'grazing',
+      name: 'Grazing in the open',
+      ...at(8, 18),
+      headingDeg: 230,
+      facingDeg: 230,
+      subjectId: 'deer',
+    },
+    {
+      id: 'crossing',
+      name: 'Crossing to the wood',
+      ...at(-14, 24),
+      headingDeg: 280,
+      facingDeg: 280,
+      subjectId: 'deer',
+    },
+  ],
+  positions: [
+    {
+      id: 'edge',
+      name: 'At the edge, wind in your face',
+      ...at(0, -38),
+      cameraHeightM: 1.1,
+      why: 'Still, in the shade of the edge, the wind from it to you. Far enough that it goes on feeding.',
+    },
+  ],
+  features: [
+    {
+      id: 'wood-north',
+      name: 'Wood, north',
+      kind: 'trees',
+      points: rectangle(-45, 40, 45, 55),
+      heightM: 18,
+    },
+    {
+      id: 'wood-west',
+      name: 'Wood, west',
+      kind: 'trees',
+      points: rectangle(-60, -40, -45, 55),
+      heightM: 18,
+    },
+  ],
+  cautions: ['wildlife', 'field'],
   lensId: '600-4',
   focalMm: 600,
 };
