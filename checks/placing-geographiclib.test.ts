@@ -5,6 +5,7 @@
 import fc from 'fast-check';
 import geodesic from 'geographiclib-geodesic';
 import { placeByTwoPoints, toGeographic, turned, type Point2 } from '@/core';
+import { placedFrom } from '@/answers/place-from';
 import { placeGround } from '@/records/edit-ground';
 import { DEMO_SHOOTS } from '@/demo';
 import type { Shoot } from '@/records/shoot';
@@ -100,4 +101,29 @@ test('points too near or too far apart are refused, with what is allowed', () =>
   expect(() =>
     placeByTwoPoints({ plan: here, globe: at(50) }, { plan: { x: 0, y: 100 }, globe: at(51) }),
   ).toThrow(/apart on the globe/);
+});
+
+test('what is placed by distance and bearing lies where the geodesic ends', () => {
+  fc.assert(
+    fc.property(
+      point,
+      fc.double({ min: 0, max: 400, noNaN: true }),
+      fc.double({ min: 0, max: 359.99, noNaN: true }),
+      fc.double({ min: -60, max: 60, noNaN: true }),
+      (origin, distanceM, angleDeg, latitudeDeg) => {
+        const site = { latitudeDeg, longitudeDeg: 11.5 };
+        const from = toGeographic(origin, site);
+        const ours = toGeographic(placedFrom({ distanceM, angleDeg }, origin), site);
+        const { lat2, lon2 } = WGS84.Direct(
+          from.latitudeDeg,
+          from.longitudeDeg,
+          angleDeg,
+          distanceM,
+        );
+        // The plan is flat: over some hundred metres north and south turn by a hundredth of a degree.
+        const { s12 } = WGS84.Inverse(ours.latitudeDeg, ours.longitudeDeg, lat2 ?? 0, lon2 ?? 0);
+        expect(s12).toBeLessThan(0.1);
+      },
+    ),
+  );
 });

@@ -1,5 +1,15 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, goTo, headline, inAnswer, settle, test } from './app';
+import {
+  expect,
+  goTo,
+  groundTool,
+  headline,
+  inAnswer,
+  onPhone,
+  readAnswer,
+  settle,
+  test,
+} from './app';
 
 /** A person who presses: how often. */
 function presser(page: Page) {
@@ -231,3 +241,21 @@ test(
     await expect(page.getByText('33.86° S, 151.21° E').first()).toBeVisible();
   },
 );
+
+test('a position is put by tape and compass: so far from the mark, that way', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/ground');
+  await expect(headline(page)).toBeVisible();
+  if (onPhone(page)) await groundTool(page, 'Frame');
+  const group = page.getByRole('group', { name: 'Place by distance' });
+  await group.getByRole('button', { name: /^From/ }).click();
+  await page.getByRole('radio', { name: 'Attack in the circle', exact: true }).click();
+  await group.getByLabel('Distance, m').fill('25');
+  await group.getByLabel('Bearing, °').fill('90');
+  await group.getByLabel('Bearing, °').blur();
+  await group.getByRole('button', { name: /^Put .* there$/ }).click();
+  await expect(
+    group.getByText(/stands 25\.0 m from Attack in the circle, 90° from north/),
+  ).toBeVisible();
+  if (onPhone(page)) await page.keyboard.press('Escape');
+  expect((await readAnswer(page)).distanceM).toBeCloseTo(25, 0);
+});

@@ -1,7 +1,16 @@
+import type { Support } from '@/core';
 import { bodyById, lensById } from '@/presets/find';
 import { BODIES } from '@/presets/bodies';
 import { LENSES } from '@/presets/lenses';
-import { bodyOf, lensOf, MOST_IN_BAG, type ItemOfKind, type KitItem, type KitKind } from './kit';
+import {
+  bodyOf,
+  lensOf,
+  MOST_IN_BAG,
+  type ItemOfKind,
+  type Kit,
+  type KitItem,
+  type KitKind,
+} from './kit';
 import type { Shoot } from './shoot';
 
 /** Changes of what is in the hands and in the bag. */
@@ -117,4 +126,21 @@ export function wornInWords(
 ): string {
   const with14 = worn.converter > 1 ? ` and ${worn.converter}x` : '';
   return `${bodyOf(worn).name} with the ${lensOf(worn).name}${with14}`;
+}
+
+/** What is in the hands, of a shoot's kit or of a quick answer's. */
+export type Hands = Kit & {
+  readonly support: Support;
+  readonly dial?: 'third' | 'half' | undefined;
+};
+
+/** The kit with another lens on: at its longest, its converter off if it takes none. */
+export function withLens<K extends Hands>(kit: K, lensId: string): K {
+  const lens = lensOf({ ...kit, lensId });
+  return {
+    ...kit,
+    lensId,
+    focalMm: lens.focals.at(-1)?.focalMm ?? kit.focalMm,
+    converter: lens.takesConverter ? kit.converter : 1,
+  };
 }

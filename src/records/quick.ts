@@ -11,7 +11,7 @@ import { presetId } from './shape';
  * const quick = quickSchema.parse(FIRST_QUICK);
  */
 
-export const QUICK_VERSION = 2;
+export const QUICK_VERSION = 3;
 export const FURTHEST_M = 500;
 
 export const quickSchema = z.strictObject({
@@ -27,6 +27,8 @@ export const quickSchema = z.strictObject({
   /** How far behind the subject the background is. */
   behindM: z.number().min(0).max(FURTHEST_M),
   kit: presetKitSchema,
+  /** Another kit, looked at beside it. */
+  against: presetKitSchema.optional(),
   school: z.enum(['motion', 'balanced', 'quality']),
   /** Dials held by hand. */
   held: heldSchema,
@@ -53,8 +55,11 @@ type Migration = (older: Record<string, unknown>) => unknown;
 /** From version 2 on dials can be held. */
 const from1To2: Migration = (older) => ({ ...older, version: 2, held: {} });
 
+/** From version 3 on a second kit can stand beside the first. */
+const from2To3: Migration = (older) => ({ ...older, version: 3 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const QUICK_MIGRATIONS: readonly Migration[] = [from1To2];
+export const QUICK_MIGRATIONS: readonly Migration[] = [from1To2, from2To3];
 
 export const FIRST_QUICK: Quick = {
   version: QUICK_VERSION,

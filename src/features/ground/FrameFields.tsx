@@ -15,6 +15,7 @@ import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
+import { PlaceFrom } from './PlaceFrom';
 import { WishSection } from './WishSection';
 import { written } from '@/ui/units';
 
@@ -60,6 +61,7 @@ export function FrameFields() {
       />
       <Switches ground={setup.ground} update={update} />
       <WishSection />
+      <PlaceFrom />
     </View>
   );
 }

@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import type { Support } from '@/core';
 import { fittedLens } from '@/answers/view';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
-import { bodyOf, bodyOptions, lensOf, lensOptions, type Kit } from '@/records/kit';
+import { bodyOf, bodyOptions, lensOptions } from '@/records/kit';
+import { withLens, type Hands } from '@/records/edit-kit';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
@@ -27,20 +28,7 @@ const DIALS = [
   { value: 'half', label: 'Halves' },
 ] as const;
 
-/** What is in the hands, of a shoot's kit or of a quick answer's. */
-type Hands = Kit & { readonly support: Support; readonly dial?: 'third' | 'half' | undefined };
 type ChangeHands = <K extends Hands>(kit: K) => K;
-
-/** The kit with another lens on: at its longest, its converter off if it takes none. */
-export function withLens<K extends Hands>(kit: K, lensId: string): K {
-  const lens = lensOf({ ...kit, lensId });
-  return {
-    ...kit,
-    lensId,
-    focalMm: lens.focals.at(-1)?.focalMm ?? kit.focalMm,
-    converter: lens.takesConverter ? kit.converter : 1,
-  };
-}
 
 export const converterName = (factor: Converter) => (factor === 1 ? 'None' : `${factor}x`);
 

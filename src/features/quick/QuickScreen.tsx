@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { Extras, Fact } from '@/features/shoot/AnswerPanel';
 import { BACK_TO_AUTOMATIC, Ways } from '@/features/shoot/WaysOut';
 import { engraved, metres, troubleInWords } from '@/features/shoot/words';
 import { NO_OUTLOOK } from '@/answers/answer';
-import { shutterReason, stopsSentence } from '@/features/shoot/exposure-words';
+import { settingsInWords, shutterReason, stopsSentence } from '@/features/shoot/exposure-words';
 import { depthInWords, notesOf, overfilledInWords } from '@/features/shoot/frame-notes';
 import { backgroundInWords } from '@/features/ground/figures';
 import { ExposureDrawn } from '@/features/shoot/MotionAndBudget';
@@ -24,6 +24,9 @@ import { useIsWide } from '@/ui/use-shape';
 import { ShootSheet } from './ShootSheet';
 import { quickAnswer, type QuickResult } from './quick';
 import { QuickFields } from './QuickFields';
+import { QuickRows, rowInWords } from './QuickRows';
+import { changesMost } from './rows';
+import { TwoKits } from './TwoKits';
 
 /** Settings from subject, distance, lens and light: an answer without a ground. */
 export function QuickScreen() {
@@ -64,14 +67,19 @@ function Page({ quick, onChange }: PageProps) {
   const drawn = result.ok ? (
     <ExposureDrawn view={result.view} exposure={result.exposure} ev={result.ev.expected} />
   ) : null;
+  const two = <TwoKits quick={quick} onChange={onChange} />;
   const make = <Button label="Make a shoot of it" onPress={() => setMaking(true)} />;
   return (
     <View role="main" className="flex-1">
       {wide ? (
         <View className="flex-1 flex-row">
-          <Column>{fields}</Column>
+          <Column>
+            <QuickRows quick={quick} onChange={onChange} />
+            {fields}
+          </Column>
           <Column>
             <QuickAnswer quick={quick} result={result} onChange={onChange} />
+            {two}
             {drawn}
             {make}
           </Column>
@@ -82,10 +90,12 @@ function Page({ quick, onChange }: PageProps) {
             <QuickAnswer quick={quick} result={result} onChange={onChange} />
           </View>
           <ScrollView contentContainerClassName="gap-4 p-4 pb-10">
+            {two}
             {fields}
             {drawn}
             {make}
           </ScrollView>
+          <QuickRows quick={quick} onChange={onChange} />
         </>
       )}
       {making ? <ShootSheet quick={quick} onClose={() => setMaking(false)} /> : null}
@@ -150,6 +160,7 @@ function QuickAnswer({ quick, result, onChange }: PageProps & { readonly result:
           .filter(Boolean)
           .join(' ')}
       </Text>
+      <MostBy quick={quick} onChange={onChange} />
       <View className="flex-row gap-3 border-t border-line pt-2">
         <Fact
           name="Frame fill"
@@ -172,6 +183,23 @@ function QuickAnswer({ quick, result, onChange }: PageProps & { readonly result:
           depth ? ` Sharp: ${depthInWords(depth)}.` : ''
         }`}
       </Text>
+    </View>
+  );
+}
+
+/** The one click that would move the dials most, as a button. */
+function MostBy({ quick, onChange }: PageProps) {
+  const most = useMemo(() => changesMost(quick), [quick]);
+  if (!most) return null;
+  return (
+    <View className="gap-1">
+      <Text kind="tiny" ink="quiet">
+        What would change it most
+      </Text>
+      <Button
+        label={`${rowInWords(most.quick, most.row)}: ${settingsInWords(most.settings)}`}
+        onPress={() => onChange(() => most.quick)}
+      />
     </View>
   );
 }
