@@ -12,7 +12,7 @@ const SCRIPTS = path.resolve(__dirname, '../dist/_expo/static/js/web');
 const PORT = 8743;
 
 /** The server as `npm start` runs it, in a process of its own. */
-async function started() {
+export async function started() {
   const child = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts'], {
     cwd: path.resolve(__dirname, '..'),
     env: { ...process.env, NODE_ENV: 'production', PORT: String(PORT) },

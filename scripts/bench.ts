@@ -9,6 +9,7 @@ import { benchDrags } from './bench-drags';
 import { benchOpening } from './bench-opening';
 import { benchOrder } from './bench-order';
 import { benchSearchAndDay } from './bench-search';
+import { benchPlaces } from './bench-places';
 import { benchServer } from './bench-server';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -66,6 +67,7 @@ const PARTS = {
   search: benchSearchAndDay,
   order: benchOrder,
   server: benchServer,
+  places: benchPlaces,
   opening: benchOpening,
   drags: benchDrags,
 } as const;

@@ -1,5 +1,5 @@
 /**
- * Writes the places one can look up by name: all with their words for the server, `build/places.json`, and
+ * Writes the places one can look up by name: all with their words for the server, `build/places/`, and
  * the largest for use without a network, `dist/places/largest.json`. From GeoNames (geonames.org, CC BY 4.0)
  * as packed in the registry.
  */
@@ -23,15 +23,22 @@ const fewNames = (line: PlaceLine): PlaceLine => ({
 
 const lines = placeLines();
 const all = listOf(lines);
-const write = (file: string, value: unknown): number => {
+const write = (file: string, content: string | Uint8Array): number => {
   const place = path.join(ROOT, file);
   mkdirSync(path.dirname(place), { recursive: true });
-  const text = JSON.stringify(value);
-  writeFileSync(place, text);
-  return text.length;
+  writeFileSync(place, content);
+  return content.length;
 };
-const whole = write('build/places.json', { list: all, index: placeWordsOf(all) });
-const few = write('dist/places/largest.json', listOf(lines.slice(0, LARGEST).map(fewNames)));
+/** Figures as they lie in memory: read without being made into text and back. */
+const bytesOf = (figures: ArrayLike<number>) => new Uint8Array(Uint32Array.from(figures).buffer);
+const { words, starts, entries } = placeWordsOf(all);
+const whole =
+  write('build/places/list.json', JSON.stringify(all)) +
+  write('build/places/words.json', JSON.stringify(words)) +
+  write('build/places/starts.bin', bytesOf(starts)) +
+  write('build/places/entries.bin', bytesOf(entries));
+const largest = listOf(lines.slice(0, LARGEST).map(fewNames));
+const few = write('dist/places/largest.json', JSON.stringify(largest));
 console.log(
   `Places: ${lines.length} by name, ${(whole / 1e6).toFixed(1)} MB; the ${LARGEST} largest ${(few / 1e3).toFixed(0)} kB`,
 );

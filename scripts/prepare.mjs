@@ -40,19 +40,19 @@ function hashOf(names) {
   return hash.digest('hex');
 }
 
-/** Does the work unless the same sources were done before and the result is still there. */
-function unlessDone(label, sources, result, work) {
+/** Does the work unless the same sources were done before and its results are still there. */
+function unlessDone(label, sources, results, work) {
   const stamp = path.join(CACHE, `${label}.sha256`);
   const now = hashOf(sources);
   const done = existsSync(stamp) && readFileSync(stamp, 'utf8') === now;
-  if (done && existsSync(path.join(ROOT, result))) return;
+  if (done && results.every((result) => existsSync(path.join(ROOT, result)))) return;
   work();
   mkdirSync(CACHE, { recursive: true });
   writeFileSync(stamp, now);
 }
 
 export function ensurePackages() {
-  unlessDone('packages', ['package-lock.json'], 'node_modules', () => {
+  unlessDone('packages', ['package-lock.json'], ['node_modules'], () => {
     console.log('Installing packages …');
     run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
   });
@@ -67,6 +67,7 @@ const BUILD_SOURCES = [
   'tailwind.config.js',
   'package-lock.json',
   'scripts/places.ts',
+  'scripts/geonames.ts',
   'scripts/chunks.mjs',
   'scripts/stand-ins',
   'scripts/service-worker.mjs',
@@ -74,7 +75,7 @@ const BUILD_SOURCES = [
 ];
 
 export function ensureBuild() {
-  unlessDone('build', BUILD_SOURCES, 'dist/sw.js.br', () => {
+  unlessDone('build', BUILD_SOURCES, ['dist/sw.js.br', 'build/places/entries.bin'], () => {
     console.log('Building the app (a minute or two the first time) …');
     // Left to itself the bundler keeps to half the cores.
     const workers = String(availableParallelism());

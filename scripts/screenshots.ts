@@ -1,8 +1,9 @@
-/** Takes the pictures of docs/screenshots from the built app and its demo data. */
+/** Takes the pictures of docs/screenshots from the built app and its demo data: all, or those that are named. */
 import { chromium, type Browser, type Page } from '@playwright/test';
 import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
+import { readPlaces } from '../server/places';
 import { CHROMIUM } from './chromium';
 import { saveField } from './screenshots-field';
 
@@ -106,22 +107,33 @@ const PICTURES: readonly Picture[] = [
   },
 ];
 
-/** Grounds of different kinds, made through the form. */
-const GROUNDS = ['400 m track', '50 m pool', 'Baseball diamond, high school'] as const;
-const FORM = { Title: '', Latitude: '52.1', Longitude: '-1.2', Date: '2027-06-12' };
-
-async function makeShoot(page: Page, base: string, ground: string): Promise<void> {
+/** A new shoot as it is said: the board, a place, the hours, and the ground it brings. */
+async function newShoot(page: Page, base: string): Promise<readonly string[]> {
+  const shots: string[] = [];
+  const shoot = async () => {
+    await page.waitForTimeout(900);
+    shots.push((await page.screenshot()).toString('base64'));
+  };
+  const press = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
   await page.goto(`${base}/new`);
-  await page.getByRole('button', { name: /^Ground/ }).click();
-  await page.getByRole('radio', { name: ground, exact: true }).click();
-  for (const [label, value] of Object.entries({ ...FORM, Title: ground })) {
-    await page.getByLabel(label, { exact: true }).fill(value);
-  }
-  await page.getByLabel('True bearing of the long axis').fill('340');
-  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await shoot();
+  await press('Track and field');
+  await page.getByLabel('Place', { exact: true }).fill('sprinfield');
+  await shoot();
+  await press(/^Springfield, Illinois/);
+  await page.getByLabel('Date', { exact: true }).fill('12 June 2027');
+  await page.getByLabel('Start', { exact: true }).fill('17:00');
+  await page.getByLabel('End', { exact: true }).fill('19:30');
+  await shoot();
+  await press('Make the shoot');
   await page.getByRole('img', { name: /^Ground plan/ }).waitFor();
   await page.waitForTimeout(1500);
+  await shoot();
+  return shots;
 }
+
+const NEW_SHOOT = 'new-shoot-phone';
 
 const fileOf = (name: string) => path.resolve(__dirname, `../docs/screenshots/${name}.png`);
 
@@ -190,24 +202,28 @@ async function savePicture(
 }
 
 async function main(): Promise<void> {
-  const app = createApp(path.resolve(__dirname, '../dist'), () => []);
+  const root = path.resolve(__dirname, '..');
+  const app = createApp(path.join(root, 'dist'), readPlaces(path.join(root, 'build/places')));
   const { server, port } = await listenOnFreePort(app, 0, console.log);
   const base = `http://127.0.0.1:${port}`;
   const browser = await chromium.launch(CHROMIUM);
-  for (const picture of PICTURES) await savePicture(browser, base, picture);
-  await saveField(
-    browser,
-    base,
-    (page, name) => page.screenshot({ path: fileOf(name) }),
-    saveSheet,
-  );
-  const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
-  const grounds: string[] = [];
-  for (const ground of GROUNDS) {
-    await makeShoot(page, base, ground);
-    grounds.push((await page.screenshot()).toString('base64'));
+  const named = process.argv.slice(2);
+  const isWanted = (name: string) => named.length === 0 || named.includes(name);
+  for (const picture of PICTURES.filter(({ name }) => isWanted(name))) {
+    await savePicture(browser, base, picture);
   }
-  await saveSheet(page, grounds, 'grounds-phone');
+  if (isWanted('field-wide') || isWanted('field-and-log-phone')) {
+    await saveField(
+      browser,
+      base,
+      (page, name) => page.screenshot({ path: fileOf(name) }),
+      saveSheet,
+    );
+  }
+  if (isWanted(NEW_SHOOT)) {
+    const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
+    await saveSheet(page, await newShoot(page, base), NEW_SHOOT);
+  }
   await browser.close();
   server.close();
 }

@@ -14,7 +14,7 @@ if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535) {
 
 async function main(): Promise<void> {
   const root = path.resolve(__dirname, '..');
-  const findPlaces = readPlaces(path.join(root, 'build/places.json'));
+  const findPlaces = readPlaces(path.join(root, 'build/places'));
   const app = createApp(path.join(root, 'dist'), findPlaces);
   const { server, port } = await listenOnFreePort(app, wanted, console.log);
   console.log(`Bright Perch is at http://localhost:${port}`);

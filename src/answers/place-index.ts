@@ -89,10 +89,11 @@ function lettersOf(word: string): number {
   return letters;
 }
 
+/** Bits that are set in 32 (H. S. Warren, Hacker's Delight, figure 5-2; quoted from memory). */
 function bitsOf(letters: number): number {
-  let bits = 0;
-  for (let left = letters; left; left &= left - 1) bits += 1;
-  return bits;
+  let bits = letters - ((letters >>> 1) & 0x55555555);
+  bits = (bits & 0x33333333) + ((bits >>> 2) & 0x33333333);
+  return (((bits + (bits >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
 }
 
 /** Slips that are looked past: none in a short word, where everything is a slip away. */
@@ -113,11 +114,54 @@ const NAMED_SO_WEIGHT = 100;
 const WHOLE_WORD_WEIGHT = 4;
 /** A beginning as short as this is looked for at the front of names, and within a place's own. */
 const SHORT_LETTERS = 3;
+/** Of a longer text only so many words are looked for. */
+const MOST_WORDS = 6;
+
+/** Weights of places, the least that was put for each: reused from question to question. */
+class Weights {
+  readonly ids: number[] = [];
+  private readonly of: Float64Array;
+
+  constructor(places: number) {
+    this.of = new Float64Array(places).fill(Infinity);
+  }
+  put(id: number, weight: number): void {
+    const known = this.of[id] as number;
+    if (weight >= known) return;
+    if (known === Infinity) this.ids.push(id);
+    this.of[id] = weight;
+  }
+  /** Infinity where none was put. */
+  at(id: number): number {
+    return this.of[id] as number;
+  }
+  clear(): void {
+    for (const id of this.ids) this.of[id] = Infinity;
+    this.ids.length = 0;
+  }
+}
+
+/** Those that weigh least, in order. */
+function likeliest(weights: Weights, most: number): readonly number[] {
+  const best: number[] = [];
+  for (const id of weights.ids) {
+    const weight = weights.at(id);
+    if (best.length === most && weight >= weights.at(best[most - 1] as number)) continue;
+    const after = best.findIndex((other) => weights.at(other) > weight);
+    best.splice(after < 0 ? best.length : after, 0, id);
+    if (best.length > most) best.pop();
+  }
+  return best;
+}
+
 export class PlaceIndex {
   private readonly letters: Int32Array;
+  private readonly lengths: Uint8Array;
   /** Words of a country's and a region's name, as they are compared. */
   private readonly countryWords: readonly (readonly string[])[];
   private readonly regionWords: readonly (readonly string[])[];
+  /** One for each asked word; one for all together, at the end. */
+  private readonly weights: Weights[] = [];
 
   constructor(
     private readonly list: PlaceList,
@@ -125,6 +169,7 @@ export class PlaceIndex {
     countryName: (code: string) => string,
   ) {
     this.letters = Int32Array.from(index.words, lettersOf);
+    this.lengths = Uint8Array.from(index.words, ({ length }) => Math.min(255, length));
     this.countryWords = list.countries.map((code) => wordsOf(`${countryName(code)} ${code}`));
     this.regionWords = list.regions.map((name, i) =>
       wordsOf(`${name} ${list.regionCodes[i] ?? ''}`),
@@ -133,15 +178,12 @@ export class PlaceIndex {
 
   /** The places a text may mean, the likeliest first; none for fewer than two letters. */
   find(text: string, most = 8): readonly FoundPlace[] {
-    const asked = wordsOf(text.slice(0, LONGEST_NAME));
+    const asked = wordsOf(text.slice(0, LONGEST_NAME)).slice(0, MOST_WORDS);
     if (asked.join('').length < 2) return [];
-    const written = this.weighed(asked, false);
+    const written = this.weighed(asked, false, most);
     // What begins as it is written is meant so; only else may it be a slip.
-    const found = written.begins ? written : this.weighed(asked, true);
-    return [...found.weights]
-      .sort(([, a], [, b]) => a - b)
-      .slice(0, most)
-      .map(([id]) => this.placeOf(id));
+    const found = written.begins ? written : this.weighed(asked, true, most);
+    return found.ids.map((id) => this.placeOf(id));
   }
 
   private placeOf(id: number): FoundPlace {
@@ -157,34 +199,37 @@ export class PlaceIndex {
   }
 
   /**
-   * Places in which every asked word stands, each with its weight: the smaller, the likelier. And whether
-   * one of them has a name that begins so.
+   * Places in which every asked word stands, the likeliest first, so many of them. And whether a name of one
+   * begins so.
    */
-  private weighed(asked: readonly string[], withSlips: boolean) {
-    const [first, ...others] = asked.map((word) => this.weightById(word, withSlips));
-    const weights = new Map<number, number>();
+  private weighed(asked: readonly string[], withSlips: boolean, most: number) {
+    const byWord = asked.map((word, i) => this.weightById(word, withSlips, this.cleared(i)));
+    const all = this.cleared(asked.length);
+    const [first, ...others] = byWord as [Weights, ...Weights[]];
     let begins = false;
-    for (const [id, weight] of first as ReadonlyMap<number, number>) {
-      let all = weight;
-      for (let i = 0; i < others.length && all < Infinity; i += 1) {
-        const inName = (others[i] as ReadonlyMap<number, number>).get(id) ?? Infinity;
-        all *= Math.min(
-          inName,
-          this.liesIn(id, asked[i + 1] as string) ? LIES_IN_WEIGHT : Infinity,
-        );
-      }
-      if (all === Infinity) continue;
-      weights.set(id, (id + 1) * all);
-      begins ||= weight <= SHORT_STANDS_WEIGHT[STANDS.otherFirst];
+    for (const id of first.ids) {
+      let weight = first.at(id);
+      const named = weight <= SHORT_STANDS_WEIGHT[STANDS.otherFirst];
+      others.forEach((other, i) => {
+        const lies = this.liesIn(id, asked[i + 1] as string) ? LIES_IN_WEIGHT : Infinity;
+        weight *= Math.min(other.at(id), lies);
+      });
+      if (weight === Infinity) continue;
+      all.put(id, (id + 1) * weight);
+      begins ||= named;
     }
     const written = asked.join(' ');
     for (const id of this.idsOf(asked[0] as string)) {
-      const weight = weights.get(id);
-      if (weight !== undefined && this.isNamed(id, written)) {
-        weights.set(id, weight / NAMED_SO_WEIGHT);
-      }
+      const weight = all.at(id);
+      if (weight < Infinity && this.isNamed(id, written)) all.put(id, weight / NAMED_SO_WEIGHT);
     }
-    return { weights, begins };
+    return { ids: likeliest(all, most), begins };
+  }
+
+  private cleared(i: number): Weights {
+    const weights = (this.weights[i] ??= new Weights(this.list.names.length));
+    weights.clear();
+    return weights;
   }
 
   private liesIn(id: number, word: string): boolean {
@@ -198,21 +243,22 @@ export class PlaceIndex {
 
   private isNamed(id: number, written: string): boolean {
     const all = `${this.list.names[id] as string}|${this.list.alsoNamed[id] ?? ''}`.split('|');
-    return all.some((name) => wordsOf(name).join(' ') === written);
+    // Accents and points make a name a little longer than its words, never much.
+    return all.some(
+      (name) =>
+        Math.abs(name.length - written.length) <= written.length / 2 + 2 &&
+        wordsOf(name).join(' ') === written,
+    );
   }
 
   /** Places with a word that begins so, or that is a slip away: what that weighs. */
-  private weightById(word: string, withSlips: boolean): ReadonlyMap<number, number> {
+  private weightById(word: string, withSlips: boolean, weights: Weights): Weights {
     const { words, starts, entries } = this.index;
-    const weights = new Map<number, number>();
     const standsWeight = word.length <= SHORT_LETTERS ? SHORT_STANDS_WEIGHT : STANDS_WEIGHT;
     const take = (from: number, to: number, factor: number) => {
       for (let at = starts[from] as number; at < (starts[to] as number); at += 1) {
         const entry = entries[at] as number;
-        const weight = (standsWeight[entry & 3] as number) * factor;
-        if (weight === Infinity) continue;
-        const known = weights.get(entry >> 2);
-        if (known === undefined || weight < known) weights.set(entry >> 2, weight);
+        weights.put(entry >> 2, (standsWeight[entry & 3] as number) * factor);
       }
     };
     const takeBeginnings = (start: string, factor: number) =>
@@ -224,12 +270,12 @@ export class PlaceIndex {
     if (!withSlips || mostSlips === 0) return weights;
     for (const swapped of swapsOf(word)) takeBeginnings(swapped, SLIP_WEIGHT);
     const letters = lettersOf(word);
-    words.forEach((known, i) => {
-      if (Math.abs(known.length - word.length) > mostSlips) return;
-      if (bitsOf(letters ^ (this.letters[i] as number)) > 2 * mostSlips) return;
-      const slips = distance(word, known);
+    for (let i = 0; i < words.length; i += 1) {
+      if (Math.abs((this.lengths[i] as number) - word.length) > mostSlips) continue;
+      if (bitsOf(letters ^ (this.letters[i] as number)) > 2 * mostSlips) continue;
+      const slips = distance(word, words[i] as string);
       if (slips <= mostSlips) take(i, i + 1, SLIP_WEIGHT ** slips);
-    });
+    }
     return weights;
   }
 

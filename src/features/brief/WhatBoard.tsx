@@ -37,7 +37,7 @@ const Tile = memo(function Tile({
       role="button"
       aria-label={short}
       onPress={() => onPick(id)}
-      className="min-h-touch w-[31.5%] min-w-fit items-center gap-1 border border-line p-2 active:opacity-60 sm:w-[23.5%]"
+      className="min-h-touch w-[31.5%] min-w-[6.75rem] items-center gap-1 border border-line p-2 active:opacity-60 sm:w-[23.5%]"
     >
       <ShootSketch sketch={groundSketch(id)} sizePx={64} />
       <Text kind="small" className="text-center">

@@ -20,7 +20,7 @@ import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
 import { useUnits } from '@/ui/units';
-import { useIsWide } from '@/ui/use-shape';
+import { useShape } from '@/ui/use-shape';
 import { ShootSheet } from './ShootSheet';
 import { quickAnswer, type QuickResult } from './quick';
 import { QuickFields } from './QuickFields';
@@ -61,7 +61,7 @@ interface PageProps {
 /** Answer above, questions below; beside each other where there is room. */
 function Page({ quick, onChange }: PageProps) {
   const [making, setMaking] = useState(false);
-  const wide = useIsWide();
+  const beside = useShape() !== 'upright';
   const result = quickAnswer(quick);
   const fields = <QuickFields quick={quick} onChange={onChange} />;
   const drawn = result.ok ? (
@@ -71,7 +71,7 @@ function Page({ quick, onChange }: PageProps) {
   const make = <Button label="Make a shoot of it" onPress={() => setMaking(true)} />;
   return (
     <View role="main" className="flex-1">
-      {wide ? (
+      {beside ? (
         <View className="flex-1 flex-row">
           <Column>
             <QuickRows quick={quick} onChange={onChange} />
