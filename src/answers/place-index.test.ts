@@ -94,3 +94,19 @@ test('a slip is looked past: a letter missing, one too many, wrong, or two the w
 test('no more come than are asked for', () => {
   expect(names('la', 1)).toHaveLength(1);
 });
+
+test('of two or three letters the beginning of what others call it is last, within it nothing', () => {
+  const wide: PlaceList = {
+    ...LIST,
+    names: ['Great Marsh', 'Sandholm'],
+    alsoNamed: ['Sanford Grande|Alte Sandau', ''],
+    ...{ country: [0, 0], region: [-1, -1], latitude: [0, 0], longitude: [0, 0] },
+  };
+  const both = new PlaceIndex(wide, placeWordsOf(wide), (code) => code);
+  const found = (text: string) => both.find(text).map(({ name }) => name);
+  expect(found('san')).toEqual(['Sandholm', 'Great Marsh']);
+  expect(found('gra')).toEqual([]);
+  // From four letters on it is meant.
+  expect(found('gran')).toEqual(['Great Marsh']);
+  expect(found('sand')).toEqual(['Sandholm', 'Great Marsh']);
+});

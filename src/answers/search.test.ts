@@ -132,3 +132,21 @@ test('a wider scope, or other hours of a whole shoot, is another question', () =
   const later = ask({ hours: 'shoot' }, { ...hours, endMs: hours.endMs + 3.6e6 });
   expect(sameQuestion(shoot, later)).toBe(false);
 });
+
+test('a whole shoot is searched from its first minute to its last, by quarters of an hour and no finer', () => {
+  const ask = (hours: { readonly startMs: number; readonly endMs: number }) =>
+    searchRequestOf(larkmoor, seen(larkmoor), FIRST_WISH, AT_MS, {
+      scope: { marks: 'chosen', hours: 'shoot', lenses: 'fitted' },
+      hours: { ...hoursOf(larkmoor), ...hours },
+    }).timesMs;
+  const startMs = hoursOf(larkmoor).startMs;
+  const hour = 3_600_000;
+  expect(ask({ startMs, endMs: startMs + hour })).toEqual(
+    [0, 1, 2, 3, 4].map((quarter) => startMs + (quarter * hour) / 4),
+  );
+  // A day of ten hours: both ends, and no more than two dozen between.
+  const long = ask({ startMs, endMs: startMs + 10 * hour });
+  expect(long).toHaveLength(24);
+  expect(long[0]).toBe(startMs);
+  expect(long.at(-1)).toBeCloseTo(startMs + 10 * hour, -1);
+});

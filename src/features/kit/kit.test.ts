@@ -303,3 +303,14 @@ test('weather set by hand holds though a forecast lies beside it, until that is 
   expect(by('forecast').coldestC).toBe(-12);
   expect(by('forecast').rains).toBe(true);
 });
+
+test('who is to be found, or an order of events, asks for paper; neither asks for none', () => {
+  const keys = (change: Partial<Shoot>) => listOf({ ...LARKMOOR, ...change }).map(({ key }) => key);
+  const person = { id: 'p', name: 'Number 9' };
+  const event = TERN_WATER.events[0] as Shoot['events'][number];
+  expect(keys({ people: [], events: [] })).not.toContain('order');
+  expect(keys({ people: [person], events: [] })).toContain('order');
+  const { markId: _mark, shotId: _shot, pinnedTo: _pinned, ...anywhere } = event;
+  expect(keys({ people: [], events: [{ ...anywhere, entries: [] }] })).toContain('order');
+  expect(keys({ brief: { ...LARKMOOR.brief, access: 'Club manager' } })).toContain('leave');
+});

@@ -128,3 +128,17 @@ test('moved to another date, the order of the day and what nature does go along'
   expect(later.light.forecast).toBeUndefined();
   expect(withBrief(forecast, formOf(tern)).light.forecast).toBeDefined();
 });
+
+test('a zone follows from coordinates on the globe, and from no others', () => {
+  expect(zoneWritten('53.12', '-1.87')).toBe('Europe/London');
+  expect(zoneWritten('-89.9', '179.9')).toBeDefined();
+  for (const [latitude, longitude] of [
+    ['90.1', '0'],
+    ['-90.1', '0'],
+    ['0', '180.1'],
+    ['0', '-181'],
+    ['north', '0'],
+  ] as const) {
+    expect(zoneWritten(latitude, longitude)).toBeUndefined();
+  }
+});
