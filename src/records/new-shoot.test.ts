@@ -1,9 +1,11 @@
 import { limitsOf, obstaclesOf, refusals, sightBlocks } from '@/core';
 import { viewOf } from '@/answers/view';
 import { answerAt } from '@/answers/answer';
+import { DEMO_SHOOTS } from '@/demo';
 import { GROUND_TEMPLATES, onFieldOfPlay } from '@/presets/grounds';
 import { trialShoot } from './fixtures/trial-shoot';
-import { shootSchema } from './shoot';
+import { onKnownGround } from './new-shoot';
+import { shootSchema, type Shoot } from './shoot';
 import { msOf } from './times';
 
 const all = GROUND_TEMPLATES.map(({ id }) => id);
@@ -80,4 +82,31 @@ test.each([
     Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]));
   expect(span('x')).toBeCloseTo(acrossM, 6);
   expect(span('y')).toBeCloseTo(alongM, 6);
+});
+
+test('at a venue used before the ground, its lamps and what its light taught come along; the rest stays', () => {
+  const learned = [{ atLocal: '2027-04-16T19:00', offsetStops: -0.4, sigmaStops: 0.3 }];
+  const [larkmoor] = DEMO_SHOOTS as [Shoot];
+  const earlier: Shoot = {
+    ...larkmoor,
+    guessed: ['lamps'],
+    light: { ...larkmoor.light, learned, lampsFromLocal: '2027-04-16T19:30' },
+  };
+  const fresh = {
+    ...trialShoot(earlier.ground.template),
+    guessed: ['bearing' as const, 'kit' as const],
+  };
+  const there = onKnownGround(fresh, earlier);
+  expect(there.features).toEqual(earlier.features);
+  expect(there.marks).toEqual(earlier.marks);
+  expect(there.positions).toEqual(earlier.positions);
+  expect(there.ground).toEqual(earlier.ground);
+  expect(there.light).toMatchObject({ lampLux: earlier.light.lampLux, learned });
+  // When the lamps came on is of that evening; what was promised and logged, too.
+  expect(there.light.lampsFromLocal).toBeUndefined();
+  expect(there.shots).toEqual([]);
+  expect(there.log.entries).toEqual([]);
+  expect(there.startLocal).toBe(fresh.startLocal);
+  expect([...there.guessed].sort()).toEqual(['kit', 'lamps']);
+  expect(shootSchema.safeParse(there).success).toBe(true);
 });

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
+import { readPoint } from '@/formats/coordinates';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Text } from '@/ui/Text';
@@ -18,12 +19,12 @@ const FIELDS: readonly {
   readonly half?: boolean;
 }[] = [
   { name: 'title', label: 'Title' },
-  { name: 'latitude', label: 'Latitude', hint: 'Degrees, north positive', half: true },
+  { name: 'latitude', label: 'Latitude', hint: 'Degrees; a pair can be pasted', half: true },
   { name: 'longitude', label: 'Longitude', hint: 'Degrees, east positive', half: true },
   { name: 'bearing', label: 'True bearing of the long axis', hint: 'Degrees from north, 0 to 359' },
-  { name: 'date', label: 'Date', hint: 'Year-month-day' },
-  { name: 'start', label: 'Start', hint: 'Local clock', half: true },
-  { name: 'end', label: 'End', hint: 'Local clock', half: true },
+  { name: 'date', label: 'Date' },
+  { name: 'start', label: 'Start', hint: 'Clock of the place', half: true },
+  { name: 'end', label: 'End', hint: 'Clock of the place', half: true },
 ];
 
 function Zone({ control }: { readonly control: Control<BriefForm> }) {
@@ -50,12 +51,22 @@ export function BriefFields({
   readonly saveLabel: string;
   readonly onSave: (form: BriefForm) => void;
 }) {
-  const { control, handleSubmit } = useForm<BriefForm>({
+  const { control, handleSubmit, setValue, getFieldState } = useForm<BriefForm>({
     defaultValues: initial,
     resolver: zodResolver(briefFormSchema),
     mode: 'onTouched',
   });
   const save = handleSubmit(onSave);
+  /** A point in any form, put in either line, fills both. */
+  const take = (name: (typeof FIELDS)[number]['name'], text: string) => {
+    const point = name === 'latitude' || name === 'longitude' ? readPoint(text) : undefined;
+    if (point?.kind !== 'point') {
+      setValue(name, text, { shouldValidate: getFieldState(name).isTouched });
+      return;
+    }
+    setValue('latitude', String(Number(point.latitudeDeg.toFixed(6))), { shouldValidate: true });
+    setValue('longitude', String(Number(point.longitudeDeg.toFixed(6))), { shouldValidate: true });
+  };
   return (
     <View role="form" aria-label="Shoot" className="gap-3">
       <View className="flex-row flex-wrap justify-between gap-y-3">
@@ -70,7 +81,7 @@ export function BriefFields({
                   {...(hint && { hint })}
                   error={fieldState.error?.message}
                   value={field.value}
-                  onChangeText={field.onChange}
+                  onChangeText={(text) => take(name, text)}
                   onBlur={field.onBlur}
                   onSubmitEditing={() => void save()}
                   ref={field.ref}

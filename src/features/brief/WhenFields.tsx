@@ -16,7 +16,13 @@ import {
   type Draft,
   type DraftProblems,
 } from './new-draft';
-import { clockInFigures, clockRead, clockWritten, dayInFigures, dayRead } from './when-written';
+import {
+  clockInFigures,
+  clockRead,
+  clockWritten,
+  dayInFigures,
+  dayRead,
+} from '@/formats/when-written';
 
 const MOST_WEEKS = 26;
 

@@ -9,7 +9,13 @@ import type { ShootBrief } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf } from '@/records/times';
 import { briefFormSchema, briefOf, zoneAt, type BriefForm } from '@/features/shoot/brief-form';
-import { clockInFigures, clockRead, clockWritten, dayInFigures, dayRead } from './when-written';
+import {
+  clockInFigures,
+  clockRead,
+  clockWritten,
+  dayInFigures,
+  dayRead,
+} from '@/formats/when-written';
 
 /** A shoot as it is being said: what was picked, and texts as typed. */
 export interface Draft {

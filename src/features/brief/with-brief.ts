@@ -17,7 +17,10 @@ export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
   return {
     ...(unturned ? there : turnGround(there, bearingDeg)),
     title,
-    place: { latitudeDeg, longitudeDeg, timeZone },
+    place: {
+      ...(!moved && shoot.place.name && { name: shoot.place.name }),
+      ...{ latitudeDeg, longitudeDeg, timeZone },
+    },
     startLocal,
     endLocal,
     light: moved || !learned ? light : { ...light, learned },

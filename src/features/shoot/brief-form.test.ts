@@ -51,9 +51,11 @@ test.each([
   [{ latitude: '' }, 'latitude: latitude must'],
   [{ longitude: 'west' }, 'longitude: longitude must'],
   [{ bearing: '360' }, 'bearing: bearing must'],
-  [{ date: '16.4.2027' }, 'date: write the date'],
-  [{ date: '2027-02-30' }, 'date: there is no such day'],
-  [{ start: '25:00' }, 'start: write the time'],
+  [{ date: 'soonish' }, 'date: write the day such as'],
+  [{ date: 'May 2027' }, 'date: May 2027 is understood; the day is missing'],
+  [{ date: '2027-02-30' }, 'date: read as 30 February 2027: there is no such day'],
+  [{ start: '25:00' }, 'start: there is no hour 25'],
+  [{ start: '7' }, 'start: 7 is understood as the hour'],
   [{ end: '18:30' }, 'end: the end is the start, 18:30'],
   // The night of 28 March 2027 has no hour from 01:00 to 02:00 there.
   [{ date: '2027-03-28', start: '01:10', end: '02:05' }, 'end: clocks change that night'],
@@ -78,6 +80,23 @@ test.each([
   ['', '', undefined],
 ])('at %s, %s the clocks are those of %s', (latitude, longitude, zone) => {
   expect(zoneWritten(latitude, longitude)).toBe(zone);
+});
+
+test('days and times are taken in every usual form', () => {
+  const typed = { ...good, date: '16 April 2027', start: '6:30 pm', end: '20.45' };
+  expect(problems(typed)).toEqual([]);
+  expect(briefOf(typed)).toMatchObject({
+    startLocal: '2027-04-16T18:30',
+    endLocal: '2027-04-16T20:45',
+  });
+  expect(() => briefOf({ ...good, date: 'x' })).toThrow(/must be a day and hours/);
+});
+
+test('a place keeps its name while it stays where it is', () => {
+  const [larkmoor] = DEMO_SHOOTS as [Shoot];
+  const named = { ...larkmoor, place: { ...larkmoor.place, name: 'Larkmoor' } };
+  expect(withBrief(named, { ...formOf(named), title: 'Other' }).place.name).toBe('Larkmoor');
+  expect(withBrief(named, { ...formOf(named), latitude: '10' }).place.name).toBeUndefined();
 });
 
 test('a shoot fills the form that would make it', () => {

@@ -1,6 +1,13 @@
 import { DateTime } from 'luxon';
 import tzLookup from '@photostructure/tz-lookup';
 import { z } from 'zod';
+import {
+  clockInFigures,
+  clockRead,
+  clockWritten,
+  dayInFigures,
+  dayRead,
+} from '@/formats/when-written';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import type { ShootBrief } from '@/records/new-shoot';
@@ -13,6 +20,22 @@ const numberBetween = (low: number, high: number, what: string) =>
     const value = numberWritten(text);
     return value >= low && value <= high;
   }, `${what} must be a number from ${low} to ${high}`);
+
+const todayIso = (): string => DateTime.now().toISODate();
+
+const clockField = (what: 'start' | 'end') =>
+  z.string().superRefine((text, context) => {
+    const read = clockRead(text, what);
+    if ('problem' in read) context.addIssue({ code: 'custom', message: read.problem });
+  });
+
+/** Day and hours as typed, as records write them; nothing where one of them can't be read. */
+function hoursRead({ date, start, end }: Pick<Hours, 'date' | 'start' | 'end'>) {
+  const day = dayRead(date, todayIso());
+  const [from, to] = [clockRead(start, 'start'), clockRead(end, 'end')];
+  if ('problem' in day || 'problem' in from || 'problem' in to) return undefined;
+  return { date: day.value, start: clockWritten(from.value), end: clockWritten(to.value) };
+}
 
 /** What the form holds: text as typed. */
 export const briefFormSchema = z
@@ -28,44 +51,30 @@ export const briefFormSchema = z
     latitude: numberBetween(-90, 90, 'latitude'),
     longitude: numberBetween(-180, 180, 'longitude'),
     bearing: numberBetween(0, 359.99, 'bearing'),
-    date: z
-      .string()
-      .regex(/^\d{4}-\d{2}-\d{2}$/, {
-        error: 'write the date as year-month-day, such as 2027-04-16',
-        abort: true,
-      })
-      .refine((date) => DateTime.fromISO(date).isValid, 'there is no such day'),
-    start: z.string(),
-    end: z.string(),
+    date: z.string().superRefine((text, context) => {
+      const read = dayRead(text, todayIso());
+      if ('problem' in read) context.addIssue({ code: 'custom', message: read.problem });
+    }),
+    start: clockField('start'),
+    end: clockField('end'),
     /** Whole days that it goes on beyond its first night: nothing types it, it is kept. */
     moreDays: z.number().int().min(0).max(MOST_DAYS),
   })
   .superRefine((form, context) => {
-    const clock = /^([01]\d|2[0-3]):[0-5]\d$/;
-    for (const field of ['start', 'end'] as const) {
-      if (!clock.test(form[field])) {
-        context.addIssue({
-          code: 'custom',
-          path: [field],
-          message: 'write the time as hours and minutes, such as 18:30',
-        });
-      }
-    }
-    if (!clock.test(form.start) || !clock.test(form.end)) return;
-    if (form.end === form.start && form.moreDays === 0) {
-      context.addIssue({
-        code: 'custom',
-        path: ['end'],
-        message: `the end is the start, ${form.start}; make it later. Before it counts as the next day`,
-      });
+    const hours = hoursRead(form);
+    if (!hours) return;
+    const refuse = (message: string) =>
+      context.addIssue({ code: 'custom', path: ['end'], message });
+    if (hours.end === hours.start && form.moreDays === 0) {
+      refuse(
+        `the end is the start, ${hours.start}; make it later. Before it counts as the next day`,
+      );
     }
     const zone = zoneWritten(form.latitude, form.longitude);
-    if (zone && DateTime.fromISO(form.date).isValid && !endsLater(form, zone)) {
-      context.addIssue({
-        code: 'custom',
-        path: ['end'],
-        message: `clocks change that night, so that ${form.end} comes before ${form.start}; make it later`,
-      });
+    if (zone && !endsLater({ ...hours, moreDays: form.moreDays }, zone)) {
+      refuse(
+        `clocks change that night, so that ${hours.end} comes before ${hours.start}; make it later`,
+      );
     }
   });
 
@@ -86,11 +95,10 @@ function endsLater(hours: Hours, zone: string): boolean {
 }
 
 /** "Ends on Saturday 17 April 2027", where it is not the day it starts on. */
-export function lastDayInWords(hours: Hours): string | undefined {
-  const clock = /^\d\d:\d\d$/;
-  if (!clock.test(hours.start) || !clock.test(hours.end)) return undefined;
-  if (!DateTime.fromISO(hours.date).isValid) return undefined;
-  const { days, endLocal } = hoursWritten(hours);
+export function lastDayInWords(typed: Hours): string | undefined {
+  const hours = hoursRead(typed);
+  if (!hours) return undefined;
+  const { days, endLocal } = hoursWritten({ ...hours, moreDays: typed.moreDays });
   return days > 0 ? `Ends on ${dayOf(endLocal)}.` : undefined;
 }
 
@@ -100,9 +108,9 @@ export const newForm = (known: Pick<BriefForm, 'template' | 'title'>): BriefForm
   latitude: '',
   longitude: '',
   bearing: '0',
-  date: DateTime.now().plus({ days: 1 }).toISODate(),
-  start: '14:00',
-  end: '16:00',
+  date: dayInFigures(DateTime.now().plus({ days: 1 }).toISODate()),
+  start: clockInFigures(14 * 60),
+  end: clockInFigures(16 * 60),
   moreDays: 0,
 });
 
@@ -116,8 +124,14 @@ export function zoneWritten(latitude: string, longitude: string): string | undef
   return Math.abs(lat) <= 90 && Math.abs(lon) <= 180 ? zoneAt(lat, lon) : undefined;
 }
 
-/** A checked form as what a shoot begins with. */
+/**
+ * A checked form as what a shoot begins with.
+ * @throws RangeError for one that was not checked
+ */
 export function briefOf(form: BriefForm): ShootBrief {
+  const hours = hoursRead(form);
+  if (!hours) throw new RangeError(`${form.date} ${form.start}: must be a day and hours`);
+  const { startLocal, endLocal } = hoursWritten({ ...hours, moreDays: form.moreDays });
   const latitudeDeg = numberWritten(form.latitude);
   const longitudeDeg = numberWritten(form.longitude);
   return {
@@ -127,8 +141,8 @@ export function briefOf(form: BriefForm): ShootBrief {
     longitudeDeg,
     timeZone: zoneAt(latitudeDeg, longitudeDeg),
     bearingDeg: numberWritten(form.bearing),
-    startLocal: hoursWritten(form).startLocal,
-    endLocal: hoursWritten(form).endLocal,
+    startLocal,
+    endLocal,
   };
 }
 
@@ -139,6 +153,9 @@ function moreDaysOf({ startLocal, endLocal }: Shoot): number {
   return Math.round(days) - (endLocal.slice(11) <= startLocal.slice(11) ? 1 : 0);
 }
 
+const minutesOf = (local: string): number =>
+  Number(local.slice(11, 13)) * 60 + Number(local.slice(14, 16));
+
 export function formOf(shoot: Shoot): BriefForm {
   return {
     template: shoot.ground.template,
@@ -146,9 +163,9 @@ export function formOf(shoot: Shoot): BriefForm {
     latitude: String(shoot.place.latitudeDeg),
     longitude: String(shoot.place.longitudeDeg),
     bearing: String(Number(shoot.ground.bearingDeg.toFixed(2))),
-    date: shoot.startLocal.slice(0, 10),
-    start: shoot.startLocal.slice(11),
-    end: shoot.endLocal.slice(11),
+    date: dayInFigures(shoot.startLocal.slice(0, 10)),
+    start: clockInFigures(minutesOf(shoot.startLocal)),
+    end: clockInFigures(minutesOf(shoot.endLocal)),
     moreDays: moreDaysOf(shoot),
   };
 }

@@ -47,6 +47,7 @@ test.each([
   ['May 2027', /^May 2027 is understood; the day is missing$/],
   ['22', /^22 is understood; the month is missing$/],
   ['31/2/2027', /read as 31 February 2027: there is no such day/],
+  ['2027-02-30', /read as 30 February 2027: there is no such day/],
   ['1/13/2027', /read as day 1, month 13: there is no such month/],
   ['soonish', /write the day such as 27\/11\/2026/],
 ])('of "%s" it says what is understood and what is missing', (written, said) => {

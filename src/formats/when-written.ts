@@ -1,5 +1,5 @@
 import { DateTime, Info } from 'luxon';
-import { clockMinutes, dateOf, type DateOrder } from '@/formats/written-time';
+import { clockMinutes, dateOf, type DateOrder } from './written-time';
 
 /** Days and times as a person writes them, and as their locale writes them back. */
 
@@ -60,6 +60,17 @@ function partsUnderstood(
   return day && month ? undefined : { has: has.join(' '), lacks };
 }
 
+/** Day, month and year of a date in figures, whether or not there is such a day. */
+function figuresRead(text: string, order: DateOrder) {
+  const iso = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$/.exec(text);
+  if (iso) return { day: Number(iso[3]), month: Number(iso[2]), year: iso[1] as string };
+  const parts = /^(\d{1,2})[-/. ]+(\d{1,2})[-/. ]+(\d{2,4})$/.exec(text);
+  if (!parts) return undefined;
+  const [first, second] = [Number(parts[1]), Number(parts[2])];
+  const [day, month] = order === 'dayFirst' ? [first, second] : [second, first];
+  return { day, month, year: parts[3] as string };
+}
+
 /**
  * A day as written: "22.05.2027", "9/3/2027" by the locale's order, "22 May", "tomorrow", "Sat". Without a
  * year the next such day is meant.
@@ -81,14 +92,13 @@ export function dayRead(written: string, todayIso: string, locale?: string): Rea
     const next = dateOf(written, order, today.year + 1);
     return { value: next ?? found };
   }
-  const figures = /^(\d{1,2})[-/. ]+(\d{1,2})[-/. ]+(\d{2,4})$/.exec(text);
+  const figures = figuresRead(text, order);
   if (figures) {
-    const [first, second] = [Number(figures[1]), Number(figures[2])];
-    const [day, month] = order === 'dayFirst' ? [first, second] : [second, first];
+    const { day, month, year } = figures;
     const name = MONTHS[month - 1];
     return {
       problem: name
-        ? `read as ${day} ${name} ${figures[3]}: there is no such day`
+        ? `read as ${day} ${name} ${year}: there is no such day`
         : `read as day ${day}, month ${month}: there is no such month`,
     };
   }
