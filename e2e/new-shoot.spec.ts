@@ -246,7 +246,8 @@ test('a position is put by tape and compass: so far from the mark, that way', as
   await page.goto('/shoot/demo-larkmoor/ground');
   await expect(headline(page)).toBeVisible();
   if (onPhone(page)) await groundTool(page, 'Frame');
-  const group = page.getByRole('group', { name: 'Place by distance' });
+  await page.getByRole('button', { name: 'Place by distance' }).click();
+  const group = page.getByRole('dialog', { name: 'Place by distance' });
   await group.getByRole('button', { name: /^From/ }).click();
   await page.getByRole('radio', { name: 'Attack in the circle', exact: true }).click();
   await group.getByLabel('Distance, m').fill('25');
@@ -256,6 +257,7 @@ test('a position is put by tape and compass: so far from the mark, that way', as
   await expect(
     group.getByText(/stands 25\.0 m from Attack in the circle, 90° from north/),
   ).toBeVisible();
+  await group.getByRole('button', { name: 'Close' }).click();
   if (onPhone(page)) await page.keyboard.press('Escape');
   expect((await readAnswer(page)).distanceM).toBeCloseTo(25, 0);
 });

@@ -319,7 +319,7 @@ test('a file of version 5 is read: its day stays, its log begins empty', () => {
   if (!read.ok) throw new Error(read.reason);
   const { log, ...rest } = read.record;
   expect(log).toEqual({ entries: [], clocks: [], frames: [], lessons: [] });
-  expect(rest).toEqual({ ...old, version: SHOOT_VERSION });
+  expect(rest).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
 });
 
 test('a file of version 6 is read as it is: nothing held, no filter, no floor, no brim', () => {
@@ -327,7 +327,16 @@ test('a file of version 6 is read as it is: nothing held, no filter, no floor, n
   const old = JSON.parse(text).shoot as Shoot;
   const read = readShootFile(text);
   if (!read.ok) throw new Error(read.reason);
-  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
+});
+
+test('a file of version 8 is read as it is: nothing is a guess', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v8.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(8);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
 });
 
 const FILTER = { kind: 'filter', id: 'own-nd', name: 'ND', stops: 3 };

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { withPlace } from '@/answers/choose-shot';
 import type { Update } from '@/features/shoot/edits';
@@ -11,8 +11,10 @@ import { throwSwitch } from '@/records/edit-ground';
 import { changeItem } from '@/records/edit-site';
 import { subjectOf, subjectOptions } from '@/records/own-subject';
 import type { Mark, Position } from '@/records/shoot';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
+import { Sheet } from '@/ui/Sheet';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
 import { PlaceFrom } from './PlaceFrom';
@@ -61,8 +63,21 @@ export function FrameFields() {
       />
       <Switches ground={setup.ground} update={update} />
       <WishSection />
-      <PlaceFrom />
+      <ByDistance />
     </View>
+  );
+}
+
+/** Placing by tape and compass, a press away: it follows each move while it is open. */
+function ByDistance() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button label="Place by distance" onPress={() => setOpen(true)} />
+      <Sheet title="Place by distance" open={open} onClose={() => setOpen(false)}>
+        <PlaceFrom />
+      </Sheet>
+    </>
   );
 }
 

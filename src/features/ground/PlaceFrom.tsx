@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 
 const WHICH = [
   { value: 'positions', label: 'Position' },
@@ -52,10 +52,7 @@ export function PlaceFrom() {
     setSaid({});
   };
   return (
-    <View role="group" aria-label="Place by distance" className="gap-2 border-t border-line pt-3">
-      <Heading level={3} kind="label" ink="quiet">
-        Place by distance
-      </Heading>
+    <View className="gap-2">
       <Choice
         label="What"
         value={list}
