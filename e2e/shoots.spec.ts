@@ -51,7 +51,7 @@ test(
   async ({ page }) => {
     await page.goto('/new');
     await sayNewShoot(page, { ...CUP_TIE, ground: 'Basketball, FIBA' });
-    await expect(page.getByText(/3 places to stand and 5 shots people want/)).toBeVisible();
+    await expect(page.getByText(/3 places to stand and 6 shots people want/)).toBeVisible();
     await page.getByRole('button', { name: 'Make the shoot' }).click();
     await expect(headline(page)).toBeVisible();
     await expect(page.getByText(/^Lamplight/)).toBeVisible();
