@@ -8,7 +8,7 @@ async function openQuick(page: Page): Promise<void> {
 }
 
 const pick = async (page: Page, field: string, option: string) => {
-  await page.getByRole('button', { name: new RegExp(`^${field}(?!: one)`) }).click();
+  await page.getByRole('button', { name: new RegExp(`^${field}(?!: )`) }).click();
   await page.getByRole('radio', { name: option, exact: true }).click();
 };
 
@@ -104,8 +104,10 @@ test(
     await page.getByRole('button', { name: 'Make a shoot of it' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Title')).toHaveValue('Field player, running at 30.0 m');
-    await page.getByLabel('Latitude').fill('53.12');
-    await page.getByLabel('Longitude').fill('-1.87');
+    await page.getByLabel('Place', { exact: true }).fill('53.12, -1.87');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('53.12° N, 1.87° W')).toBeVisible();
+    await page.getByLabel('Title').focus();
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/\/shoot\/[\w-]+\/ground$/);
     await expect(headline(page)).toBeVisible();
@@ -125,7 +127,7 @@ test('a thumb turns subject, distance, light and lens, and two kits stand side b
   await openQuick(page);
   const first = await readAnswer(page);
   const rows = page.getByRole('group', { name: 'Turn the answer' });
-  await rows.getByRole('button', { name: 'Distance: one on' }).click();
+  await rows.getByRole('button', { name: 'Distance: more' }).click();
   await expect(rows.getByRole('spinbutton', { name: 'Distance' })).toHaveAttribute(
     'aria-valuetext',
     '40.0 m',
@@ -134,7 +136,7 @@ test('a thumb turns subject, distance, light and lens, and two kits stand side b
   expect(far.distanceM).toBe(40);
   expect(far.fillPct).toBeLessThan(first.fillPct);
   await rows.getByRole('spinbutton', { name: 'Light' }).focus();
-  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowDown');
   expect((await readAnswer(page)).ev).toBeLessThan(far.ev);
   if (onPhone(page)) {
     // All four within reach of a thumb, below the middle of the screen.

@@ -104,7 +104,8 @@ test(
     await page.goto('/shoot/demo-larkmoor/brief');
     await openRow(page, 'What, where and when');
     const start = await page.getByLabel('Start', { exact: true }).inputValue();
-    for (const [label, value] of Object.entries({ Title: ' ', Latitude: '95', End: start })) {
+    await page.getByRole('button', { name: 'Change the place' }).click();
+    for (const [label, value] of Object.entries({ Title: ' ', Place: '95, 11', End: start })) {
       await page.getByLabel(label, { exact: true }).fill(value);
     }
     await page.getByRole('button', { name: 'Save the brief' }).click();
@@ -112,7 +113,7 @@ test(
       page.getByText('Change this: the title is empty; give the shoot a name'),
     ).toBeVisible();
     await expect(
-      page.getByText('Change this: latitude must be a number from -90 to 90'),
+      page.getByText(/^Change this: the latitude 95 lies past the pole: it goes from −90 to 90/),
     ).toBeVisible();
     await expect(
       page.getByText(/^Change this: the end is the start, \d\d:\d\d; make it later/),

@@ -8,17 +8,11 @@ export interface Sketch {
   readonly places: readonly { readonly x: number; readonly y: number }[];
 }
 
-/** A shoot's ground, to know it by: at the size of a stamp, or as an outline until the plan itself is there. */
-export function ShootSketch({
-  sketch,
-  sizePx,
-}: {
-  readonly sketch: Sketch;
-  readonly sizePx: number;
-}) {
+/** Its lines and areas, drawn in a box of 100. */
+export function SketchPaths({ sketch }: { readonly sketch: Sketch }) {
   const inks = useInks();
   return (
-    <Svg width={sizePx} height={sizePx} viewBox="0 0 100 100" style={{ flexShrink: 0 }} aria-hidden>
+    <>
       <Path
         d={sketch.lines}
         fill="none"
@@ -34,6 +28,22 @@ export function ShootSketch({
         strokeWidth={1}
         vectorEffect="non-scaling-stroke"
       />
+    </>
+  );
+}
+
+/** A shoot's ground, to know it by: at the size of a stamp, or as an outline until the plan itself is there. */
+export function ShootSketch({
+  sketch,
+  sizePx,
+}: {
+  readonly sketch: Sketch;
+  readonly sizePx: number;
+}) {
+  const inks = useInks();
+  return (
+    <Svg width={sizePx} height={sizePx} viewBox="0 0 100 100" style={{ flexShrink: 0 }} aria-hidden>
+      <SketchPaths sketch={sketch} />
       {sketch.places.map(({ x, y }, i) => (
         <Circle key={i} cx={x} cy={y} r={sizePx > 100 ? 1.5 : 3} fill={inks.signal} />
       ))}

@@ -1,6 +1,6 @@
 import { Circle, G, Line, Path, Svg, Text as SvgText } from 'react-native-svg';
 import { useInks } from '@/ui/theme';
-import type { Sketch } from './ShootSketch';
+import { SketchPaths, type Sketch } from './ShootSketch';
 
 const AROUND = Array.from({ length: 36 }, (_, i) => i * 10);
 const POINTS = [
@@ -90,14 +90,7 @@ export function TurnRose({
         );
       })}
       <G transform={`rotate(${bearingDeg} 100 100) translate(50 50)`}>
-        <Path d={sketch.lines} fill="none" stroke={inks.ink} strokeWidth={0.8} />
-        <Path
-          d={sketch.solids}
-          fill={inks.line}
-          fillOpacity={0.5}
-          stroke={inks.ink}
-          strokeWidth={0.8}
-        />
+        <SketchPaths sketch={sketch} />
         <Path d="M50 -9 L45 0 L55 0 Z" fill={inks.signal} />
       </G>
     </Svg>

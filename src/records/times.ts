@@ -31,6 +31,10 @@ export const localMinuteOf = (ms: number, timeZone: string): string =>
 export const localSecondOf = (ms: number, timeZone: string): string =>
   new Date(ms + zoneOffsetMs(ms, timeZone)).toISOString().slice(0, 19);
 
+/** Minutes since midnight of a wall-clock minute. */
+export const minutesOfDay = (local: string): number =>
+  Number(local.slice(11, 13)) * 60 + Number(local.slice(14, 16));
+
 /** "20:05" at a place. */
 export const clockOf = (ms: number, timeZone: string): string =>
   localMinuteOf(ms, timeZone).slice(11);

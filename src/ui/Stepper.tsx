@@ -68,8 +68,9 @@ export function Stepper({
   max,
   valueText,
   note,
-  inLine = false,
+  layout = 'over',
   shown = valueText,
+  turns = ['less', 'more'],
   onStep,
 }: {
   readonly label: string;
@@ -80,10 +81,12 @@ export function Stepper({
   /** As engraved: "1/1250". */
   readonly valueText: string;
   readonly note?: string | undefined;
-  /** The label beside the value, for several that stand close together. */
-  readonly inLine?: boolean;
+  /** The label over all of it; beside the value, for several that stand close together; or over a value in words. */
+  readonly layout?: 'over' | 'inLine' | 'words';
   /** What stands beside an inline label that already says a part of it. */
   readonly shown?: string;
+  /** What a click back and one on are called. */
+  readonly turns?: readonly [string, string];
   /** Gets the clicks turned, so that a repeat starts from the newest value. */
   readonly onStep: (clicks: number) => void;
 }) {
@@ -94,13 +97,18 @@ export function Stepper({
   };
   return (
     <View className="gap-1">
-      {inLine ? null : (
+      {layout === 'over' ? (
         <Text kind="label" ink="quiet" nativeID={labelId}>
           {label}
         </Text>
-      )}
+      ) : null}
       <View className="flex-row items-stretch border border-ink bg-sheet">
-        <StepButton label={`${label}: less`} less disabled={value <= min} onStep={() => step(-1)} />
+        <StepButton
+          label={`${label}: ${turns[0]}`}
+          less
+          disabled={value <= min}
+          onStep={() => step(-1)}
+        />
         <View
           role="spinbutton"
           aria-labelledby={labelId}
@@ -117,15 +125,21 @@ export function Stepper({
             ArrowLeft: () => step(-1),
           })}
         >
-          {inLine ? (
-            <View className="flex-row items-baseline gap-2">
+          {layout === 'over' ? (
+            <Text kind="figure">{valueText}</Text>
+          ) : (
+            <View
+              className={
+                layout === 'inLine' ? 'flex-row items-baseline gap-2' : 'items-center px-2'
+              }
+            >
               <Text kind="tiny" ink="quiet" nativeID={labelId}>
                 {label}
               </Text>
-              <Text kind="figure">{shown}</Text>
+              <Text kind={layout === 'inLine' ? 'figure' : 'strong'} className="text-center">
+                {shown}
+              </Text>
             </View>
-          ) : (
-            <Text kind="figure">{valueText}</Text>
           )}
           {note ? (
             <Text kind="tiny" ink="quiet" className="text-center">
@@ -134,7 +148,7 @@ export function Stepper({
           ) : null}
         </View>
         <StepButton
-          label={`${label}: more`}
+          label={`${label}: ${turns[1]}`}
           less={false}
           disabled={value >= max}
           onStep={() => step(1)}

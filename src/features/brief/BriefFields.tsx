@@ -1,7 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import {
+  Controller,
+  useForm,
+  useFormState,
+  useWatch,
+  type Control,
+  type UseFormReturn,
+} from 'react-hook-form';
 import { View } from 'react-native';
-import { readPoint } from '@/formats/coordinates';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Text } from '@/ui/Text';
@@ -11,21 +17,56 @@ import {
   zoneWritten,
   type BriefForm,
 } from '@/features/shoot/brief-form';
+import { Picked } from './Picked';
+import { pointInWords } from './point-words';
+import { WhereField } from './WhereField';
 
 const FIELDS: readonly {
-  readonly name: Exclude<keyof BriefForm, 'template' | 'moreDays'>;
+  readonly name: 'title' | 'bearing' | 'date' | 'start' | 'end';
   readonly label: string;
   readonly hint?: string;
   readonly half?: boolean;
 }[] = [
   { name: 'title', label: 'Title' },
-  { name: 'latitude', label: 'Latitude', hint: 'Degrees; a pair can be pasted', half: true },
-  { name: 'longitude', label: 'Longitude', hint: 'Degrees, east positive', half: true },
   { name: 'bearing', label: 'True bearing of the long axis', hint: 'Degrees from north, 0 to 359' },
   { name: 'date', label: 'Date' },
   { name: 'start', label: 'Start', hint: 'Clock of the place', half: true },
   { name: 'end', label: 'End', hint: 'Clock of the place', half: true },
 ];
+
+/** The place it is at, by its name, and the way to another. */
+function PlaceOf({ control, setValue }: Pick<UseFormReturn<BriefForm>, 'control' | 'setValue'>) {
+  const [placeName, latitude, longitude] = useWatch({
+    control,
+    name: ['placeName', 'latitude', 'longitude'],
+  });
+  const { errors } = useFormState({ control, name: ['latitude', 'longitude'] });
+  const take = (name: string, latitudeText: string, longitudeText: string) => {
+    setValue('placeName', name.slice(0, 120));
+    const checked = { shouldValidate: latitudeText !== '' };
+    setValue('latitude', latitudeText, checked);
+    setValue('longitude', longitudeText, checked);
+  };
+  if (!zoneWritten(latitude, longitude)) {
+    return (
+      <WhereField
+        error={errors.latitude ? 'the place is missing' : undefined}
+        onPick={({ name, latitudeDeg, longitudeDeg }) =>
+          take(name, String(latitudeDeg), String(longitudeDeg))
+        }
+      />
+    );
+  }
+  const point = pointInWords(Number(latitude), Number(longitude));
+  return (
+    <Picked
+      name={placeName || point}
+      detail={placeName ? point : 'Its coordinates'}
+      what="the place"
+      onChange={() => take('', '', '')}
+    />
+  );
+}
 
 function Zone({ control }: { readonly control: Control<BriefForm> }) {
   const [latitude, longitude, date, start, end, moreDays] = useWatch({
@@ -36,7 +77,7 @@ function Zone({ control }: { readonly control: Control<BriefForm> }) {
   const lastDay = lastDayInWords({ date, start, end, moreDays });
   return (
     <Text kind="small" ink="quiet" aria-live="polite">
-      {`${lastDay ? `${lastDay} ` : ''}${zone ? `Times are those of ${zone}.` : 'The time zone follows from the coordinates.'}`}
+      {`${lastDay ? `${lastDay} ` : ''}${zone ? `Times are those of ${zone}.` : 'The time zone follows from the place.'}`}
     </Text>
   );
 }
@@ -51,24 +92,15 @@ export function BriefFields({
   readonly saveLabel: string;
   readonly onSave: (form: BriefForm) => void;
 }) {
-  const { control, handleSubmit, setValue, getFieldState } = useForm<BriefForm>({
+  const { control, handleSubmit, setValue } = useForm<BriefForm>({
     defaultValues: initial,
     resolver: zodResolver(briefFormSchema),
     mode: 'onTouched',
   });
   const save = handleSubmit(onSave);
-  /** A point in any form, put in either line, fills both. */
-  const take = (name: (typeof FIELDS)[number]['name'], text: string) => {
-    const point = name === 'latitude' || name === 'longitude' ? readPoint(text) : undefined;
-    if (point?.kind !== 'point') {
-      setValue(name, text, { shouldValidate: getFieldState(name).isTouched });
-      return;
-    }
-    setValue('latitude', String(Number(point.latitudeDeg.toFixed(6))), { shouldValidate: true });
-    setValue('longitude', String(Number(point.longitudeDeg.toFixed(6))), { shouldValidate: true });
-  };
   return (
     <View role="form" aria-label="Shoot" className="gap-3">
+      <PlaceOf control={control} setValue={setValue} />
       <View className="flex-row flex-wrap justify-between gap-y-3">
         {FIELDS.map(({ name, label, hint, half }) => (
           <View key={name} className={half ? 'w-[48%]' : 'w-full'}>
@@ -81,7 +113,7 @@ export function BriefFields({
                   {...(hint && { hint })}
                   error={fieldState.error?.message}
                   value={field.value}
-                  onChangeText={(text) => take(name, text)}
+                  onChangeText={field.onChange}
                   onBlur={field.onBlur}
                   onSubmitEditing={() => void save()}
                   ref={field.ref}

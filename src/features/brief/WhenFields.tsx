@@ -6,7 +6,9 @@ import { Field } from '@/ui/Field';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 import { dayOf } from '@/records/day-said';
-import { lastDayInWords } from '@/features/shoot/brief-form';
+import { hoursRead, lastDayInWords } from '@/features/shoot/brief-form';
+import { clockMinutes } from '@/formats/written-time';
+import { minutesOfDay } from '@/records/times';
 import {
   dayChoices,
   hoursFor,
@@ -27,16 +29,12 @@ import {
 const MOST_WEEKS = 26;
 
 /** The hours in words, under them: what was understood. */
-function understood(draft: Draft, todayIso: string): string | undefined {
-  const day = dayRead(draft.day, todayIso);
-  const [start, end] = [clockRead(draft.start, 'start'), clockRead(draft.end, 'end')];
-  if ('problem' in day || 'problem' in start || 'problem' in end) return undefined;
-  const hours = {
-    ...{ date: day.value, start: clockWritten(start.value), end: clockWritten(end.value) },
-    moreDays: 0,
-  };
-  const last = lastDayInWords(hours);
-  return `${dayOf(`${day.value}T${hours.start}`)}, ${clockInFigures(start.value)} to ${clockInFigures(end.value)}.${last ? ` ${last}` : ''}`;
+function understood({ day, start, end }: Draft, todayIso: string): string | undefined {
+  const hours = hoursRead({ date: day, start, end }, todayIso);
+  if (!hours) return undefined;
+  const clock = (time: string) => clockInFigures(minutesOfDay(`${hours.date}T${time}`));
+  const last = lastDayInWords({ ...hours, moreDays: 0 });
+  return `${dayOf(`${hours.date}T${hours.start}`)}, ${clock(hours.start)} to ${clock(hours.end)}.${last ? ` ${last}` : ''}`;
 }
 
 /** When it is: a day by one press or written, hours by the clock or by the sun, once or weekly. */
@@ -63,8 +61,6 @@ export function WhenFields({
     const read = clockRead(draft[which], which);
     return 'value' in read ? clockWritten(read.value) : '';
   };
-  const minutesOf = (written: string) =>
-    Number(written.slice(0, 2)) * 60 + Number(written.slice(3));
   return (
     <View className="gap-3">
       <View role="group" aria-label="Day" className="flex-row flex-wrap gap-2">
@@ -102,7 +98,9 @@ export function WhenFields({
                   kind="time"
                   label={`Choose the ${which}`}
                   value={clock(which)}
-                  onPick={(picked) => onChange({ [which]: clockInFigures(minutesOf(picked)) })}
+                  onPick={(picked) =>
+                    onChange({ [which]: clockInFigures(clockMinutes(picked) ?? 0) })
+                  }
                 />
               }
             />

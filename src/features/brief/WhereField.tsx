@@ -62,11 +62,12 @@ export function WhereField({
   onPick,
   onVenue,
 }: {
-  readonly venues: readonly Shoot[];
+  /** Those used before, where one of them may be taken whole. */
+  readonly venues?: readonly Shoot[];
   readonly error: string | undefined;
-  readonly inputRef: Ref<TextInput>;
+  readonly inputRef?: Ref<TextInput>;
   readonly onPick: (place: PickedPlace) => void;
-  readonly onVenue: (venue: Shoot) => void;
+  readonly onVenue?: (venue: Shoot) => void;
 }) {
   const [text, setText] = useState('');
   const [here, setHere] = useState<'asked' | string>();
@@ -93,7 +94,7 @@ export function WhereField({
   return (
     <View className="gap-2">
       <Field
-        ref={inputRef}
+        {...(inputRef && { ref: inputRef })}
         label="Place"
         hint="A town near it, or coordinates in any form"
         placeholder="Type two letters or more"
@@ -145,7 +146,7 @@ export function WhereField({
           Places could not be looked up. Paste coordinates, or take a venue used before.
         </Text>
       ) : null}
-      {typed === '' ? <Venues venues={venues} onPick={onVenue} /> : null}
+      {typed === '' && venues && onVenue ? <Venues venues={venues} onPick={onVenue} /> : null}
       <Button
         label={here === 'asked' ? 'Asking this device …' : 'Here, where I am'}
         disabled={here === 'asked'}

@@ -7,7 +7,7 @@ import type { Guess } from '@/records/guesses';
 import { EMPTY_BAG, lensOf } from '@/records/kit';
 import type { ShootBrief } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
-import { localMinuteOf } from '@/records/times';
+import { localMinuteOf, minutesOfDay } from '@/records/times';
 import { briefFormSchema, briefOf, zoneAt, type BriefForm } from '@/features/shoot/brief-form';
 import {
   clockInFigures,
@@ -58,7 +58,7 @@ export function nowAt(place: PickedPlace | undefined, nowMs: number) {
   const local = localMinuteOf(nowMs, zoneOf(place));
   return {
     date: local.slice(0, 10),
-    minutes: Number(local.slice(11, 13)) * 60 + Number(local.slice(14, 16)),
+    minutes: minutesOfDay(local),
   };
 }
 
@@ -86,8 +86,7 @@ export function sunTimes(place: PickedPlace, date: string): readonly SunTime[] {
   return SUN_NAMES.flatMap(([name, key]) => {
     const when = events[key];
     if (!when) return [];
-    const local = localMinuteOf(when.getTime(), timeZone);
-    return [{ name, minutes: Number(local.slice(11, 13)) * 60 + Number(local.slice(14, 16)) }];
+    return [{ name, minutes: minutesOfDay(localMinuteOf(when.getTime(), timeZone)) }];
   });
 }
 
@@ -213,6 +212,7 @@ export function readDraft(draft: Draft, nowMs: number, locale?: string): ReadDra
   const form: BriefForm = {
     template: groundId,
     title: titleOf(draft),
+    placeName: place.name.slice(0, 120),
     latitude: String(place.latitudeDeg),
     longitude: String(place.longitudeDeg),
     bearing: String(draft.bearingDeg ?? GUESSED_BEARING_DEG),
@@ -250,11 +250,9 @@ export function asksForLamps({ groundId, place }: Draft, form: BriefForm): boole
   return endLocal > set || startLocal > set;
 }
 
-/** The kit that comes along from the last shoot, with nothing packed yet. */
+/** The kit that comes along from the last shoot, with nothing packed yet; the newest come first. */
 export function kitFrom(earlier: readonly Shoot[]): Pick<ShootBrief, 'kit' | 'school'> {
-  const last = earlier
-    .filter(({ guessed }) => !guessed.includes('kit'))
-    .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))[0];
+  const last = earlier.find(({ guessed }) => !guessed.includes('kit'));
   if (!last) return {};
   return { kit: { ...last.kit, packed: [] }, school: last.choice.school };
 }
@@ -299,7 +297,6 @@ export function briefsOf(
     const date = DateTime.fromISO(form.date).plus({ weeks: week }).toISODate() ?? form.date;
     return {
       ...briefOf({ ...form, date }),
-      ...(draft.place && { placeName: draft.place.name.slice(0, 120) }),
       ...(lampsAsked && lamps && { lampLux: lamps.lux }),
       kit,
       ...(mine.school && { school: mine.school }),

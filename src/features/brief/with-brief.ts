@@ -5,8 +5,16 @@ import { briefOf, type BriefForm } from '@/features/shoot/brief-form';
 
 /** A shoot with its brief changed: the ground turns with its bearing, the minute stays inside. */
 export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
-  const { title, latitudeDeg, longitudeDeg, timeZone, bearingDeg, startLocal, endLocal } =
-    briefOf(form);
+  const {
+    title,
+    latitudeDeg,
+    longitudeDeg,
+    timeZone,
+    bearingDeg,
+    startLocal,
+    endLocal,
+    placeName,
+  } = briefOf(form);
   // What stands in its order of the day goes along to another date, and a forecast of the old one goes.
   const there = onDay(shoot, startLocal.slice(0, 10));
   const { learned, ...light } = there.light;
@@ -18,7 +26,8 @@ export function withBrief(shoot: Shoot, form: BriefForm): Shoot {
     ...(unturned ? there : turnGround(there, bearingDeg)),
     title,
     place: {
-      ...(!moved && shoot.place.name && { name: shoot.place.name }),
+      // A name goes with the point it was said of.
+      ...(placeName && !(moved && placeName === shoot.place.name) && { name: placeName }),
       ...{ latitudeDeg, longitudeDeg, timeZone },
     },
     startLocal,

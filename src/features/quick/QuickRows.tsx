@@ -1,21 +1,23 @@
-import { Pressable, View } from 'react-native';
-import Minus from 'lucide-react-native/icons/minus';
-import Plus from 'lucide-react-native/icons/plus';
+import { View } from 'react-native';
 import { lensOf } from '@/records/kit';
 import type { Quick } from '@/records/quick';
 import { subjectById } from '@/presets/find';
 import { metres } from '@/features/shoot/words';
-import { onKeys } from '@/ui/keys';
-import { Text } from '@/ui/Text';
-import { useInks } from '@/ui/theme';
+import { Stepper } from '@/ui/Stepper';
 import { quickDistanceM, quickEv } from './quick';
-import { canTurn, lightName, turned, ROWS, type Row } from './rows';
+import { lightName, ROWS, standsAt, turned, type Row } from './rows';
 
 const NAMES: Readonly<Record<Row, string>> = {
   subject: 'Subject',
   distance: 'Distance',
   light: 'Light',
   lens: 'Lens',
+};
+const TURNS: Readonly<Record<Row, readonly [string, string]>> = {
+  subject: ['previous', 'next'],
+  distance: ['less', 'more'],
+  light: ['less', 'more'],
+  lens: ['shorter', 'longer'],
 };
 
 /** What a row stands at. */
@@ -32,33 +34,6 @@ export function rowInWords(quick: Quick, row: Row): string {
   }
 }
 
-function Turn({
-  label,
-  less,
-  disabled,
-  onPress,
-}: {
-  readonly label: string;
-  readonly less: boolean;
-  readonly disabled: boolean;
-  readonly onPress: () => void;
-}) {
-  const inks = useInks();
-  const Sign = less ? Minus : Plus;
-  return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      disabled={disabled}
-      tabIndex={-1}
-      onPress={onPress}
-      className={`min-h-[52px] min-w-[56px] items-center justify-center active:bg-line ${disabled ? 'opacity-30' : ''}`}
-    >
-      <Sign color={inks.ink} size={22} />
-    </Pressable>
-  );
-}
-
 /** Subject, distance, light and lens, a row each for the thumb. */
 export function QuickRows({
   quick,
@@ -68,45 +43,20 @@ export function QuickRows({
   readonly onChange: (how: (quick: Quick) => Quick) => void;
 }) {
   return (
-    <View role="group" aria-label="Turn the answer" className="border-t-2 border-ink bg-sheet">
+    <View role="group" aria-label="Turn the answer">
       {ROWS.map((row) => {
-        const value = rowInWords(quick, row);
-        const turn = (clicks: number) =>
-          onChange((now) => (canTurn(now, row, clicks) ? turned(now, row, clicks) : now));
+        const { at, of } = standsAt(quick, row);
         return (
-          <View key={row} className="flex-row items-stretch border-b border-line">
-            <Turn
-              label={`${NAMES[row]}: one back`}
-              less
-              disabled={!canTurn(quick, row, -1)}
-              onPress={() => turn(-1)}
-            />
-            <View
-              role="spinbutton"
-              tabIndex={0}
-              aria-label={NAMES[row]}
-              aria-valuetext={value}
-              aria-valuenow={0}
-              className="min-w-0 flex-1 items-center justify-center border-x border-line px-2 py-1"
-              {...onKeys({
-                ArrowUp: () => turn(1),
-                ArrowRight: () => turn(1),
-                ArrowDown: () => turn(-1),
-                ArrowLeft: () => turn(-1),
-              })}
-            >
-              <Text kind="tiny" ink="quiet">
-                {NAMES[row]}
-              </Text>
-              <Text kind="strong" className="text-center">
-                {value}
-              </Text>
-            </View>
-            <Turn
-              label={`${NAMES[row]}: one on`}
-              less={false}
-              disabled={!canTurn(quick, row, 1)}
-              onPress={() => turn(1)}
+          <View key={row} className="-mt-px">
+            <Stepper
+              layout="words"
+              label={NAMES[row]}
+              value={at}
+              min={0}
+              max={of - 1}
+              valueText={rowInWords(quick, row)}
+              turns={TURNS[row]}
+              onStep={(clicks) => onChange((now) => turned(now, row, clicks))}
             />
           </View>
         );

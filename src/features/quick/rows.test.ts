@@ -32,11 +32,11 @@ test('every row goes to its end and back, and what it makes can always be kept',
   }
 });
 
-test('further on is further off, darker and longer', () => {
+test('further on is further off, brighter and longer', () => {
   const off = turned(FIRST_QUICK, 'distance', 1);
   expect(quickDistanceM(off)).toBe(40);
-  const dark = turned(FIRST_QUICK, 'light', 1);
-  expect(quickEv(dark).expected).toBeLessThan(quickEv(FIRST_QUICK).expected);
+  const bright = turned(FIRST_QUICK, 'light', 1);
+  expect(quickEv(bright).expected).toBeGreaterThan(quickEv(FIRST_QUICK).expected);
   const long = turned(FIRST_QUICK, 'lens', 1);
   expect(long.kit.focalMm).toBeGreaterThanOrEqual(FIRST_QUICK.kit.focalMm);
   expect(long.kit.lensId).not.toBe(FIRST_QUICK.kit.lensId);
@@ -47,7 +47,7 @@ test('from what lies between two marks it goes to the next of them', () => {
   expect(quickDistanceM(turned(between, 'distance', 1))).toBe(40);
   const measured: Quick = { ...FIRST_QUICK, light: { ...FIRST_QUICK.light, by: 'ev', ev: 12 } };
   expect(lightName(measured)).toBeUndefined();
-  const darker = turned(measured, 'light', 1);
+  const darker = turned(measured, 'light', -1);
   expect(darker.light.by).toBe('eye');
   expect(lightName(darker)).toBe('Shade of a stand or trees');
 });

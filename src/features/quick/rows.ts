@@ -16,7 +16,7 @@ const DISTANCES_M = [
   1, 1.5, 2, 3, 4, 5, 7, 10, 15, 20, 25, 30, 40, 50, 60, 80, 100, 150, 200, 300, 500,
 ];
 
-/** Lights one can tell by eye, the brightest first. */
+/** Lights one can tell by eye, the darkest first: one click on is more light. */
 const LIGHTS: readonly {
   readonly light: Partial<Quick['light']>;
   readonly name: string;
@@ -32,7 +32,7 @@ const LIGHTS: readonly {
     name,
     ev: evFromIlluminance(LAMP_LEVELS_LUX[id]),
   })),
-].sort((a, b) => b.ev - a.ev);
+].sort((a, b) => a.ev - b.ev);
 
 /** Lenses from the shortest to the longest. */
 const BY_LENGTH = [...LENSES].sort(
@@ -47,7 +47,7 @@ const nearestTo = (values: readonly number[], wanted: number): number =>
   );
 
 /** Where each row stands among its marks, and how many there are. */
-function standsAt(quick: Quick, row: Row): { readonly at: number; readonly of: number } {
+export function standsAt(quick: Quick, row: Row): { readonly at: number; readonly of: number } {
   switch (row) {
     case 'subject':
       return { at: SUBJECTS.findIndex(({ id }) => id === quick.subjectId), of: SUBJECTS.length };
@@ -76,7 +76,7 @@ export function canTurn(quick: Quick, row: Row, clicks: number): boolean {
   return at + clicks >= 0 && at + clicks < of;
 }
 
-/** The quick answer with one row turned by clicks: nearer, darker and longer are further on. */
+/** The quick answer with one row turned by clicks: further off, brighter and longer are further on. */
 export function turned(quick: Quick, row: Row, clicks: number): Quick {
   const { at, of } = standsAt(quick, row);
   const to = Math.min(of - 1, Math.max(0, at + clicks));

@@ -47,7 +47,7 @@ export function DialStepper({
       {...(inLine &&
         kind === 'iso' && { shown: markAt(kind, sign * now, dial).label.replace('ISO ', '') })}
       note={note}
-      inLine={inLine}
+      layout={inLine ? 'inLine' : 'over'}
       onStep={(clicks) => {
         const next = counted(clicks, () => true);
         if (next !== undefined) onChange(markAt(kind, sign * next, dial).value);

@@ -14,6 +14,7 @@ import { numberWritten } from '@/ui/numbers';
 const good: BriefForm = {
   template: 'field-hockey',
   title: 'Cup final',
+  placeName: '',
   latitude: '53.12',
   longitude: '-1,87',
   bearing: '12°',
@@ -97,6 +98,8 @@ test('a place keeps its name while it stays where it is', () => {
   const named = { ...larkmoor, place: { ...larkmoor.place, name: 'Larkmoor' } };
   expect(withBrief(named, { ...formOf(named), title: 'Other' }).place.name).toBe('Larkmoor');
   expect(withBrief(named, { ...formOf(named), latitude: '10' }).place.name).toBeUndefined();
+  const moved = { ...formOf(named), latitude: '10', placeName: 'Elsewhere' };
+  expect(withBrief(named, moved).place.name).toBe('Elsewhere');
 });
 
 test('a shoot fills the form that would make it', () => {

@@ -12,7 +12,7 @@ import { GROUND_TEMPLATES } from '@/presets/grounds';
 import type { Shoot } from '@/records/shoot';
 import type { ShootBrief } from '@/records/new-shoot';
 import { dayOf } from '@/records/day-said';
-import { MOST_DAYS, msOf } from '@/records/times';
+import { minutesOfDay, MOST_DAYS, msOf } from '@/records/times';
 import { numberWritten } from '@/ui/numbers';
 
 const numberBetween = (low: number, high: number, what: string) =>
@@ -29,9 +29,15 @@ const clockField = (what: 'start' | 'end') =>
     if ('problem' in read) context.addIssue({ code: 'custom', message: read.problem });
   });
 
-/** Day and hours as typed, as records write them; nothing where one of them can't be read. */
-function hoursRead({ date, start, end }: Pick<Hours, 'date' | 'start' | 'end'>) {
-  const day = dayRead(date, todayIso());
+/**
+ * Day and hours as typed, as records write them; nothing where one of them can't be read.
+ * @param today the day it is there
+ */
+export function hoursRead(
+  { date, start, end }: Pick<BriefForm, 'date' | 'start' | 'end'>,
+  today = todayIso(),
+) {
+  const day = dayRead(date, today);
   const [from, to] = [clockRead(start, 'start'), clockRead(end, 'end')];
   if ('problem' in day || 'problem' in from || 'problem' in to) return undefined;
   return { date: day.value, start: clockWritten(from.value), end: clockWritten(to.value) };
@@ -48,6 +54,8 @@ export const briefFormSchema = z
       .trim()
       .min(1, 'the title is empty; give the shoot a name')
       .max(120, 'the title is over 120 letters; make it shorter'),
+    /** What people call the place; empty where nobody said. */
+    placeName: z.string().max(120),
     latitude: numberBetween(-90, 90, 'latitude'),
     longitude: numberBetween(-180, 180, 'longitude'),
     bearing: numberBetween(0, 359.99, 'bearing'),
@@ -105,6 +113,7 @@ export function lastDayInWords(typed: Hours): string | undefined {
 /** A form for a shoot tomorrow afternoon, its place yet to be said. */
 export const newForm = (known: Pick<BriefForm, 'template' | 'title'>): BriefForm => ({
   ...known,
+  placeName: '',
   latitude: '',
   longitude: '',
   bearing: '0',
@@ -143,6 +152,7 @@ export function briefOf(form: BriefForm): ShootBrief {
     bearingDeg: numberWritten(form.bearing),
     startLocal,
     endLocal,
+    ...(form.placeName && { placeName: form.placeName }),
   };
 }
 
@@ -153,19 +163,17 @@ function moreDaysOf({ startLocal, endLocal }: Shoot): number {
   return Math.round(days) - (endLocal.slice(11) <= startLocal.slice(11) ? 1 : 0);
 }
 
-const minutesOf = (local: string): number =>
-  Number(local.slice(11, 13)) * 60 + Number(local.slice(14, 16));
-
 export function formOf(shoot: Shoot): BriefForm {
   return {
     template: shoot.ground.template,
     title: shoot.title,
+    placeName: shoot.place.name ?? '',
     latitude: String(shoot.place.latitudeDeg),
     longitude: String(shoot.place.longitudeDeg),
     bearing: String(Number(shoot.ground.bearingDeg.toFixed(2))),
     date: dayInFigures(shoot.startLocal.slice(0, 10)),
-    start: clockInFigures(minutesOf(shoot.startLocal)),
-    end: clockInFigures(minutesOf(shoot.endLocal)),
+    start: clockInFigures(minutesOfDay(shoot.startLocal)),
+    end: clockInFigures(minutesOfDay(shoot.endLocal)),
     moreDays: moreDaysOf(shoot),
   };
 }

@@ -1,4 +1,4 @@
-import { hashKey, useQueries } from '@tanstack/react-query';
+import { hashKey, useQueries, type UseQueryResult } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { LightSeries } from '@/core';
 import { useSettled } from '@/features/shoot/use-light-series';
@@ -14,6 +14,12 @@ export interface DrawnLine extends LightLine {
 /** Lines of a chart need no minute; the answer itself has its own series. */
 const STEP_S = 180;
 
+/** What is known of several lines: the same object as long as nothing of it changes. */
+const known = (answers: readonly UseQueryResult<LightSeries>[]) => ({
+  series: answers.map(({ data }) => data),
+  trouble: answers.find(({ error }) => error)?.error?.message,
+});
+
 /** The light of several places through the hours, from the worker. */
 export function useLines(
   asked: readonly LightLine[],
@@ -21,15 +27,14 @@ export function useLines(
 ): {
   readonly lines: readonly DrawnLine[];
   readonly trouble: string | undefined;
-  /** The same as long as the lines and what is known of them are. */
-  readonly stamp: string;
 } {
   const lines = useSettled(asked);
   const keys = useMemo(
     () => lines.map(({ scene, heard }) => hashKey([scene, heard, fromMs, toMs, STEP_S])),
     [lines, fromMs, toMs],
   );
-  const answers = useQueries({
+  const { series, trouble } = useQueries({
+    combine: known,
     queries: lines.map(({ scene, heard }, i) => ({
       queryKey: ['light-line', keys[i]],
       queryFn: ({ signal }: { signal: AbortSignal }) =>
@@ -40,8 +45,7 @@ export function useLines(
     })),
   });
   return {
-    lines: lines.map((line, i) => ({ ...line, series: answers[i]?.data })),
-    trouble: answers.find(({ error }) => error)?.error?.message,
-    stamp: keys.map((key, i) => `${key} ${answers[i]?.data ? 'known' : ''}`).join('\n'),
+    lines: useMemo(() => lines.map((line, i) => ({ ...line, series: series[i] })), [lines, series]),
+    trouble,
   };
 }

@@ -52,7 +52,7 @@ export function useOwed(): readonly OwedShot[] {
   const setup = useUnchosen();
   const served = useMemo(() => shotsServed(setup), [setup]);
   const asked = useMemo(() => owedLines(setup, served), [setup, served]);
-  const { lines, stamp } = useLines(asked, hours);
+  const { lines } = useLines(asked, hours);
   const { log, events } = shoot;
   const had = useMemo(
     () => deliveredOf({ ...setup, log }, matchedFrames({ ...setup, log, events })),
@@ -61,7 +61,6 @@ export function useOwed(): readonly OwedShot[] {
   return useMemo(
     () =>
       owedShots(setup, had, served, (id) => lines.find((line) => line.id === id)?.series, hours),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- lines are made anew at each drawing: their stamp says when they differ
-    [setup, had, served, hours, stamp],
+    [setup, had, served, hours, lines],
   );
 }

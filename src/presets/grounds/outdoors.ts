@@ -1,5 +1,5 @@
 import { LAMP_LEVELS_LUX } from '@/core';
-import { arc, at, backdrop, closed, keepOut, line, rectangle } from './shapes';
+import { arc, at, backdrop, closed, keepOut, line, rectangle, trees } from './shapes';
 import type { GroundTemplate } from './types';
 
 /** Roads, slopes, walls and steps: places without a rule book. Common practice, no source. */
@@ -119,13 +119,7 @@ export const TRAIL_RUN: GroundTemplate = {
       kind: 'course',
       points: [at(-2, -45), at(2, -20), at(-3, 0), at(1, 20), at(6, 45)],
     },
-    {
-      id: 'trees-east',
-      name: 'Trees',
-      kind: 'trees',
-      points: rectangle(12, -40, 24, 40),
-      heightM: 12,
-    },
+    trees('trees-east', 'Trees', rectangle(12, -40, 24, 40), 12),
   ],
   cautions: ['field', 'panning', 'sun'],
   lensId: '70-200-2.8',
@@ -162,13 +156,7 @@ export const SKI_SLOPE: GroundTemplate = {
     },
   ],
   features: [
-    {
-      id: 'trees',
-      name: 'Trees above the turn',
-      kind: 'trees',
-      points: rectangle(-40, 22, -18, 40),
-      heightM: 14,
-    },
+    trees('trees', 'Trees above the turn', rectangle(-40, 22, -18, 40), 14),
     {
       id: 'racing-line',
       name: 'Racing line',

@@ -83,6 +83,14 @@ export const backdrop = (
   detail: BackdropDetail,
 ): FeatureOf<'backdrop'> => ({ id, name, kind: 'backdrop', points, heightM, detail });
 
+/** A wood, a hedge, reeds: what covers an area up to a height. */
+export const trees = (
+  id: string,
+  name: string,
+  points: readonly Point2[],
+  heightM: number,
+): FeatureOf<'trees'> => ({ id, name, kind: 'trees', points, heightM });
+
 /** Chain link as it is usually bought: 50 mm mesh of 3 mm wire, posts of 60 mm every 3 m. */
 export const chainLink = (
   id: string,

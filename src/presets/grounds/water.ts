@@ -1,5 +1,5 @@
 import { LAMP_LEVELS_LUX } from '@/core';
-import { at, backdrop, closed, keepOut, line, rectangle } from './shapes';
+import { at, backdrop, closed, keepOut, line, rectangle, trees } from './shapes';
 import type { GroundTemplate } from './types';
 
 /** Pools and courses. Figures of World Aquatics and the ICF quoted from memory. */
@@ -274,15 +274,7 @@ export const RIVER_HIDE: GroundTemplate = {
       why: 'Birds accept the accustomed; low puts the far bank well behind the perch.',
     },
   ],
-  features: [
-    {
-      id: 'far-trees',
-      name: 'Trees, far bank',
-      kind: 'trees',
-      points: rectangle(-30, 22, 30, 30),
-      heightM: 12,
-    },
-  ],
+  features: [trees('far-trees', 'Trees, far bank', rectangle(-30, 22, 30, 30), 12)],
   cautions: ['wildlife', 'nest', 'water', 'field'],
   lensId: '600-4',
   focalMm: 600,

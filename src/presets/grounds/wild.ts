@@ -1,4 +1,4 @@
-import { at, backdrop, closed, keepOut, line, rectangle } from './shapes';
+import { at, backdrop, closed, keepOut, line, rectangle, trees } from './shapes';
 import type { SiteFeature } from '@/core';
 import type { GroundTemplate, TemplateMark, TemplatePosition } from './types';
 
@@ -42,13 +42,7 @@ export const FEEDER_GARDEN: GroundTemplate = {
     },
   ],
   features: [
-    {
-      id: 'hedge',
-      name: 'Hedge',
-      kind: 'trees',
-      points: rectangle(-8, 16, 8, 18),
-      heightM: 2.5,
-    },
+    trees('hedge', 'Hedge', rectangle(-8, 16, 8, 18), 2.5),
     {
       id: 'perch-stick',
       name: 'Placed perch',
@@ -90,14 +84,8 @@ export const SINGING_HEDGE: GroundTemplate = {
     },
   ],
   features: [
-    {
-      id: 'far-wood',
-      name: 'Wood behind',
-      kind: 'trees',
-      points: rectangle(-40, 60, 40, 70),
-      heightM: 10,
-    },
-    { id: 'hedge', name: 'Hedge', kind: 'trees', points: rectangle(-20, 10.4, 20, 12), heightM: 2 },
+    trees('far-wood', 'Wood behind', rectangle(-40, 60, 40, 70), 10),
+    trees('hedge', 'Hedge', rectangle(-20, 10.4, 20, 12), 2),
     keepOut('nest', 'Bush with the nest: keep off', rectangle(4, 6, 12, 10.2)),
   ],
   cautions: ['wildlife', 'nest', 'field'],
@@ -170,34 +158,10 @@ export const FOREST_CLEARING: GroundTemplate = {
       points: rectangle(0.5, 0.5, 3.5, 3.5),
       heightM: 7.5,
     },
-    {
-      id: 'north',
-      name: 'Forest, north',
-      kind: 'trees',
-      points: rectangle(-30, 18, 30, 30),
-      heightM: 22,
-    },
-    {
-      id: 'south',
-      name: 'Forest, south',
-      kind: 'trees',
-      points: rectangle(-30, -30, 30, -18),
-      heightM: 22,
-    },
-    {
-      id: 'east',
-      name: 'Forest, east',
-      kind: 'trees',
-      points: rectangle(18, -18, 30, 18),
-      heightM: 22,
-    },
-    {
-      id: 'west',
-      name: 'Forest, west',
-      kind: 'trees',
-      points: rectangle(-30, -18, -18, 18),
-      heightM: 22,
-    },
+    trees('north', 'Forest, north', rectangle(-30, 18, 30, 30), 22),
+    trees('south', 'Forest, south', rectangle(-30, -30, 30, -18), 22),
+    trees('east', 'Forest, east', rectangle(18, -18, 30, 18), 22),
+    trees('west', 'Forest, west', rectangle(-30, -18, -18, 18), 22),
   ],
   cautions: ['field', 'wildlife'],
   lensId: '600-4',
@@ -288,7 +252,7 @@ export const REED_EDGE: GroundTemplate = {
   ],
   features: [
     { id: 'water', name: 'Open water', kind: 'water', points: rectangle(-30, 0, 30, 22) },
-    { id: 'reeds', name: 'Reeds', kind: 'trees', points: rectangle(-30, 23, 30, 30), heightM: 2.2 },
+    trees('reeds', 'Reeds', rectangle(-30, 23, 30, 30), 2.2),
   ],
   cautions: ['wildlife', 'field', 'water'],
   lensId: '600-4',
@@ -329,20 +293,8 @@ export const ANIMAL_CLEARING: GroundTemplate = {
     },
   ],
   features: [
-    {
-      id: 'wood-north',
-      name: 'Wood, north',
-      kind: 'trees',
-      points: rectangle(-45, 40, 45, 55),
-      heightM: 18,
-    },
-    {
-      id: 'wood-west',
-      name: 'Wood, west',
-      kind: 'trees',
-      points: rectangle(-60, -40, -45, 55),
-      heightM: 18,
-    },
+    trees('wood-north', 'Wood, north', rectangle(-45, 40, 45, 55), 18),
+    trees('wood-west', 'Wood, west', rectangle(-60, -40, -45, 55), 18),
   ],
   cautions: ['wildlife', 'field'],
   lensId: '600-4',
