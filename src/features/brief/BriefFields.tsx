@@ -18,7 +18,8 @@ import {
   type BriefForm,
 } from '@/features/shoot/brief-form';
 import { Picked } from './Picked';
-import { pointInWords } from './point-words';
+import { pointInWords, underPlace } from './point-words';
+import { numberWritten } from '@/ui/numbers';
 import { WhereField } from './WhereField';
 
 const FIELDS: readonly {
@@ -57,11 +58,12 @@ function PlaceOf({ control, setValue }: Pick<UseFormReturn<BriefForm>, 'control'
       />
     );
   }
-  const point = pointInWords(Number(latitude), Number(longitude));
+  const at = [numberWritten(latitude), numberWritten(longitude)] as const;
+  const name = placeName || pointInWords(...at);
   return (
     <Picked
-      name={placeName || point}
-      detail={placeName ? point : 'Its coordinates'}
+      name={name}
+      detail={underPlace(name, ...at)}
       what="the place"
       onChange={() => take('', '', '')}
     />

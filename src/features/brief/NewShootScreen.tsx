@@ -30,7 +30,7 @@ import {
   type DraftProblems,
 } from './new-draft';
 import { Picked } from './Picked';
-import { pointInWords } from './point-words';
+import { underPlace } from './point-words';
 import { groundSketch, WhatBoard } from './WhatBoard';
 import { WhenFields } from './WhenFields';
 import { WhereField } from './WhereField';
@@ -165,7 +165,7 @@ export function NewShootScreen() {
               detail={
                 draft.venue
                   ? `Its ground and lamps as in ${draft.venue.title}`
-                  : pointInWords(place.latitudeDeg, place.longitudeDeg)
+                  : underPlace(place.name, place.latitudeDeg, place.longitudeDeg)
               }
               what="the place"
               onChange={() => change({ place: undefined, venue: undefined, bearingDeg: undefined })}

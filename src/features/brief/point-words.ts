@@ -1,3 +1,4 @@
+import { zoneAt } from '@/features/shoot/brief-form';
 import { readPoint, type WrittenPoint } from '@/formats/coordinates';
 
 const degrees = (deg: number): string => `${Number(Math.abs(deg).toFixed(5))}°`;
@@ -5,6 +6,12 @@ const degrees = (deg: number): string => `${Number(Math.abs(deg).toFixed(5))}°`
 /** "48.169° N, 11.529° E". */
 export const pointInWords = (latitudeDeg: number, longitudeDeg: number): string =>
   `${degrees(latitudeDeg)} ${latitudeDeg < 0 ? 'S' : 'N'}, ${degrees(longitudeDeg)} ${longitudeDeg < 0 ? 'W' : 'E'}`;
+
+/** What stands under a place: its point, or, where that is its name already, whose clocks hold there. */
+export function underPlace(name: string, latitudeDeg: number, longitudeDeg: number): string {
+  const point = pointInWords(latitudeDeg, longitudeDeg);
+  return name === point ? `Clocks of ${zoneAt(latitudeDeg, longitudeDeg)}` : point;
+}
 
 function halfInWords({ axis, deg }: Extract<WrittenPoint, { kind: 'half' }>): string {
   if (axis === 'longitude') {
