@@ -12,9 +12,9 @@ export default defineConfig({
   workers: 3,
   // Fingers are timed by the clock: a machine that stalls half a second turns a tap into a long press.
   retries: 1,
-  timeout: 45_000,
-  // A first page is compiled while two browsers share two cores.
-  expect: { timeout: 10_000 },
+  timeout: 60_000,
+  // A page is compiled while three browsers share two cores, and a busy machine takes its time.
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

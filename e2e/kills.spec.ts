@@ -7,8 +7,8 @@ import { seeded } from '../scripts/seeded';
 import { expect, test } from './app';
 import { keptShoot } from './field';
 
-/** Kills of the whole browser, over both tests, and presses before each. */
-const KILLS = 25;
+/** Kills of the whole browser, and presses before each. Fifty by `npm run long`. */
+const KILLS = Number(process.env.KILLS ?? 6);
 const PRESSES = 10;
 /** As long after the last press a kill may come, on a machine that is busy with other browsers, too. */
 const WRITTEN_MS = 250;
@@ -54,53 +54,51 @@ async function launch(profile: string): Promise<Running> {
   };
 }
 
-for (const seed of [7, 11]) {
-  test(
-    `the browser is killed ${KILLS} times in the midst of work and loses nothing (${seed})`,
-    { tag: '@once' },
-    async ({ baseURL }, info) => {
-      test.setTimeout(400_000);
-      const random = seeded(seed);
-      const profile = info.outputPath('profile');
-      const done = { keeper: 0, behaviour: 0, readings: 0, stand: 0 };
-      for (let kill = 0; kill <= KILLS; kill += 1) {
-        const { page, kill: killNow } = await launch(profile);
-        await page.goto(`${baseURL ?? ''}/shoot/demo-alder-reach/field`);
-        const tap = (what: string | RegExp) => page.getByRole('button', { name: what }).click();
-        // As the page counts them, which it does only once it has read what was kept.
-        const keeper = page.getByRole('button', { name: /^Keeper/ });
-        await keeper.waitFor();
-        await expect(keeper).toHaveText(`Keeper${done.keeper}`);
-        const { log, readings } = await keptShoot(page, 'demo-alder-reach');
-        const count = (kind: string) => log.entries.filter((entry) => entry.kind === kind).length;
-        expect({
-          keeper: count('keeper'),
-          behaviour: count('behaviour'),
-          readings: readings.length,
-          stand: count('stand'),
-        }).toEqual(done);
-        for (let press = 0; kill < KILLS && press < PRESSES; press += 1) {
-          const what = random();
-          if (what < 0.5) {
-            await tap(/^Keeper/);
-            done.keeper += 1;
-          } else if (what < 0.7) {
-            await tap('dives');
-            done.behaviour += 1;
-          } else if (what < 0.85) {
-            await tap('Looked right');
-            done.readings += 1;
-          } else {
-            await tap(/^From /);
-            const places = page.getByRole('radio', { name: /^Hide(?:, side slot| window)$/ });
-            await places.and(page.locator('[aria-checked="false"]')).click();
-            done.stand += 1;
-          }
+test(
+  `the browser is killed ${KILLS} times in the midst of work and loses nothing`,
+  { tag: '@once' },
+  async ({ baseURL }, info) => {
+    test.setTimeout(45_000 + KILLS * 20_000);
+    const random = seeded(7);
+    const profile = info.outputPath('profile');
+    const done = { keeper: 0, behaviour: 0, readings: 0, stand: 0 };
+    for (let kill = 0; kill <= KILLS; kill += 1) {
+      const { page, kill: killNow } = await launch(profile);
+      await page.goto(`${baseURL ?? ''}/shoot/demo-alder-reach/field`);
+      const tap = (what: string | RegExp) => page.getByRole('button', { name: what }).click();
+      // As the page counts them, which it does only once it has read what was kept.
+      const keeper = page.getByRole('button', { name: /^Keeper/ });
+      await keeper.waitFor();
+      await expect(keeper).toHaveText(`Keeper${done.keeper}`);
+      const { log, readings } = await keptShoot(page, 'demo-alder-reach');
+      const count = (kind: string) => log.entries.filter((entry) => entry.kind === kind).length;
+      expect({
+        keeper: count('keeper'),
+        behaviour: count('behaviour'),
+        readings: readings.length,
+        stand: count('stand'),
+      }).toEqual(done);
+      for (let press = 0; kill < KILLS && press < PRESSES; press += 1) {
+        const what = random();
+        if (what < 0.5) {
+          await tap(/^Keeper/);
+          done.keeper += 1;
+        } else if (what < 0.7) {
+          await tap('dives');
+          done.behaviour += 1;
+        } else if (what < 0.85) {
+          await tap('Looked right');
+          done.readings += 1;
+        } else {
+          await tap(/^From /);
+          const places = page.getByRole('radio', { name: /^Hide(?:, side slot| window)$/ });
+          await places.and(page.locator('[aria-checked="false"]')).click();
+          done.stand += 1;
         }
-        // Three browsers share two cores here: the one that writes must have had its turn.
-        await page.waitForTimeout(WRITTEN_MS);
-        await killNow();
       }
-    },
-  );
-}
+      // Three browsers share two cores here: the one that writes must have had its turn.
+      await page.waitForTimeout(WRITTEN_MS);
+      await killNow();
+    }
+  },
+);

@@ -314,10 +314,10 @@ test('from the side: the heights, what is behind the head, and the camera answer
     side.getByRole('img', { name: /^Camera at 1\.2 m, head at 1\.\d m, [\d.]+ m apart\./ }),
   ).toBeVisible();
   await page.keyboard.press('Escape');
+  // As it closes it gives the keys back to what opened it.
+  await expect(side).toBeHidden();
   await groundTool(page, 'Frame');
-  const camera = page.getByRole('slider', { name: 'Camera height' });
-  await camera.focus();
-  await page.keyboard.press('End');
+  await page.getByRole('slider', { name: 'Camera height' }).press('End');
   if (onPhone(page)) await page.keyboard.press('Escape');
   await see();
   await expect(side.getByText(/^Camera at 8\.0 m, .* Looking 1\d° down\.$/)).toBeVisible();
