@@ -1,4 +1,5 @@
 import { expect, type BrowserContext, type Page } from '@playwright/test';
+import type { Shoot } from '../src/records/shoot';
 import { keptText } from './kept';
 
 /** What the field does, as a thumb does it. */
@@ -43,15 +44,6 @@ export const keeperButton = (page: Page) => page.getByRole('button', { name: /^K
 export const keepersShown = async (page: Page): Promise<number> =>
   Number(/Keeper\D*(\d+)/.exec(await keeperButton(page).innerText())?.[1]);
 
-interface KeptShoot {
-  readonly log: {
-    readonly entries: readonly { readonly kind: string; readonly rehearsed?: boolean }[];
-    readonly frames: readonly string[];
-  };
-  readonly readings: readonly unknown[];
-  readonly choice: { readonly slot?: string; readonly shotId?: string };
-}
-
-/** A shoot as the browser keeps it. */
-export const keptShoot = async (page: Page, id: string): Promise<KeptShoot> =>
-  JSON.parse((await keptText(page, `bright-perch/shoot/${id}`)) ?? 'null') as KeptShoot;
+/** A shoot as the browser keeps it: long series lie beside it. */
+export const keptShoot = async (page: Page, id: string): Promise<Shoot> =>
+  JSON.parse((await keptText(page, `bright-perch/shoot/${id}`)) ?? 'null') as Shoot;

@@ -17,6 +17,7 @@ import {
 } from './PlanLayers';
 import { scaleBarM, type PlanScale } from './plan-scale';
 import { Pins, Probe, ScoreField } from './ScoreField';
+import { OVER_LIGHT, Underlay, type PlanUnderlay } from './Underlay';
 import type {
   Canvas,
   MarkSun,
@@ -109,14 +110,25 @@ function sunOn(
 function Layer({
   widthPx,
   heightPx,
+  over,
   children,
 }: {
   readonly widthPx: number;
   readonly heightPx: number;
+  /** How it lies over what is under it; it covers that when not said. */
+  readonly over?: (typeof OVER_LIGHT)[keyof typeof OVER_LIGHT];
   readonly children: ReactNode;
 }) {
   return (
-    <View aria-hidden style={{ position: 'absolute', inset: 0, willChange: 'transform' }}>
+    <View
+      aria-hidden
+      style={{
+        position: 'absolute',
+        inset: 0,
+        willChange: 'transform',
+        ...over,
+      }}
+    >
       <Svg width={widthPx} height={heightPx} style={{ overflow: 'visible' }}>
         {children}
       </Svg>
@@ -126,6 +138,7 @@ function Layer({
 
 /** The site to scale: light first, then lines, marks, the line of sight, positions. */
 export function GroundPlan({
+  underlay,
   ground,
   marks,
   positions,
@@ -146,6 +159,8 @@ export function GroundPlan({
   label,
   sheetInks,
 }: Signs & {
+  /** A picture to trace over. */
+  readonly underlay?: PlanUnderlay | undefined;
   /** Whether something is being dragged: the names of what is still then stay where they are. */
   readonly moving?: boolean;
   /** Whether only what is in hand is named: something else is written over the plan. */
@@ -183,6 +198,12 @@ export function GroundPlan({
     <View role="img" aria-label={label} style={{ width: widthPx, height: heightPx }}>
       <Layer {...size}>{light ? <SunStrokes light={light} canvas={canvas} /> : null}</Layer>
       <Layer {...size}>{light ? <Shade light={light} canvas={canvas} /> : null}</Layer>
+      {underlay ? (
+        // Light and shade are seen through it.
+        <Layer {...size} over={OVER_LIGHT[underlay.on]}>
+          <Underlay underlay={underlay} canvas={canvas} />
+        </Layer>
+      ) : null}
       <Layer {...size}>
         <Features ground={ground} lampsOn={light?.lampsOn ?? false} canvas={canvas} />
         {scores ? <ScoreField scores={scores} canvas={canvas} /> : null}

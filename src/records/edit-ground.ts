@@ -1,6 +1,7 @@
 import { fullCircle, halfCircle, turned, type Placing, type Point2 } from '@/core';
 import { groundById } from '@/presets/grounds';
 import { REACH_M, type Shoot } from './shoot';
+import type { Underlay } from './underlay';
 
 /** Changes of a whole ground: how it lies, where it lies, which way round it is played. */
 
@@ -13,6 +14,12 @@ export const within = <P extends Point2>(point: P): P => ({
   y: kept(point.y),
 });
 
+/** A picture under the plan turns with what is drawn over it. */
+const turnedAlong = (underlay: Underlay, byDeg: number): Underlay => ({
+  ...within(turned(underlay, byDeg)),
+  topDeg: fullCircle(underlay.topDeg + byDeg),
+});
+
 /** The shoot with its whole ground turned about the origin to another true bearing. */
 export function turnGround(shoot: Shoot, bearingDeg: number): Shoot {
   const by = bearingDeg - shoot.ground.bearingDeg;
@@ -21,6 +28,7 @@ export function turnGround(shoot: Shoot, bearingDeg: number): Shoot {
   return {
     ...shoot,
     ground: { ...shoot.ground, bearingDeg: fullCircle(bearingDeg) },
+    ...(shoot.underlay && { underlay: turnedAlong(shoot.underlay, by) }),
     // A hill keeps its bearings: it stands where it stands, however the pitch lies.
     features: shoot.features.map((f) => ({ ...f, points: turnAll(f.points) })),
     marks: turnAll(shoot.marks).map((mark) => ({

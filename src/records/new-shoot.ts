@@ -119,11 +119,12 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
  * of its light. What was promised and what happened stay with the earlier.
  */
 export function onKnownGround(fresh: Shoot, earlier: Shoot): Shoot {
-  const { ground, features, marks, positions, subjects, light, choice } = earlier;
+  const { ground, underlay, features, marks, positions, subjects, light, choice } = earlier;
   const { lampLux, indoors, mainsHz, modulation, learned } = light;
   return {
     ...fresh,
     ground,
+    ...(underlay && { underlay }),
     features,
     marks,
     positions,

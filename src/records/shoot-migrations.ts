@@ -113,6 +113,9 @@ const from7To8: Migration = ({ kit, ...older }) => ({
 /** From version 9 on a place may have a name, and what was only guessed is told apart. */
 const from8To9: Migration = (older) => ({ ...older, version: 9, guessed: [] });
 
+/** From version 10 on a picture may lie under the plan. */
+const from9To10: Migration = (older) => ({ ...older, version: 10 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -123,4 +126,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from6To7,
   from7To8,
   from8To9,
+  from9To10,
 ];

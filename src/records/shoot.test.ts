@@ -339,6 +339,16 @@ test('a file of version 8 is read as it is: nothing is a guess', () => {
   expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
 });
 
+test('a file of version 9 is read as it is: no picture under the plan', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v9.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(9);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  expect(read.record.guessed).toEqual(['bearing', 'kit']);
+});
+
 const FILTER = { kind: 'filter', id: 'own-nd', name: 'ND', stops: 3 };
 
 test.each([

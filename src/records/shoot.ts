@@ -25,6 +25,7 @@ import { logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, metres, presetId, text } from './shape';
 import { endsAfterStart, MOST_DAYS } from './times';
+import { underlaySchema } from './underlay';
 
 export { presetId, REACH_M } from './shape';
 
@@ -146,7 +147,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = 0.1;
 
-export const SHOOT_VERSION = 9;
+export const SHOOT_VERSION = 10;
 
 export const shootSchema = z
   .strictObject({
@@ -168,6 +169,8 @@ export const shootSchema = z
       thrown: z.array(id).max(10),
       surface: z.enum(['grass', 'snow', 'drySand', 'water', 'clayTrack', 'hallWood', 'ice']),
     }),
+    /** A picture under the plan, to trace over. */
+    underlay: underlaySchema.optional(),
     features: list(featureSchema, 0),
     marks: list(markSchema, 1),
     positions: list(positionSchema, 1),

@@ -23,7 +23,7 @@ function setBrightness(next: Brightness): void {
   listeners.forEach((tell) => tell());
 }
 
-const useBrightnessNow = (): Brightness =>
+export const useBrightnessNow = (): Brightness =>
   useSyncExternalStore(
     (tell) => {
       listeners.add(tell);

@@ -6,6 +6,7 @@ import type { SiteRead } from '@/formats/site';
 import { readSite, type SiteAsked } from '@/formats/site-file';
 import type { Parsed } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
+import { shrinkPicture, type PictureRead } from './shrink-picture';
 
 /** A table, and what its columns are read as. */
 export interface OrderAsked {
@@ -21,6 +22,7 @@ export interface FilesService {
   site: (text: string, asked: SiteAsked) => SiteRead;
   shoot: (text: string) => Parsed<Shoot>;
   backup: (text: string) => Parsed<Backup>;
+  picture: (file: Blob) => Promise<PictureRead>;
 }
 
 export const filesService: FilesService = {
@@ -33,4 +35,5 @@ export const filesService: FilesService = {
   site: readSite,
   shoot: readShootFile,
   backup: readBackup,
+  picture: shrinkPicture,
 };

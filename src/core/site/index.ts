@@ -58,4 +58,13 @@ export {
 export { behindHead, sectionAlong, type HeadClearance, type SectionPiece } from './section';
 export { shadowOnGround } from './shadow';
 export { sightLine, type SightLine } from './sight';
+export {
+  laidByTwo,
+  PICTURE_WIDTH_M,
+  spotAt,
+  spotOnGround,
+  type LaidPicture,
+  type Pinned,
+  type Spot,
+} from './underlay';
 export { alongBearing, bearingDeg, elevationDeg, point3, type Point2, type Point3 } from './vector';

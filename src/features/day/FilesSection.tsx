@@ -37,11 +37,12 @@ export function FilesSection({
     if (!chosen) return;
     const { startLocal, endLocal, place } = shoot;
     const options = { days: daysOf({ startLocal, endLocal }), timeZone: place.timeZone };
-    const read = await reading.read(chosen, LARGEST_TABLE_BYTES, async (service, text) =>
-      isCalendar(chosen.name, text)
+    const read = await reading.read(chosen, LARGEST_TABLE_BYTES, async (service, file) => {
+      const text = await file.text();
+      return isCalendar(chosen.name, text)
         ? { text, calendar: await service.calendar(text, options) }
-        : { text, table: await service.table(text) },
-    );
+        : { text, table: await service.table(text) };
+    });
     if (read.ok) setFile({ name: chosen.name, ...read.value });
     else if (read.reason) say({ text: `“${chosen.name}” could not be read: ${read.reason}` });
   };

@@ -8,6 +8,7 @@ import { LayPanel } from './LayPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { Overview } from './Overview';
 import { PutPanel } from './PutPanel';
+import { UnderlayPanel } from './UnderlayPanel';
 import { useDrawTool } from './use-draw';
 import { useTakeAway } from './use-take-away';
 
@@ -28,6 +29,7 @@ export function DrawPanel() {
       {tool.name === 'add' ? <PutPanel kind={tool.kind} /> : null}
       {tool.name === 'measure' ? <MeasurePanel /> : null}
       {tool.name === 'lay' ? <LayPanel /> : null}
+      {tool.name === 'underlay' ? <UnderlayPanel hand={tool.hand} /> : null}
       {tool.name === 'select' && selected ? (
         <ItemPanel key={`${selected.list} ${selected.id}`} selected={selected} />
       ) : null}

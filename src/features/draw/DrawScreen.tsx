@@ -1,7 +1,10 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
+import { useShown } from '@/features/shoot/open-shoot';
 import { WideFrame } from '@/features/shoot/WideFrame';
+import { pinsOnGround } from '@/records/underlay';
 import { useShape } from '@/ui/use-shape';
 import { DrawPanel } from './DrawPanel';
 import { DrawToolbar } from './DrawToolbar';
@@ -21,10 +24,14 @@ export function DrawScreen() {
 
 function Drawing() {
   const { tool, selected } = useDrawTool().state;
+  const { underlay } = useShown('shoot').shoot;
   const wide = useShape() === 'wide';
   // What is in hand: the panel begins at its top when that changes.
   const inHand = `${tool.name} ${selected?.id ?? ''}`;
-  const picture = <PlanPicture usePlan={usePlanDrawing} northUp />;
+  // While a picture is laid, both of its pins are on the page.
+  const laying = tool.name === 'underlay' ? underlay : undefined;
+  const pins = useMemo(() => laying && pinsOnGround(laying), [laying]);
+  const picture = <PlanPicture usePlan={usePlanDrawing} alsoFit={pins} northUp />;
   if (wide) {
     return (
       <WideFrame

@@ -90,8 +90,8 @@ function Import({ onDone }: { readonly onDone: () => void }) {
     const file = await chooseFile(SITE_FILES);
     if (!file) return;
     setChosen(undefined);
-    const read = await reading.read(file, LARGEST_SITE_BYTES, async (service, text) =>
-      service.site(text, { place, subjects, pointsAs }),
+    const read = await reading.read(file, LARGEST_SITE_BYTES, async (service, one) =>
+      service.site(await one.text(), { place, subjects, pointsAs }),
     );
     if (read.ok) setChosen({ name: file.name, read: read.value });
     else if (read.reason) setChosen({ name: file.name, read: { ok: false, reason: read.reason } });

@@ -39,6 +39,12 @@ export function Overview() {
           <Button label="Align" onPress={() => act({ do: 'take', tool: { name: 'lay' } })} />
         </View>
         <View className="min-w-fit flex-1">
+          <Button
+            label="Picture"
+            onPress={() => act({ do: 'take', tool: { name: 'underlay', hand: 'set' } })}
+          />
+        </View>
+        <View className="min-w-fit flex-1">
           <Button label="Files" onPress={() => setOpen('files')} />
         </View>
       </View>

@@ -1,6 +1,7 @@
 import { FEWEST_POINTS, type Point2 } from '@/core';
 import { MOST_POINTS } from '@/records/shoot';
 import type { ItemRef } from '@/records/edit-site';
+import type { Hand } from '@/records/underlay';
 import { drawnAs, type AddKind } from './kinds';
 
 /** What the person is doing on the plan. */
@@ -9,7 +10,9 @@ export type Tool =
   | { readonly name: 'add'; readonly kind: AddKind }
   | { readonly name: 'measure' }
   /** Naming two points of the plan whose place on the globe is known. */
-  | { readonly name: 'lay' };
+  | { readonly name: 'lay' }
+  /** Laying a picture under the plan: what a drag of its pins moves. */
+  | { readonly name: 'underlay'; readonly hand: Hand };
 
 export interface DrawState {
   readonly tool: Tool;
@@ -43,6 +46,7 @@ export type DrawAction =
 export function mostPoints(tool: Tool): number {
   switch (tool.name) {
     case 'select':
+    case 'underlay':
       return 0;
     case 'lay':
       return 2;

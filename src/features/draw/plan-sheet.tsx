@@ -8,6 +8,7 @@ import { planLight, planSight } from '@/features/shoot/drawing';
 import { marksInSun } from '@/answers/sun-on-ground';
 import type { Plan } from '@/features/shoot/use-plan';
 import { dayOf } from '@/records/day-said';
+import { laid } from '@/records/underlay';
 import tokens from '@/ui/tokens.json';
 
 /** Size of the sheet that a plan is exported on. */
@@ -27,10 +28,21 @@ export function planSheet(plan: Plan): string {
   const title = `${shoot.title}, ${dayOf(shoot.startLocal)}, ${clock(atMs)}`;
   const host = document.createElement('div');
   const root = createRoot(host);
+  const { underlay } = shoot;
   const sun = seen.ok ? seen.answer.light.sun : undefined;
   flushSync(() =>
     root.render(
       <GroundPlan
+        underlay={
+          underlay?.shown
+            ? {
+                href: `data:image/jpeg;base64,${underlay.jpeg}`,
+                laid: laid(underlay),
+                opacity: underlay.opacity,
+                on: 'day',
+              }
+            : undefined
+        }
         ground={ground}
         marks={setup.marks}
         positions={setup.positions}

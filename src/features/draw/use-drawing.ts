@@ -17,6 +17,7 @@ import {
   type ItemRef,
 } from '@/records/edit-site';
 import type { Shoot } from '@/records/shoot';
+import { pinsOnGround } from '@/records/underlay';
 import type { DrawState } from './draw-state';
 import { itemAt } from './hit';
 import { drawnAs, KIND_WORDS } from './kinds';
@@ -27,6 +28,8 @@ import { usePut } from './use-put';
 /** The drawing tool as the plan needs it. */
 export interface Drawing extends PlanUse {
   readonly placeCorner: (id: string, index: number, to: Point2) => void;
+  /** Where a point that is wished comes to lie: on a corner or a line near it, while snapping is on. */
+  readonly snapped: (at: Point2) => Point2;
 }
 
 const legWords = (points: readonly Point2[]): PlanDraft['words'] =>
@@ -49,21 +52,28 @@ function outlineOf(item: Item): PlanDraft | undefined {
   };
 }
 
+/** Two points called A and B. */
+const lettered = (points: readonly Point2[]): PlanDraft => ({
+  points,
+  closed: false,
+  words: points.map((at, i) => ({ at, text: i === 0 ? 'A' : 'B' })),
+});
+
 /** What is drawn over the plan in the signal ink. */
-export function draftOf(state: DrawState, shoot: Pick<Shoot, 'marks' | 'positions' | 'features'>) {
+export function draftOf(
+  state: DrawState,
+  shoot: Pick<Shoot, 'marks' | 'positions' | 'features' | 'underlay'>,
+): PlanDraft | undefined {
   const { tool, points, selected } = state;
+  if (tool.name === 'underlay') {
+    return shoot.underlay?.shown ? lettered(pinsOnGround(shoot.underlay)) : undefined;
+  }
   if (tool.name === 'select') {
     const item = selected && itemOf(shoot, selected);
     return item && outlineOf(item);
   }
   if (points.length === 0) return undefined;
-  if (tool.name === 'lay') {
-    return {
-      points,
-      closed: false,
-      words: points.map((at, i) => ({ at, text: i === 0 ? 'A' : 'B' })),
-    };
-  }
+  if (tool.name === 'lay') return lettered(points);
   const closed = tool.name === 'add' && drawnAs(tool.kind) === 'area';
   return { points, closed, words: legWords(points) };
 }
@@ -75,6 +85,7 @@ function labelOf({ tool }: DrawState): string {
     add: `Enter puts ${tool.name === 'add' ? KIND_WORDS[tool.kind].name.toLowerCase() : ''} at the cross`,
     measure: 'Enter measures to the cross',
     lay: 'Enter takes the point at the cross',
+    underlay: 'Its pins A and B are moved by their own keys',
   }[tool.name];
   return `Plan. ${keys}. ${enter}`;
 }
@@ -103,7 +114,7 @@ export function useDrawing(scale: PlanScale): Drawing {
       }
       return;
     }
-    put(at);
+    if (tool.name !== 'underlay') put(at);
   };
 
   const place = ({ list, id }: ItemRef, to: Point2) => {
@@ -140,19 +151,21 @@ export function useDrawing(scale: PlanScale): Drawing {
   };
 
   const { marks, positions } = setup;
+  const { underlay } = shoot;
   const draft = useMemo(
-    () => draftOf(state, { marks, positions, features }),
-    [state, marks, positions, features],
+    () => draftOf(state, { marks, positions, features, ...(underlay && { underlay }) }),
+    [state, marks, positions, features, underlay],
   );
   return {
     picking: tool.name === 'select',
-    crossed: tool.name !== 'select',
+    crossed: tool.name !== 'select' && tool.name !== 'underlay',
     draft,
     label: labelOf(state),
     picked: (item) => act({ do: 'select', item }),
     tap,
     place,
     placeCorner,
+    snapped,
     grab,
   };
 }

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import type { PlanUse } from '@/features/shoot/plan-use';
 import type { PlanScale } from '@/figures/plan-scale';
 import { DrawHandles } from './DrawHandles';
+import { UnderlayPins } from './UnderlayPins';
 import { useDrawTool } from './use-draw';
 import { useDrawing } from './use-drawing';
 
@@ -12,6 +13,11 @@ export function usePlanDrawing(scale: PlanScale): PlanUse {
   useEffect(() => show(scale), [scale, show]);
   return {
     ...drawing,
-    handles: (sheet, hold) => <DrawHandles scale={sheet.scale} drawing={drawing} onHold={hold} />,
+    handles: (sheet, hold) => (
+      <>
+        <DrawHandles scale={sheet.scale} drawing={drawing} onHold={hold} />
+        <UnderlayPins scale={sheet.scale} drawing={drawing} onHold={hold} />
+      </>
+    ),
   };
 }

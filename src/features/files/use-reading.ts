@@ -15,7 +15,7 @@ export interface Reading {
   readonly read: <T>(
     file: File,
     largestBytes: number,
-    ask: (service: Remote<FilesService>, text: string) => Promise<T>,
+    ask: (service: Remote<FilesService>, file: File) => Promise<T>,
   ) => Promise<FileRead<T>>;
 }
 
@@ -36,10 +36,9 @@ export function useReading(): Reading {
       running.current = mine;
       setName(file.name);
       try {
-        const text = await file.text();
         return {
           ok: true,
-          value: await readFileApart((service) => ask(service, text), mine.signal),
+          value: await readFileApart((service) => ask(service, file), mine.signal),
         };
       } catch (error) {
         const reason = error instanceof Error ? error.message : String(error);

@@ -22,6 +22,7 @@ import type { PlanSheet, UsePlanUse } from './plan-use';
 import { useEdits, useLooked } from './open-shoot';
 import type { Look } from './use-plan';
 import { usePlainPlan } from './use-plain-plan';
+import { useUnderlay } from './use-underlay';
 import { usePlanView, type Framing } from './use-plan-view';
 import { bearingInWords, metres } from './words';
 
@@ -107,6 +108,7 @@ export const PlanPicture = memo(function PlanPicture({
   const use = usePlan(scale);
   const sight = useMemo(() => view && along && planSight(view, along), [view, along]);
   const shownLight = useShownLight({ setup, light });
+  const underlay = useUnderlay(shoot.underlay);
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);
 
@@ -170,6 +172,7 @@ export const PlanPicture = memo(function PlanPicture({
             grab={(px) => use.grab(scale.toMetres(px), hold)}
           >
             <GroundPlan
+              underlay={underlay}
               ground={ground}
               marks={marks}
               positions={positions}

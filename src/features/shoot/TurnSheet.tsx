@@ -75,7 +75,7 @@ function Turn() {
   return (
     <View className="gap-3">
       <Text>
-        {`The end with the arrow lies ${bearingInWords(bearingDeg)}. Drag the ground until it lies as it does.`}
+        {`The end with the arrow lies towards ${bearingInWords(bearingDeg)}. Drag the ground until it lies as it does.`}
       </Text>
       <View className="items-center">
         <GestureDetector gesture={pan} touchAction="none">

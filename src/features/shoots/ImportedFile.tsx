@@ -17,9 +17,9 @@ export function ImportedFile({
   const { read } = reading;
   useEffect(() => {
     let wanted = true;
-    void read(file, LARGEST_FILE_BYTES, async (service, text) => service.shoot(text)).then(
-      (found) => wanted && onDone(found.ok ? importShoot(found.value).refused : found.reason),
-    );
+    void read(file, LARGEST_FILE_BYTES, async (service, one) =>
+      service.shoot(await one.text()),
+    ).then((found) => wanted && onDone(found.ok ? importShoot(found.value).refused : found.reason));
     return () => {
       wanted = false;
     };

@@ -58,8 +58,8 @@ export function SafeKeeping({
   const open = async () => {
     const file = await chooseFile('.json,application/json');
     if (!file) return;
-    const read = await reading.read(file, LARGEST_BACKUP_BYTES, async (service, text) =>
-      service.backup(text),
+    const read = await reading.read(file, LARGEST_BACKUP_BYTES, async (service, one) =>
+      service.backup(await one.text()),
     );
     const backup = read.ok ? read.value : undefined;
     const refused = backup && !backup.ok ? backup.reason : !read.ok ? read.reason : undefined;
