@@ -11,6 +11,7 @@ import {
   take,
   tapPlan,
 } from './drawing';
+import { keptShoot } from './field';
 
 test('a tree put down by a tap is shaped by exact figures, undone, redone, and kept', async ({
   page,
@@ -255,6 +256,10 @@ test(
     // 0.0003° of latitude is 33.4 m, 0.0005° of longitude there 33.5 m.
     await expect(field(page, 'North of the middle, m')).toHaveValue(/^33\.[34]/);
     await expect(field(page, 'East of the middle, m')).toHaveValue(/^33\.[45]/);
+    // Walked on, it is brought along.
+    await context.setGeolocation({ latitude: 53.12, longitude: -1.8695, accuracy: 6 });
+    await button(page, 'It is where I stand').click();
+    await expect(field(page, 'North of the middle, m')).toHaveValue(/^-?0(\.\d)?$/);
     await button(page, 'Deselect').click();
 
     await context.clearPermissions();
@@ -269,3 +274,62 @@ test(
     await expect(page.getByText(/^Corner 1 of 3$/)).toBeVisible();
   },
 );
+
+test(
+  'the ground is turned by the phone’s compass, or by a simulated one that says so',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page);
+    await button(page, 'Align').click();
+    await button(page, 'Turn it by hand, sun or compass').click();
+    const sheet = page.getByRole('dialog', { name: 'Which way it lies' });
+    const rose = sheet.getByRole('slider', { name: 'True bearing of the long axis' });
+    await sheet.getByRole('button', { name: 'Sight along it with the phone' }).click();
+    await expect(
+      sheet.getByText(/^No compass: no heading came; .*simulated one can/),
+    ).toBeVisible();
+    await sheet.getByRole('radio', { name: 'Simulated' }).click();
+    await expect(sheet.getByText(/^Made up, to try it with\. Steady to ±\d°/)).toBeVisible();
+    // As a phone tells it that is laid flat and turned 250° to the left: 110° by the compass.
+    await sheet.getByRole('radio', { name: 'This phone' }).click();
+    await expect(sheet.getByText('Asking the compass…')).toBeVisible();
+    await page.evaluate(() => {
+      const event = { absolute: true, alpha: 250, beta: 3, gamma: -2 };
+      for (let i = 0; i < 12; i += 1) {
+        window.dispatchEvent(new DeviceOrientationEvent('deviceorientationabsolute', event));
+      }
+    });
+    // In the middle of England a compass points about half a degree east or west of north these years.
+    await expect(sheet.getByText(/^(109|110|111)° E/)).toBeVisible();
+    await expect(sheet.getByText(/^Steady to ±1°\. The compass points/)).toBeVisible();
+    await sheet.getByRole('button', { name: 'It lies this way' }).click();
+    const deg = async () => Number(await rose.getAttribute('aria-valuenow'));
+    await expect.poll(deg).toBeGreaterThanOrEqual(109);
+    expect(await deg()).toBeLessThanOrEqual(111);
+  },
+);
+
+test('a hide takes its seats along, a perch its bird; how far what is held is from the nearest is shown', async ({
+  page,
+}) => {
+  await openDrawing(page, 'demo-alder-reach');
+  await button(page, 'Select Hide, Hide').or(button(page, 'Select Hide')).click();
+  await expect(page.getByText('Goes with it: Hide window, Hide, side slot.')).toBeVisible();
+  await settle(page);
+  const before = await keptShoot(page, 'demo-alder-reach');
+  await button(page, /^Hide\. Drag/).press('ArrowLeft');
+  await settle(page);
+  const after = await keptShoot(page, 'demo-alder-reach');
+  for (const [i, { id, x }] of before.positions.entries()) {
+    const moved = after.positions[i]?.x ?? NaN;
+    expect(moved - x).toBeCloseTo(id.startsWith('hide') ? -1 : 0, 6);
+  }
+  expect(after.marks).toEqual(before.marks);
+  await button(page, 'Deselect').click();
+  await take(page, 'Perch');
+  await tapPlan(page, 0.3, 0.6);
+  await button(page, 'Put a subject on it').click();
+  await expect(field(page, 'Feet above the ground, m')).toHaveValue('1.2');
+  // Two lengths to the things nearest to the mark in hand.
+  await expect(page.locator('svg').getByText(/^\d+\.\d m$/)).toHaveCount(2);
+});

@@ -1,3 +1,4 @@
+import { withCarried } from '@/records/carried';
 import { turnGround } from '@/records/edit-ground';
 import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
@@ -29,7 +30,7 @@ const base = newShoot(
 );
 
 const laid = turnGround(
-  {
+  withCarried({
     ...base,
     atLocal: '2027-05-08T06:40',
     ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'water' },
@@ -218,7 +219,7 @@ const laid = turnGround(
       ...ALDER_BAG,
     },
     choice: { ...base.choice, markId: 'perch-a', positionId: 'hide-window' },
-  },
+  }),
   LOOKS_DEG,
 );
 

@@ -1,4 +1,5 @@
 import { FEATURE_SHAPE, FEWEST_POINTS, withCornerMoved, type Point2 } from '@/core';
+import { heldOn } from './carried';
 import { within } from './edit-ground';
 import { withValidEvents } from './edit-events';
 import {
@@ -65,7 +66,8 @@ export function changeItem<L extends ItemList>(
   return { ...shoot, [list]: entries.map((entry) => (entry.id === id ? how(entry) : entry)) };
 }
 
-const shifted = (item: Item, eastM: number, northM: number): Item =>
+/** A thing so far away from where it was, by itself. */
+export const shifted = <I extends Item>(item: I, eastM: number, northM: number): I =>
   'points' in item
     ? {
         ...item,
@@ -73,14 +75,32 @@ const shifted = (item: Item, eastM: number, northM: number): Item =>
       }
     : within({ ...item, x: item.x + eastM, y: item.y + northM });
 
-/** The shoot with one thing moved, whole, and kept within reach of the site. */
-export const moveItem = (
+/**
+ * The shoot with one thing moved, whole, and kept within reach of the site. A perch takes along who sits on it, a
+ * hide who is in it; one of these moved by itself leaves them.
+ */
+export function moveItem(
   shoot: Shoot,
   { list, id }: ItemRef,
   eastM: number,
   northM: number,
-): Shoot =>
-  changeItem(shoot, list, id, (item) => shifted(item, eastM, northM) as ItemOf<typeof list>);
+): Shoot {
+  const moved = changeItem(
+    shoot,
+    list,
+    id,
+    (item) => shifted(item, eastM, northM) as ItemOf<typeof list>,
+  );
+  if (list === 'marks') {
+    return changeItem(moved, list, id, (mark) => heldOn(list, mark, moved.features));
+  }
+  if (list === 'positions') {
+    return changeItem(moved, list, id, (position) => heldOn(list, position, moved.features));
+  }
+  const along = <P extends Mark | Position>(item: P): P =>
+    item.carriedBy === id ? shifted(item, eastM, northM) : item;
+  return { ...moved, marks: moved.marks.map(along), positions: moved.positions.map(along) };
+}
 
 /** The feature with one point moved. A rectangle stays one: the corner across from it holds still. */
 export function withPointMoved(feature: Feature, index: number, to: Point2): Feature {

@@ -1,6 +1,7 @@
 import { groundById } from '@/presets/grounds';
 import { mainsHzAt } from '@/presets/mains';
 import { FIRST_BRIEF } from './brief';
+import { withCarried } from './carried';
 import { FIRST_AIR, FIRST_DAY } from './day';
 import type { Guess } from './guesses';
 import { EMPTY_BAG } from './kit';
@@ -90,7 +91,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
       panSigma: FIRST_PAN_SIGMA,
     },
   };
-  return turnGround(upright, brief.bearingDeg);
+  return turnGround(withCarried(upright), brief.bearingDeg);
 }
 
 /**

@@ -1,4 +1,5 @@
 import { FIRST_BRIEF } from './brief';
+import { withCarried } from './carried';
 import { FIRST_AIR, FIRST_DAY } from './day';
 import { EMPTY_BAG, withinLimits } from './kit';
 import { EMPTY_LOG } from './log';
@@ -113,8 +114,16 @@ const from7To8: Migration = ({ kit, ...older }) => ({
 /** From version 9 on a place may have a name, and what was only guessed is told apart. */
 const from8To9: Migration = (older) => ({ ...older, version: 9, guessed: [] });
 
-/** From version 10 on a picture may lie under the plan. */
-const from9To10: Migration = (older) => ({ ...older, version: 10 });
+/** From version 10 on a picture may lie under the plan, and who sits on a perch or in a hide goes with it. */
+const from9To10: Migration = (older) => ({
+  ...older,
+  ...withCarried({
+    features: listOf(older.features),
+    marks: listOf(older.marks),
+    positions: listOf(older.positions),
+  }),
+  version: 10,
+});
 
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [

@@ -70,6 +70,8 @@ export const markSchema = z.strictObject({
   feetM: z.number().min(0).max(100).optional(),
   /** Whether it wears a brim; as its kind does when absent. */
   brim: z.boolean().optional(),
+  /** The perch it sits on, and goes with. */
+  carriedBy: id.optional(),
 });
 
 export const positionSchema = z.strictObject({
@@ -79,6 +81,8 @@ export const positionSchema = z.strictObject({
   cameraHeightM: z.number().min(0.05).max(60),
   /** Why one would stand there. */
   why: text(300).optional(),
+  /** The hide it is in, and goes with. */
+  carriedBy: id.optional(),
 });
 
 const height = z.number().gt(0).max(200);

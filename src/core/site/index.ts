@@ -19,6 +19,7 @@ export {
   type PostStrip,
 } from './fence';
 export { insidePolygon, turned } from './frame';
+export { headingOf, meanBearing, type Held, type MeanBearing } from './heading';
 export { toGeographic, toLocal, type GeoPoint } from './geodesy';
 export {
   refusals,

@@ -5,7 +5,7 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { Text } from '@/ui/Text';
-import { declinationInWords, declinationOf } from './declination';
+import { declinationInWords, declinationOf } from '@/features/shoot/declination';
 
 const KINDS = [
   { value: 'true', label: 'True' },

@@ -10,6 +10,7 @@ import {
   type Rectangle,
 } from '@/core';
 import { useEdits } from '@/features/shoot/open-shoot';
+import { seatedOn } from '@/records/carried';
 import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
 import { MOST_POINTS, type Feature } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
@@ -103,7 +104,10 @@ const FigureField = memo(function FigureField({
         max={Math.min(max, Number(most.toFixed(2)))}
         onChange={(next) =>
           update((current) =>
-            changeItem(current, 'features', id, (entry) => ({ ...entry, [key]: next })),
+            seatedOn(
+              changeItem(current, 'features', id, (entry) => ({ ...entry, [key]: next })),
+              id,
+            ),
           )
         }
       />

@@ -1,6 +1,8 @@
 import { View } from 'react-native';
+import { toLocal, type Point2 } from '@/core';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { addItem, anchorOf, itemOf, moveItem, type ItemRef } from '@/records/edit-site';
+import { carriedNames } from '@/records/carried';
+import { addItem, anchorOf, itemOf, moveItem, shifted, type ItemRef } from '@/records/edit-site';
 import { newId } from '@/records/new-id';
 import type { Feature, Mark, Position } from '@/records/shoot';
 import { Button } from '@/ui/Button';
@@ -11,7 +13,10 @@ import { freeName, KIND_WORDS } from './kinds';
 import { MarkFields, PositionFields } from './PersonFields';
 import { NameField } from './NameField';
 import { PlaceFields } from './PlaceFields';
+import { LocatorRow } from './LocatorRow';
+import { putDown } from './put';
 import { useDrawTool } from './use-draw';
+import { useLocator } from './use-locator';
 import { useTakeAway } from './use-take-away';
 
 /** How far a copy lies from what it is a copy of. */
@@ -35,12 +40,12 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
     update((current) => {
       const there = itemOf(current, selected);
       if (!there) return current;
-      const added = addItem(current, list, {
-        ...there,
-        id: copyId,
-        name: freeName(current, there.name),
-      } as typeof there & never);
-      return moveItem(added, { list, id: copyId }, BESIDE_M, -BESIDE_M);
+      // Beside it, and carried by nothing: what sits on the one does not go with the other.
+      const { carriedBy: _on, ...free } = shifted(there, BESIDE_M, -BESIDE_M) as typeof there & {
+        carriedBy?: string;
+      };
+      const name = freeName(current, there.name);
+      return addItem(current, list, { ...free, id: copyId, name } as typeof there & never);
     });
     act({ do: 'select', item: { list, id: copyId } });
   };
@@ -68,6 +73,8 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
           }
         />
       ) : null}
+      {anchor ? <BringHere selected={selected} anchor={anchor} /> : null}
+      {feature?.kind === 'perch' || feature?.kind === 'hide' ? <Carries carrier={feature} /> : null}
       {feature ? <FeatureFields feature={feature} /> : null}
       {list === 'marks' ? <MarkFields mark={item as Mark} /> : null}
       {list === 'positions' ? <PositionFields position={item as Position} /> : null}
@@ -86,6 +93,52 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
         onPress={() => act({ do: 'select', item: undefined })}
       />
     </View>
+  );
+}
+
+/** Brings a thing to where one stands, found by the device. */
+function BringHere({ selected, anchor }: { readonly selected: ItemRef; readonly anchor: Point2 }) {
+  const { place } = useShown('shoot').shoot;
+  const { update } = useEdits();
+  const locator = useLocator(place);
+  return (
+    <LocatorRow
+      locator={locator}
+      label="It is where I stand"
+      onPress={() =>
+        void locator.locate().then((fix) => {
+          if (!fix) return;
+          const { x, y } = toLocal(fix, place);
+          update((current) => moveItem(current, selected, x - anchor.x, y - anchor.y));
+        })
+      }
+    />
+  );
+}
+
+const CARRIED = {
+  perch: { kind: 'mark', add: 'Put a subject on it' },
+  hide: { kind: 'position', add: 'Put a seat in it' },
+} as const;
+
+/** Who sits on a perch or in a hide and goes with it; or a press that puts someone there. */
+function Carries({ carrier }: { readonly carrier: Extract<Feature, { kind: 'perch' | 'hide' }> }) {
+  const { shoot } = useShown('shoot');
+  const { update } = useEdits();
+  const { act } = useDrawTool();
+  const names = carriedNames(shoot, carrier.id);
+  const { kind, add } = CARRIED[carrier.kind];
+  const put = () => {
+    const at = anchorOf(carrier);
+    if (!at) return;
+    const id = newId();
+    update((current) => putDown(current, kind, id, [at]).shoot);
+    act({ do: 'select', item: { list: kind === 'mark' ? 'marks' : 'positions', id } });
+  };
+  return names.length > 0 ? (
+    <Text kind="small" ink="quiet">{`Goes with it: ${names.join(', ')}.`}</Text>
+  ) : (
+    <Button label={add} onPress={put} />
   );
 }
 

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { placeByTwoPoints, type GeoPoint, type Placing, type Point2 } from '@/core';
 import { zoneAt } from '@/features/shoot/brief-form';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { TurnSheet } from '@/features/shoot/TurnSheet';
 import { metres } from '@/features/shoot/words';
 import { placeGround, turnGround } from '@/records/edit-ground';
 import { Button } from '@/ui/Button';
@@ -23,6 +24,7 @@ export function LayPanel() {
   const plan = useShown('shoot');
   const { update } = useEdits();
   const { act } = useDrawTool();
+  const [turning, setTurning] = useState(false);
   const { place, ground } = plan.shoot;
   return (
     <View className="gap-3">
@@ -34,6 +36,8 @@ export function LayPanel() {
         trueDeg={ground.bearingDeg}
         onChange={(deg) => update((current) => turnGround(current, deg))}
       />
+      <Button label="Turn it by hand, sun or compass" onPress={() => setTurning(true)} />
+      <TurnSheet open={turning} onClose={() => setTurning(false)} />
       <Degrees
         of="the middle"
         point={place}

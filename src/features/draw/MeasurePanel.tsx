@@ -4,7 +4,7 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
-import { declinationOf } from './declination';
+import { declinationOf } from '@/features/shoot/declination';
 import { useDrawTool } from './use-draw';
 import { usePut } from './use-put';
 

@@ -11,7 +11,7 @@ import {
 } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { drawn, FIRST_DRAW, isWhole, type DrawAction, type DrawState } from './draw-state';
-import { declinationInWords, declinationOf } from './declination';
+import { declinationInWords, declinationOf } from '@/features/shoot/declination';
 import { effectsOf } from './effects';
 import { itemAt } from './hit';
 import { ADD_KINDS, drawnAs, freeName, KIND_NUMBERS, newFeature } from './kinds';

@@ -8,6 +8,7 @@ import {
   type Snapped,
 } from '@/core';
 import { groundLines } from '@/presets/grounds';
+import { carrierOf } from '@/records/carried';
 import { addItem, type ItemRef } from '@/records/edit-site';
 import { within } from '@/records/edit-ground';
 import type { Feature, Shoot } from '@/records/shoot';
@@ -82,13 +83,6 @@ export function courseThrough(at: Point2, { features }: Drawn): number | undefin
   return undefined;
 }
 
-/** Height of the perch at a point, if there is one. */
-const perchAt = (at: Point2, { features }: Drawn): number | undefined =>
-  features
-    .filter((feature) => feature.kind === 'perch')
-    .find(({ points }) => points.some(({ x, y }) => Math.hypot(x - at.x, y - at.y) < ON_IT_M))
-    ?.heightM;
-
 /** The shoot with a new thing on its ground, and which it is. */
 export function putDown(
   shoot: Shoot,
@@ -101,16 +95,19 @@ export function putDown(
   if (kind === 'mark') {
     const [at] = points;
     const along = at && courseThrough(at, shoot);
-    const feetM = at && perchAt(at, shoot);
-    const mark = newMark(placed, along);
+    const perch = at && carrierOf('marks', at, shoot.features);
+    const sits = perch?.kind === 'perch' && { feetM: perch.heightM, carriedBy: perch.id };
     return {
-      shoot: addItem(shoot, 'marks', { ...mark, ...(feetM !== undefined && { feetM }) }),
+      shoot: addItem(shoot, 'marks', { ...newMark(placed, along), ...sits }),
       item: { list: 'marks', id },
     };
   }
   if (kind === 'position') {
+    const [at] = points;
+    const hide = at && carrierOf('positions', at, shoot.features);
+    const position = { ...newPosition(placed), ...(hide && { carriedBy: hide.id }) };
     return {
-      shoot: addItem(shoot, 'positions', newPosition(placed)),
+      shoot: addItem(shoot, 'positions', position),
       item: { list: 'positions', id },
     };
   }

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
+import { fixedOf } from '@/answers/place-from';
 import { useEdits, useLooked } from '@/features/shoot/open-shoot';
 import { metres } from '@/features/shoot/words';
 import type { PlanUse } from '@/features/shoot/plan-use';
@@ -40,7 +41,7 @@ const legWords = (points: readonly Point2[]): PlanDraft['words'] =>
 
 /** The outline of what is in hand, with the lengths that matter while it is shaped. */
 function outlineOf(item: Item): PlanDraft | undefined {
-  if (!('points' in item) || item.points.length === 0) return undefined;
+  if (!('points' in item) || item.points.length < 2) return undefined;
   const closed = FEATURE_SHAPE[item.kind] === 'area';
   const [first] = item.points;
   const round = closed && first ? [...item.points, first] : item.points;
@@ -51,6 +52,27 @@ function outlineOf(item: Item): PlanDraft | undefined {
     words: item.points.length <= 8 ? legWords(sides) : [],
   };
 }
+
+/** Things whose distance is shown from the one in hand. */
+const NEAREST = 2;
+
+/** Lines from a point in hand to the two things nearest to it, with their lengths. */
+function nearestTo(
+  shoot: Pick<Shoot, 'marks' | 'positions' | 'features'>,
+  { list, id }: ItemRef,
+): PlanDraft | undefined {
+  const all = fixedOf(shoot);
+  const held = all.find(({ key }) => key === `${list}/${id}`);
+  if (!held) return undefined;
+  const [a, b] = all
+    .filter(({ key, x, y }) => key !== held.key && Math.hypot(x - held.x, y - held.y) > 0.05)
+    .sort((one, other) => apartM(held, one) - apartM(held, other))
+    .slice(0, NEAREST);
+  const points = [a, held, b].flatMap((at) => (at ? [{ x: at.x, y: at.y }] : []));
+  return points.length > 1 ? { points, closed: false, words: legWords(points) } : undefined;
+}
+
+const apartM = (a: Point2, b: Point2): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Two points called A and B. */
 const lettered = (points: readonly Point2[]): PlanDraft => ({
@@ -70,7 +92,7 @@ export function draftOf(
   }
   if (tool.name === 'select') {
     const item = selected && itemOf(shoot, selected);
-    return item && outlineOf(item);
+    return item && (outlineOf(item) ?? nearestTo(shoot, selected));
   }
   if (points.length === 0) return undefined;
   if (tool.name === 'lay') return lettered(points);

@@ -1,21 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { fixedOf, placedFrom, toldFrom, type From } from '@/answers/place-from';
-import { chosenMark, chosenPosition } from '@/answers/view';
+import { chosenPosition } from '@/answers/view';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { metres } from '@/features/shoot/words';
-import { changeItem } from '@/records/edit-site';
-import { within } from '@/records/edit-ground';
+import { moveItem, type ItemList } from '@/records/edit-site';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
 
-const WHICH = [
-  { value: 'positions', label: 'Position' },
-  { value: 'marks', label: 'Mark' },
-] as const;
 const NORTH = 'north';
 const FURTHEST_M = 2000;
 
@@ -25,18 +19,21 @@ const angleInWords = (deg: number, line: string | undefined): string =>
     ? `${Math.round(deg)}° from north`
     : `${Math.round(Math.abs(deg))}° ${deg < 0 ? 'left' : 'right'} of the line to ${line}`;
 
-/** Puts the position or mark in hand by distance and direction from something else on the ground. */
+/** Puts a position, a mark or a thing by distance and direction from something else on the ground. */
 export function PlaceFrom() {
   const { setup } = useShown('setup');
   const { update } = useEdits();
-  const [list, setList] = useState<'positions' | 'marks'>('positions');
-  const inHand = list === 'positions' ? chosenPosition(setup) : chosenMark(setup);
-  const others = fixedOf(setup).filter(({ key }) => key !== `${list}/${inHand.id}`);
+  const [putKey, setPutKey] = useState<string>();
+  const all = fixedOf(setup);
+  const inHand =
+    all.find(({ key }) => key === putKey) ??
+    all.find(({ key }) => key === `positions/${chosenPosition(setup).id}`);
+  const others = all.filter(({ key }) => key !== inHand?.key);
   const [fromKey, setFromKey] = useState<string>();
   const [lineKey, setLineKey] = useState(NORTH);
   const [said, setSaid] = useState<Partial<From>>({});
   const origin = others.find(({ key }) => key === fromKey) ?? others[0];
-  if (!origin) return null;
+  if (!inHand || !origin) return null;
   const line = others.find(({ key }) => key === lineKey && key !== origin.key);
   const stands = toldFrom(inHand, origin, line);
   const wanted = { ...stands, ...said };
@@ -45,19 +42,18 @@ export function PlaceFrom() {
     setSaid({});
   };
   const put = () => {
-    const place = placedFrom(wanted, origin, line);
-    update((current) =>
-      changeItem(current, list, inHand.id, (item) => within({ ...item, ...place })),
-    );
+    const { x, y } = placedFrom(wanted, origin, line);
+    const [list, id] = inHand.key.split('/') as [ItemList, string];
+    update((current) => moveItem(current, { list, id }, x - inHand.x, y - inHand.y));
     setSaid({});
   };
   return (
     <View className="gap-2">
-      <Choice
-        label="What"
-        value={list}
-        options={WHICH}
-        onChange={(next) => told(() => setList(next))()}
+      <Picker
+        label="What is put"
+        value={inHand.key}
+        options={all.map(({ key, name }) => ({ value: key, label: name }))}
+        onChange={(key) => told(() => setPutKey(key))()}
       />
       <Picker
         label="From"

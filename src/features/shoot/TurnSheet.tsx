@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -11,6 +12,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 import { useEdits, useShown } from './open-shoot';
+import { SightByPhone } from './SightByPhone';
 import { bearingInWords } from './words';
 
 const ROSE_PX = 300;
@@ -42,12 +44,13 @@ export function TurnSheet({
 }) {
   return (
     <Sheet title="Which way it lies" open={open} onClose={onClose}>
-      <Turn />
+      <Turn onClose={onClose} />
     </Sheet>
   );
 }
 
-function Turn() {
+function Turn({ onClose }: { readonly onClose: () => void }) {
+  const router = useRouter();
   const { shoot, clock } = useShown('shoot', 'clock');
   const { update, hold } = useEdits();
   const { rise, set } = useSunEnds();
@@ -127,9 +130,14 @@ function Turn() {
           onPress={() => turnTo(() => rise.deg)}
         />
       ) : null}
-      <Text kind="small" ink="quiet">
-        By two points you know, or by compass: Ground, Draw, Align to the real site.
-      </Text>
+      <SightByPhone onTake={(deg) => turnTo(() => deg)} />
+      <Button
+        label="Lay it by two points, or by a picture"
+        onPress={() => {
+          onClose();
+          router.push(`/shoot/${shoot.id}/draw`);
+        }}
+      />
     </View>
   );
 }

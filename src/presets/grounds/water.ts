@@ -274,7 +274,17 @@ export const RIVER_HIDE: GroundTemplate = {
       why: 'Birds accept the accustomed; low puts the far bank well behind the perch.',
     },
   ],
-  features: [trees('far-trees', 'Trees, far bank', rectangle(-30, 22, 30, 30), 12)],
+  features: [
+    trees('far-trees', 'Trees, far bank', rectangle(-30, 22, 30, 30), 12),
+    {
+      id: 'hide-walls',
+      name: 'Hide',
+      kind: 'hide',
+      points: rectangle(-1.5, -2.4, 1.5, -0.2),
+      heightM: 2.2,
+    },
+    { id: 'perch-stick', name: 'Placed stick', kind: 'perch', points: [at(1.5, 9)], heightM: 1 },
+  ],
   cautions: ['wildlife', 'nest', 'water', 'field'],
   lensId: '600-4',
   focalMm: 600,
