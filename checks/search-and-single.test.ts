@@ -158,11 +158,12 @@ test('its rates are those of the exact streak, its light within a twentieth of a
       fc.double({ min: 0, max: 360, noNaN: true }),
       fc.double({ min: 0, max: 360, noNaN: true }),
       fc.constantFrom('field-player', 'field-player-swing', 'sprinter', 'cyclist'),
-      (distanceM, bearing, headingDeg, id) => {
+      fc.constantFrom({}, { indoors: true }, { indoors: true, windowShare: 0.03 }),
+      (distanceM, bearing, headingDeg, id, roof) => {
         const m = mark(0, 0, headingDeg, id);
         const along = alongBearing(bearing);
         const at = { x: along.x * distanceM, y: along.y * distanceM, cameraHeightM: 1.4 };
-        const open = { ...SITE, obstacles: [], limits: [] };
+        const open = { ...SITE, ...roof, obstacles: [], limits: [] };
         const score = scorePosition(at, m, SHOT, TIMES[0] ?? 0, open, KIT);
         // The rate that the search takes for a part, against the streak through a thousandth.
         const camera = { x: at.x, y: at.y, z: at.cameraHeightM };
@@ -191,6 +192,7 @@ test('its rates are those of the exact streak, its light within a twentieth of a
         }
         const light = lightOnSubject(
           {
+            ...roof,
             place: open.place,
             sky: open.sky,
             groundReflectance: open.groundReflectance,

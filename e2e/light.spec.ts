@@ -191,3 +191,44 @@ test('lamps that flicker and scenes that fool a meter', { tag: '@once' }, async 
     'Hold its texture: −⅔',
   );
 });
+
+test(
+  'under a roof lamps alone count, and what its windows let in follows the day',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    const change = async (press: (sheet: ReturnType<Page['getByRole']>) => Promise<void>) => {
+      await page.getByRole('button', { name: /^Change sky/ }).click();
+      const sheet = page.getByRole('dialog');
+      await press(sheet);
+      await page.keyboard.press('Escape');
+      await expect(sheet).toHaveCount(0);
+      return (await readAnswer(page)).ev;
+    };
+    const dark = await change(async (sheet) => {
+      await sheet.getByRole('radio', { name: 'A roof' }).click();
+      await expect(sheet.getByText('Lamps alone light the hall.')).toBeVisible();
+    });
+    const few = await change((sheet) => sheet.getByRole('radio', { name: 'Few, high up' }).click());
+    const round = await change(async (sheet) => {
+      await sheet.getByRole('radio', { name: 'All round' }).click();
+      await expect(
+        sheet.getByText(/^About 5 % of the sky’s light comes in, evenly\./),
+      ).toBeVisible();
+    });
+    expect(few).toBeGreaterThan(dark);
+    // Five times the windows are 2.3 stops, less what the lamps have in it.
+    expect(round - few).toBeGreaterThan(0.5);
+    expect(round - few).toBeLessThan(2.4);
+    await expect(
+      page.getByText(/a roof with windows; (clear|partly|overcast), set by hand/),
+    ).toBeVisible();
+    await settle(page);
+    await page.reload();
+    await expect(headline(page)).toBeVisible();
+    expect((await readAnswer(page)).ev).toBe(round);
+    expect(
+      await change((sheet) => sheet.getByRole('radio', { name: 'None', exact: true }).click()),
+    ).toBe(dark);
+  },
+);

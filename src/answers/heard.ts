@@ -31,7 +31,6 @@ type Measured = Pick<Setup, 'readings' | 'features' | 'place' | 'light' | 'groun
 const openScene = ({ features, place, light, ground }: Measured): LitScene => ({
   place,
   ...skyOver(light),
-  indoors: light.indoors,
   groundReflectance: GROUND_REFLECTANCE[ground.surface],
   obstacles: features.flatMap(obstaclesOf),
   target: point3(0, 0, 0),

@@ -53,7 +53,6 @@ export function scoredSite(
   const scene = {
     place,
     ...skyOver(light),
-    indoors: light.indoors,
     groundReflectance: GROUND_REFLECTANCE[ground.surface],
     obstacles: features.flatMap(obstaclesOf),
     lampLux: light.lampLux,

@@ -39,6 +39,7 @@ import {
   type PictureWanted,
   type Point3,
   type SightLine,
+  type Roofed,
   type SkyOver,
   type TimedSubject,
 } from '@/core';
@@ -145,9 +146,19 @@ export interface View {
   readonly scene: OpenScene;
 }
 
-/** The sky of a shoot: set by hand, or the forecast's cloud hour by hour. */
-export const skyOver = ({ sky, skyFrom, forecast }: Shoot['light']): SkyOver =>
-  skyFrom === 'forecast' && forecast ? { sky, cloud: cloudOf(forecast) } : { sky };
+/** What is over a shoot's ground: the sky set by hand, or the forecast's cloud hour by hour; a roof, and its windows. */
+export const skyOver = ({
+  sky,
+  skyFrom,
+  forecast,
+  indoors,
+  windowShare,
+}: Shoot['light']): SkyOver & Roofed => ({
+  sky,
+  ...(skyFrom === 'forecast' && forecast && { cloud: cloudOf(forecast) }),
+  indoors,
+  ...(windowShare !== undefined && { windowShare }),
+});
 
 /** Strongest wind of the shoot's hours: the forecast's where it is followed, else as set by hand. */
 export const windMs = ({ air, light }: Pick<Setup, 'air' | 'light'>): number =>
@@ -377,7 +388,6 @@ function seenIn(shoot: Viewed): ViewResult {
       scene: {
         place: shoot.place,
         ...skyOver(shoot.light),
-        indoors: shoot.light.indoors,
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
         target: point3(mark.x, mark.y, feetM + subject.heightM * LIT_AT_HEIGHT),
         faceAzimuthDeg: toCameraDeg,

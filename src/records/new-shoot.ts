@@ -38,7 +38,7 @@ export interface ShootBrief {
  */
 export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
   const template = groundById(brief.template);
-  const { marks, positions, features = [], indoorLux = 0, lensId, focalMm } = template;
+  const { marks, positions, features = [], indoorLux = 0, windowShare, lensId, focalMm } = template;
   const upright: Shoot = {
     version: SHOOT_VERSION,
     id,
@@ -61,6 +61,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     light: {
       sky: 'clear',
       indoors: indoorLux > 0,
+      ...(windowShare !== undefined && { windowShare }),
       lampLux: brief.lampLux ?? indoorLux,
       mainsHz: mainsHzAt(brief.timeZone),
       skyFrom: 'hand',
@@ -121,7 +122,7 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
  */
 export function onKnownGround(fresh: Shoot, earlier: Shoot): Shoot {
   const { ground, underlay, features, marks, positions, subjects, light, choice } = earlier;
-  const { lampLux, indoors, mainsHz, modulation, learned } = light;
+  const { lampLux, indoors, windowShare, mainsHz, modulation, learned } = light;
   return {
     ...fresh,
     ground,
@@ -137,6 +138,7 @@ export function onKnownGround(fresh: Shoot, earlier: Shoot): Shoot {
     light: {
       ...fresh.light,
       ...{ lampLux, indoors, mainsHz },
+      ...(windowShare !== undefined && { windowShare }),
       ...(modulation !== undefined && { modulation }),
       ...(learned && { learned }),
     },

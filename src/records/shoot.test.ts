@@ -1,7 +1,4 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
 import { DEMO_SHOOTS } from '@/demo';
-import { readShootFile } from '@/formats/shoot-json';
 import { turnGround } from './edit-ground';
 import { duplicateShoot, newShoot } from './new-shoot';
 import { parseRecord } from './parse';
@@ -97,65 +94,6 @@ test.each([[null], [[]], ['text'], [7]])('%p is no record', (raw) => {
   expect(reasonFor(raw)).toBe('not a record');
 });
 
-/** Marks or positions as they were before perches and hides carried any. */
-const uncarried = <T extends object>(items: readonly T[]): readonly object[] =>
-  items.map((item) => ({ ...item, carriedBy: undefined }));
-
-test('a file of version 1 is read: its bare river becomes a blank ground with all that stood on it', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v1.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot as Shoot;
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  expect(read.record.version).toBe(SHOOT_VERSION);
-  expect(read.record.ground).toEqual({ ...old.ground, template: 'blank', thrown: [] });
-  expect(uncarried(read.record.marks)).toEqual(old.marks);
-  expect(uncarried(read.record.positions)).toEqual(old.positions);
-  const { obstacles, features } = JSON.parse(text).shoot;
-  expect(read.record.features).toHaveLength(obstacles.length + features.length);
-  expect(read.record.features[0]?.points).toEqual(obstacles[0].footprint);
-  expect(read.record.features.at(-1)?.points).toEqual(features.at(-1).line);
-});
-
-test('a hockey pitch of version 1 stays one', () => {
-  const { why: _why, ...position } = larkmoor.positions[0] as Shoot['positions'][number];
-  const { thrown: _thrown, ...ground } = larkmoor.ground;
-  const kit = {
-    bodyId: 'full-frame-24',
-    lensId: '300-4',
-    focalMm: 300,
-    converter: 1,
-    support: 'hand',
-  };
-  const old = { ...larkmoor, version: 1, ground, kit, positions: [position], features: [] };
-  const parsed = parseRecord(old, KIND);
-  expect(parsed).toMatchObject({ ok: true, record: { ground: larkmoor.ground } });
-});
-
-test('a file of version 2 is read: what stood and what lay become one list, fences get their wire', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v2.shoot.json'), 'utf8');
-  const { obstacles, features, marks } = JSON.parse(text).shoot;
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  const { record } = read;
-  expect(record.marks).toEqual(marks);
-  expect(record.features.map(({ id }) => id)).toEqual(
-    [...obstacles, ...features].map(({ id }) => id),
-  );
-  expect(record.features[0]).toEqual({
-    id: 'west-stand',
-    name: 'West stand',
-    kind: 'stand',
-    points: obstacles[0].footprint,
-    heightM: 9,
-  });
-  expect(record.features.find(({ kind }) => kind === 'fence')).toMatchObject({
-    points: features[0].line,
-    meshPitchMm: 50,
-    wireMm: 3,
-  });
-  expect(record.features.find(({ kind }) => kind === 'lamp')).toMatchObject({ heightM: 15 });
-});
-
 test('an older record is lifted step by step', () => {
   const older = { version: 1, name: 'x' };
   const lift = [
@@ -215,24 +153,6 @@ test('a duplicate has a name of its own and shares nothing that is changed in pl
   expect(reasonFor(JSON.parse(JSON.stringify(copy)))).toBe('accepted');
 });
 
-test('a file of version 3 is read whole: nothing promised, measured or held yet', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v3.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot;
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  const { record } = read;
-  expect(record).toMatchObject({ ...old, version: SHOOT_VERSION });
-  expect(record).toMatchObject({
-    brief: { fileForm: 'raw', forbidden: [] },
-    shots: [],
-    people: [],
-    subjects: [],
-    readings: [],
-    choice: { held: {}, panSigma: 0.1 },
-    light: { mainsHz: 50, skyFrom: 'hand' },
-  });
-});
-
 test.each([
   ['shots[0].markId', ['shots', 0, 'markId'], 'nowhere'],
   ['shots[0].quota', ['shots', 0, 'quota'], 0],
@@ -260,22 +180,6 @@ test('a mark can have a subject of one’s own, once the shoot holds it', () => 
   const marks = larkmoor.marks.map((mark) => ({ ...mark, subjectId: 'own-slow' }));
   expect(reasonFor({ ...larkmoor, marks })).toContain('marks[0].subjectId');
   expect(reasonFor({ ...larkmoor, marks, subjects: [own] })).toBe('accepted');
-});
-
-test('a file of version 4 is read: its promise stays, its bag and its order of the day begin empty', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v4.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot as Shoot;
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  const { version, shots, people, kit, events, day } = read.record;
-  expect({ version, shots, people }).toEqual({
-    version: SHOOT_VERSION,
-    shots: old.shots,
-    people: old.people,
-  });
-  expect(kit).toEqual({ ...old.kit, bag: [], packed: [] });
-  expect(events).toEqual([]);
-  expect(day.calls.second).toBeGreaterThan(day.calls.third);
 });
 
 const EVENT = {
@@ -314,54 +218,6 @@ test.each([
   ['air.humidityPct', ['air', 'humidityPct'], 0],
 ] as const)('of a bag and a day, %s that is wrong is named', (named, path, value) => {
   expect(reasonFor(broken(set(path, value))).split(':')[0]).toBe(named);
-});
-
-test('a file of version 5 is read: its day stays, its log begins empty', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/larkmoor-v5.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot as Shoot;
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  const { log, ...rest } = read.record;
-  expect(log).toEqual({ entries: [], clocks: [], frames: [], lessons: [] });
-  expect(rest).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
-});
-
-test('a file of version 6 is read as it is: nothing held, no filter, no floor, no brim', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v6.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot as Shoot;
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
-});
-
-test('a file of version 8 is read as it is: nothing is a guess', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v8.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot as Shoot;
-  expect(old.version).toBe(8);
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  const { marks, positions, ...rest } = read.record;
-  const { marks: _marks, positions: _positions, ...was } = old;
-  expect(rest).toEqual({ ...was, version: SHOOT_VERSION, guessed: [] });
-  expect(uncarried(marks)).toEqual(old.marks);
-  expect(uncarried(positions)).toEqual(old.positions);
-});
-
-test('a file of version 9 is read: no picture under the plan, and the hide has its window and slot', () => {
-  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v9.shoot.json'), 'utf8');
-  const old = JSON.parse(text).shoot as Shoot;
-  expect(old.version).toBe(9);
-  const read = readShootFile(text);
-  if (!read.ok) throw new Error(read.reason);
-  const { positions, ...rest } = read.record;
-  const { positions: was, ...before } = old;
-  expect(rest).toEqual({ ...before, version: SHOOT_VERSION });
-  expect(read.record.guessed).toEqual(['bearing', 'kit']);
-  expect(uncarried(positions)).toEqual(was);
-  expect(positions.flatMap(({ carriedBy, id }) => (carriedBy === 'hide' ? [id] : []))).toEqual([
-    'hide-window',
-    'hide-side',
-  ]);
 });
 
 const FILTER = { kind: 'filter', id: 'own-nd', name: 'ND', stops: 3 };

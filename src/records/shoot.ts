@@ -180,8 +180,10 @@ export const shootSchema = z
     positions: list(positionSchema, 1),
     light: z.strictObject({
       sky: z.enum(['clear', 'partly', 'overcast']),
-      /** Under a roof: no daylight. */
+      /** Under a roof: no sun, and of the sky's light what windows let in. */
       indoors: z.boolean(),
+      /** Share of the sky's light that windows let in; none when absent. */
+      windowShare: z.number().min(0.001).max(0.3).optional(),
       lampLux: z.number().min(0).max(20_000),
       /** When the lamps come on; from the start when absent. */
       lampsFromLocal: localMinute.optional(),

@@ -63,7 +63,8 @@ export function frameReading({
 export function lightKind(light: SubjectLight): LightKind {
   if (light.lampLux > light.daylightLux) return 'lamps';
   if (light.sun.altitudeDeg <= 0) return 'twilight';
-  if (light.daylight.directNormalLux <= 0) return 'overcast';
+  // Through windows comes what a shaded place has.
+  if (light.daylight.directNormalLux <= 0 && !light.indoors) return 'overcast';
   return light.sunlit ? 'sun' : 'shade';
 }
 
@@ -86,11 +87,11 @@ export function kindShares({
   Readonly<Record<LightKind, number>>
 > {
   const level = sunlit ? daylight.globalHorizontalLux : daylight.diffuseHorizontalLux;
-  const dayLux = indoors ? 0 : level * FACE_SHARE_OF_LEVEL;
+  const dayLux = level * FACE_SHARE_OF_LEVEL;
   const lamps = lampLux > 0 ? lampLux / (lampLux + dayLux) : 0;
   const dusk = (TWILIGHT_DEG.from - sun.altitudeDeg) / (TWILIGHT_DEG.from - TWILIGHT_DEG.to);
   const twilight = Math.min(1, Math.max(0, dusk));
-  const overcast = daylight.directNormalLux <= 0 && sun.altitudeDeg > 0;
+  const overcast = !indoors && daylight.directNormalLux <= 0 && sun.altitudeDeg > 0;
   const day: LightKind = overcast ? 'overcast' : sunlit ? 'sun' : 'shade';
   return {
     lamps,

@@ -3,11 +3,12 @@ import { skyViewOfFace, sunBlocked, type Obstacle } from '../site/obstacle';
 import type { Point3 } from '../site/vector';
 import { sunPosition, type Instant, type Place, type SunPosition } from '../sun/position';
 import { cloudAt, skyAt, skyNamed, type SkyOver } from './cloud';
-import { daylight, type Daylight, type Sky } from './daylight';
+import type { Daylight, Sky } from './daylight';
 import { illuminanceOnFace } from './face';
+import { daylightOver, type Roofed } from './windows';
 
 /** Everything that lights one subject, but the time. */
-export interface LitScene extends SkyOver {
+export interface LitScene extends SkyOver, Roofed {
   readonly place: Place;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];
@@ -15,8 +16,6 @@ export interface LitScene extends SkyOver {
   readonly target: Point3;
   /** Direction the upright surface looks: from the subject to the camera. */
   readonly faceAzimuthDeg: number;
-  /** Under a roof no daylight counts, only lamps. */
-  readonly indoors?: boolean;
   /** Lamp light on that surface, and from when it burns. */
   readonly lampLux: number;
   readonly lampsFromMs?: number;
@@ -46,9 +45,6 @@ const OVERCAST_SPREAD_STOPS = 0.75;
 /** Cloud between these shares leaves gaps that the sun comes and goes through. No source. */
 const GAPS = { from: 0.1, to: 0.9 } as const;
 
-/** A roof leaves what the darkest night does, so that a hall without lamps has an EV too. */
-export const MIDNIGHT_DEG = -90;
-
 /** Lamp light at a moment: none before the lamps burn. */
 export const lampsAt = (
   { lampLux, lampsFromMs }: Pick<LitScene, 'lampLux' | 'lampsFromMs'>,
@@ -58,7 +54,7 @@ export const lampsAt = (
 /**
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
  * part of the sky the face sees between obstacles, light off the ground, and lamps; under a roof
- * lamps alone. The range is
+ * lamps and what windows let in. The range is
  * sun in and out under broken cloud, a spread of practice under overcast, none under a clear sky;
  * with cloud hour by hour, what its least and most cover leave, and a cloud before the sun.
  * @throws RangeError as the functions it stands on
@@ -67,12 +63,11 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
   const skyView = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
   const { indoors = false } = scene;
-  const sunAltitudeDeg = indoors ? MIDNIGHT_DEG : sun.altitudeDeg;
-  const sunlit = sunAltitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
+  const sunlit = !indoors && sun.altitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
   const lampLux = lampsAt(scene, Number(time));
   const luxUnder = (sky: Sky | number, directVisible: boolean) =>
     illuminanceOnFace({
-      daylight: daylight({ sunAltitudeDeg, sky }),
+      daylight: daylightOver(scene, sun.altitudeDeg, sky),
       sun,
       faceAzimuthDeg: scene.faceAzimuthDeg,
       skyView,
@@ -90,7 +85,7 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   };
   return {
     sun,
-    daylight: daylight({ sunAltitudeDeg, sky }),
+    daylight: daylightOver(scene, sun.altitudeDeg, sky),
     sunlit: sunlit && skyNamed(sky) !== 'overcast',
     indoors,
     skyView,

@@ -1,8 +1,8 @@
 import { above, atLeast, finite, nonEmpty } from '../check';
 import { toDegrees } from '../quantity/angles';
 import { skyAt } from '../light/cloud';
-import { daylight, type Daylight } from '../light/daylight';
-import { MIDNIGHT_DEG } from '../light/subject';
+import type { Daylight } from '../light/daylight';
+import { daylightOver } from '../light/windows';
 import { correctedOffsets } from '../light/corrected';
 import {
   faceAperture,
@@ -147,15 +147,14 @@ function momentsAt(
 function momentAt(site: ScoredSite, target: Point3, timeMs: number, offsetStops: number): Moment {
   const sun = sunPosition({ time: timeMs, ...site.place });
   const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
-  const sunAltitudeDeg = site.indoors ? MIDNIGHT_DEG : sun.altitudeDeg;
   return {
     sunX: toward.x,
     sunY: toward.y,
     sunZ: toward.z,
-    daylight: daylight({ sunAltitudeDeg, sky: skyAt(site, timeMs) }),
+    daylight: daylightOver(site, sun.altitudeDeg, skyAt(site, timeMs)),
     lampLux: site.lampsFromMs === undefined || timeMs >= site.lampsFromMs ? site.lampLux : 0,
     offsetStops,
-    sunlit: sunAltitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
+    sunlit: !site.indoors && sun.altitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
   };
 }
 

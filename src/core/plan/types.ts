@@ -4,6 +4,7 @@ import type { SkyOver } from '../light/cloud';
 import type { PictureWanted, TimedSubject } from '../exposure/technique';
 import type { HeardReading } from '../light/corrected';
 import type { LitScene } from '../light/subject';
+import type { Roofed } from '../light/windows';
 import type { Support } from '../motion/shake';
 import type { Lens } from '../optics/lens';
 import type { FrameOrientation, Sensor } from '../optics/sensor';
@@ -61,9 +62,8 @@ export interface ScoredShot {
 export type ScoredReading = Omit<HeardReading, 'scene'> &
   Pick<LitScene, 'target' | 'faceAzimuthDeg'>;
 
-export interface ScoredSite extends SkyOver {
+export interface ScoredSite extends SkyOver, Roofed {
   readonly place: Place;
-  readonly indoors?: boolean;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];
   readonly limits: readonly Limit[];

@@ -113,7 +113,7 @@ function Things({
                 role="button"
                 aria-label={`Select ${name}${told ? `, ${kind}` : ''}`}
                 onPress={() => onSelect(list, id)}
-                className="min-h-touch flex-row flex-wrap items-center justify-between gap-x-3 border-b border-line active:opacity-60"
+                className="min-h-touch flex-row flex-wrap content-center items-center justify-between gap-x-3 border-b border-line active:opacity-60"
               >
                 <Text className="shrink">{name}</Text>
                 <View className="flex-row items-center gap-1">

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react';
 import { View } from 'react-native';
-import { LAMP_LEVELS_LUX, type LampLevel, type Sky } from '@/core';
+import { LAMP_LEVELS_LUX, WINDOW_SHARES, type LampLevel, type Sky, type Windows } from '@/core';
 import type { Update } from '@/features/shoot/edits';
 import { LAMPS, lampLabel } from '@/presets/lamps';
 import { hourAt, WEATHERS, type Forecast, type Weather } from '@/records/forecast';
@@ -24,6 +24,27 @@ const ROOFS = [
   { value: 'sky', label: 'Open sky' },
   { value: 'roof', label: 'A roof' },
 ] as const;
+
+const WINDOWS: readonly { readonly value: Windows | 'none'; readonly label: string }[] = [
+  { value: 'none', label: 'None' },
+  { value: 'few', label: 'Few, high up' },
+  { value: 'oneSide', label: 'Along one side' },
+  { value: 'allRound', label: 'All round' },
+];
+
+/** Which windows let in such a share; the nearest of those named. */
+function windowsOf({ windowShare }: Light): Windows | 'none' {
+  if (windowShare === undefined) return 'none';
+  const off = (name: Windows) => Math.abs(Math.log(windowShare / WINDOW_SHARES[name]));
+  return (Object.keys(WINDOW_SHARES) as Windows[]).reduce((a, b) => (off(b) < off(a) ? b : a));
+}
+
+/** The light of a roof with such windows. */
+function withWindows(shoot: Shoot, windows: Windows | 'none'): Shoot {
+  const { windowShare: _was, ...light } = shoot.light;
+  const share = windows === 'none' ? {} : { windowShare: WINDOW_SHARES[windows] };
+  return { ...shoot, light: { ...light, ...share } };
+}
 
 const FROM = [
   { value: 'hand', label: 'Set by hand' },
@@ -65,11 +86,14 @@ const lightChanger =
     );
 
 /** "clear", "by the simulated forecast, changeable", "a roof over the ground". */
-export function skyInWords({ indoors, sky, skyFrom, forecast }: Light): string {
-  if (indoors) return 'a roof over the ground';
-  return skyFrom === 'forecast' && forecast
-    ? `${WEATHER_NAMES[forecast.weather].toLowerCase()}, by the simulated forecast`
-    : `${SKIES.find(({ value }) => value === sky)?.label.toLowerCase() ?? sky}, set by hand`;
+export function skyInWords({ indoors, windowShare, sky, skyFrom, forecast }: Light): string {
+  if (indoors && windowShare === undefined) return 'a roof over the ground';
+  const roof = indoors ? 'a roof with windows; ' : '';
+  const over =
+    skyFrom === 'forecast' && forecast
+      ? `${WEATHER_NAMES[forecast.weather].toLowerCase()}, by the simulated forecast`
+      : `${SKIES.find(({ value }) => value === sky)?.label.toLowerCase() ?? sky}, set by hand`;
+  return roof + over;
 }
 
 /** "Club, 250 lx", "none". */
@@ -92,7 +116,22 @@ export const SkyControls = memo(function SkyControls(props: SkyProps) {
         options={ROOFS}
         onChange={(over) => changeLight(() => ({ indoors: over === 'roof' }))}
       />
-      {light.indoors ? null : (
+      {light.indoors ? (
+        <>
+          <Choice
+            label="Windows"
+            value={windowsOf(light)}
+            options={WINDOWS}
+            onChange={(windows) => update((current) => withWindows(current, windows))}
+          />
+          <Text kind="small" ink="quiet">
+            {light.windowShare === undefined
+              ? 'Lamps alone light the hall.'
+              : `About ${Math.round(light.windowShare * 1000) / 10} % of the sky’s light comes in, evenly. Where the sun falls through a window, take a reading.`}
+          </Text>
+        </>
+      ) : null}
+      {light.indoors && light.windowShare === undefined ? null : (
         <>
           {light.forecast ? (
             <Choice

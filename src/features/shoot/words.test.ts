@@ -30,7 +30,8 @@ test.each([
 
 test.each([
   ['Lamplight', { lampLux: 400, daylightLux: 30 }],
-  ['Dark: no lamps', { indoors: true }],
+  ['Dark: no lamps', { indoors: true, daylightLux: 0.001 }],
+  ['Window light', { indoors: true, daylightLux: 90 }],
   ['Twilight', { sun: { altitudeDeg: -3, azimuthDeg: 280 } }],
   ['In shade', { sunlit: false }],
   ['Overcast', { sunlit: false, daylight: { directNormalLux: 0 } }],

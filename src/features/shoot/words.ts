@@ -42,10 +42,13 @@ export const gradeInWords = (grade: Grade): string => GRADE_WORDS[grade];
 
 const SIDE_WORDS = { front: 'Front light', side: 'Side light', back: 'Back light' } as const;
 
+/** Under this a hall is dark: a corridor by night has more. */
+const DARK_LUX = 1;
+
 /** Front, side or back light, a high sun, or none to speak of. */
 export function lightInWords({ light, sunAngle }: Pick<Answer, 'light' | 'sunAngle'>): string {
   if (light.lampLux > light.daylightLux) return 'Lamplight';
-  if (light.indoors) return 'Dark: no lamps';
+  if (light.indoors) return light.daylightLux >= DARK_LUX ? 'Window light' : 'Dark: no lamps';
   if (light.sun.altitudeDeg <= 0) return 'Twilight';
   if (!light.sunlit) return light.daylight.directNormalLux > 0 ? 'In shade' : 'Overcast';
   const { phaseDeg, side } = sunAngle;

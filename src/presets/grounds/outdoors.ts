@@ -1,4 +1,4 @@
-import { LAMP_LEVELS_LUX } from '@/core';
+import { LAMP_LEVELS_LUX, WINDOW_SHARES } from '@/core';
 import { arc, at, backdrop, closed, keepOut, line, rectangle, trees } from './shapes';
 import type { GroundTemplate } from './types';
 
@@ -220,6 +220,7 @@ export const CLIMBING_WALL: GroundTemplate = {
   ],
   cautions: ['ladder'],
   indoorLux: LAMP_LEVELS_LUX.dimHall,
+  windowShare: WINDOW_SHARES.oneSide,
   lensId: '70-200-2.8',
   focalMm: 85,
 };

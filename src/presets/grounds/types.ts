@@ -67,6 +67,8 @@ export interface GroundTemplate {
   readonly cautions: readonly CautionTag[];
   /** Lamps on an upright face of a ground under a roof; absent under the open sky. */
   readonly indoorLux?: number;
+  /** Share of the sky's light that its windows let in. */
+  readonly windowShare?: number;
   /** Lens and focal length that suit the ground's first position and mark. */
   readonly lensId: string;
   readonly focalMm: number;
