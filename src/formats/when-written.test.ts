@@ -40,6 +40,13 @@ test('figures go by the order of the locale, and what can be read one way only i
   expect(localeOrder('de')).toBe('dayFirst');
   expect(localeOrder('en-US')).toBe('monthFirst');
   expect(dayRead('9/3/2027', TODAY, 'en-US')).toEqual({ value: '2027-09-03' });
+  for (const locale of ['en-US', 'en-GB']) {
+    expect(dayRead('9/22/2027', TODAY, locale)).toEqual({ value: '2027-09-22' });
+    expect(dayRead('22/9/2027', TODAY, locale)).toEqual({ value: '2027-09-22' });
+    // With points the day comes first, here and there.
+    expect(dayRead('3.9.2027', TODAY, locale)).toEqual({ value: '2027-09-03' });
+    expect(dayRead('9. 3. 2027', TODAY, locale)).toEqual({ value: '2027-03-09' });
+  }
 });
 
 test.each([
@@ -48,7 +55,7 @@ test.each([
   ['22', /^22 is understood; the month is missing$/],
   ['31/2/2027', /read as 31 February 2027: there is no such day/],
   ['2027-02-30', /read as 30 February 2027: there is no such day/],
-  ['1/13/2027', /read as day 1, month 13: there is no such month/],
+  ['13/13/2027', /read as day 13, month 13: there is no such month/],
   ['soonish', /write the day such as 27\/11\/2026/],
 ])('of "%s" it says what is understood and what is missing', (written, said) => {
   const read = dayRead(written, TODAY, 'en-GB');

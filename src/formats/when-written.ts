@@ -72,7 +72,7 @@ function figuresRead(text: string, order: DateOrder) {
 }
 
 /**
- * A day as written: "22.05.2027", "9/3/2027" by the locale's order, "22 May", "tomorrow", "Sat". Without a
+ * A day as written: "22.05.2027", "9/3/2027" by the locale's order, "9/22/2027" by the only one there is, "22 May", "tomorrow", "Sat". Without a
  * year the next such day is meant.
  * @param todayIso the day it is there
  */
@@ -84,13 +84,16 @@ export function dayRead(written: string, todayIso: string, locale?: string): Rea
   if (text === 'tomorrow') return { value: today.plus({ days: 1 }).toISODate() ?? todayIso };
   const named = namedDay(text, today);
   if (named) return { value: named };
-  const order = localeOrder(locale);
-  const found = dateOf(written, order, today.year);
+  // Points stand after the day wherever they are written so.
+  const order = /^\d{1,2}\. ?\d/.test(text) ? 'dayFirst' : localeOrder(locale);
+  // What is no day in the usual order may be one in the other: it is read back in words.
+  const other = order === 'dayFirst' ? 'monthFirst' : 'dayFirst';
+  const inYear = (year: number) => dateOf(written, order, year) ?? dateOf(written, other, year);
+  const found = inYear(today.year);
   if (found) {
     const hasYear = /\d{4}|[-/.]\d\d?[-/.]\d\d\b/.test(text);
     if (hasYear || found >= todayIso) return { value: found };
-    const next = dateOf(written, order, today.year + 1);
-    return { value: next ?? found };
+    return { value: inYear(today.year + 1) ?? found };
   }
   const figures = figuresRead(text, order);
   if (figures) {
