@@ -160,6 +160,18 @@ test('marks and positions are chosen by a tap on the plan, and a mark can be mov
   await page.reload();
   await expect(headline(page)).toBeVisible();
   expect(await readAnswer(page)).toEqual(moved);
+
+  // While it is dragged, its lengths to the two things nearest stand on the plan.
+  const lengths = page.locator('svg').getByText(/^\d+\.\d m$/);
+  await expect(lengths).toHaveCount(0);
+  const box = await mark.boundingBox();
+  if (!box) throw new Error('must be there');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 10, box.y - 20, { steps: 5 });
+  await expect(lengths).toHaveCount(2);
+  await page.mouse.up();
+  await expect(lengths).toHaveCount(0);
 });
 
 test(

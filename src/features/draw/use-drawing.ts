@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
-import { asRectangle, FEATURE_SHAPE, measure, type Point2 } from '@/core';
-import { fixedOf } from '@/answers/place-from';
+import { asRectangle, FEATURE_SHAPE, type Point2 } from '@/core';
 import { useEdits, useLooked } from '@/features/shoot/open-shoot';
-import { metres } from '@/features/shoot/words';
+import { legWords, nearestTo } from '@/features/shoot/lengths';
 import type { PlanUse } from '@/features/shoot/plan-use';
 import type { PlanScale } from '@/figures/plan-scale';
 import type { PlanDraft } from '@/figures/plan-types';
@@ -33,12 +32,6 @@ export interface Drawing extends PlanUse {
   readonly snapped: (at: Point2) => Point2;
 }
 
-const legWords = (points: readonly Point2[]): PlanDraft['words'] =>
-  measure(points).legs.map(({ lengthM }, i) => {
-    const [a, b] = [points[i] as Point2, points[i + 1] as Point2];
-    return { at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, text: metres(lengthM) };
-  });
-
 /** The outline of what is in hand, with the lengths that matter while it is shaped. */
 function outlineOf(item: Item): PlanDraft | undefined {
   if (!('points' in item) || item.points.length < 2) return undefined;
@@ -52,27 +45,6 @@ function outlineOf(item: Item): PlanDraft | undefined {
     words: item.points.length <= 8 ? legWords(sides) : [],
   };
 }
-
-/** Things whose distance is shown from the one in hand. */
-const NEAREST = 2;
-
-/** Lines from a point in hand to the two things nearest to it, with their lengths. */
-function nearestTo(
-  shoot: Pick<Shoot, 'marks' | 'positions' | 'features'>,
-  { list, id }: ItemRef,
-): PlanDraft | undefined {
-  const all = fixedOf(shoot);
-  const held = all.find(({ key }) => key === `${list}/${id}`);
-  if (!held) return undefined;
-  const [a, b] = all
-    .filter(({ key, x, y }) => key !== held.key && Math.hypot(x - held.x, y - held.y) > 0.05)
-    .sort((one, other) => apartM(held, one) - apartM(held, other))
-    .slice(0, NEAREST);
-  const points = [a, held, b].flatMap((at) => (at ? [{ x: at.x, y: at.y }] : []));
-  return points.length > 1 ? { points, closed: false, words: legWords(points) } : undefined;
-}
-
-const apartM = (a: Point2, b: Point2): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Two points called A and B. */
 const lettered = (points: readonly Point2[]): PlanDraft => ({

@@ -10,10 +10,11 @@ import type { BoxPx } from '@/figures/labels';
 import { namedBoxes } from '@/figures/Names';
 import { scaleOf } from '@/figures/plan-scale';
 import type { PlanScores } from '@/figures/plan-types';
-import { moveItem, type ItemRef } from '@/records/edit-site';
+import { moveItem, sameItem, type ItemRef } from '@/records/edit-site';
 import { written } from '@/ui/units';
 import { Cross } from './Cross';
 import { closeExtent, planLight, planSight } from './drawing';
+import { nearestTo } from './lengths';
 import { OneOf, together, type Sign } from './OneOf';
 import { PlanButtons } from './PlanButtons';
 import { PlanGestures } from './PlanGestures';
@@ -89,6 +90,7 @@ export const PlanPicture = memo(function PlanPicture({
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0, tallest: 0 });
   const [crowd, setCrowd] = useState<readonly Sign[]>();
+  const [dragged, setDragged] = useState<ItemRef>();
   const lines = useMemo(() => planLines(site), [site]);
   const ground = useMemo(() => ({ lines, features }), [lines, features]);
   const view = viewed.ok ? viewed.view : undefined;
@@ -125,6 +127,7 @@ export const PlanPicture = memo(function PlanPicture({
     else if (!chosen) pick(item);
   };
   const hold = (held: boolean) => {
+    if (!held) setDragged(undefined);
     holdEdits(held);
     look.hold(held);
   };
@@ -135,7 +138,10 @@ export const PlanPicture = memo(function PlanPicture({
     onPick: pick,
     onPickUnder: pickUnder,
     onHold: hold,
-    onPlace: use.place,
+    onPlace: (item: ItemRef, to: Point2) => {
+      if (!sameItem(dragged, item)) setDragged(item);
+      use.place(item, to);
+    },
     onShift: shift,
   };
   const canvas = { scale, widthPx: size.width, heightPx: size.height };
@@ -184,7 +190,7 @@ export const PlanPicture = memo(function PlanPicture({
               scores={scores}
               pins={pins}
               probed={probed}
-              draft={use.draft}
+              draft={use.draft ?? (dragged && nearestTo(setup, dragged))}
               label={`Ground plan of ${shoot.title}`}
               {...canvas}
             />
