@@ -116,15 +116,57 @@ async function openSeason(browser: Browser, base: string): Promise<void> {
   console.log(`${`a list of ${SEASON} shoots, not slowed`.padEnd(44)} seen ${middle(times)} ms`);
 }
 
+const STEPS = ['Light', 'Settings', 'Kit', 'Day', 'Field', 'Log'] as const;
+
+/** From a press on the next step to its first frame with its heading, within the page. */
+const stepTo = (page: Page, name: string): Promise<number> =>
+  page.evaluate(async (step) => {
+    const links = [...document.querySelectorAll<HTMLElement>('[aria-label="Steps"] a')];
+    const link = links.find(({ textContent }) => textContent === step);
+    if (!link) throw new Error(`no way to ${step}`);
+    const before = document.activeElement;
+    const start = performance.now();
+    link.click();
+    // The focus lands on the heading of what has come.
+    while (
+      document.activeElement === before ||
+      !document.activeElement?.matches('[role=heading], h1, h2')
+    ) {
+      if (performance.now() - start > 10_000) throw new Error(`${step} does not come`);
+      await new Promise(requestAnimationFrame);
+    }
+    await new Promise(requestAnimationFrame);
+    return performance.now() - start;
+  }, name);
+
+/** How long a step takes to follow a press, on a slow processor, once the app is there. */
+export const benchSteps = (): Promise<void> => served(changeSteps);
+
+async function changeSteps(browser: Browser, base: string): Promise<void> {
+  const times = new Map<string, number[]>(STEPS.map((step) => [step, []]));
+  for (let run = 0; run < RUNS; run++) {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+    const page = await context.newPage();
+    await page.goto(`${base}/shoot/demo-larkmoor/ground`);
+    await page.getByRole('navigation', { name: 'Steps' }).waitFor();
+    // The other steps are fetched while one looks at the first.
+    await page.waitForTimeout(4000);
+    const session = await context.newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+    for (const step of STEPS) {
+      times.get(step)?.push(await stepTo(page, step));
+      await page.waitForTimeout(1500);
+    }
+    await context.close();
+  }
+  const told = [...times].map(([step, ms]) => `${step} ${Math.round(middle(ms))}`);
+  console.log(`${'from a press to the next step'.padEnd(44)} ${told.join(', ')} ms`);
+}
+
 /** Cold and warm opening on a slow phone: outline, list, first answer, longest task. */
-export async function benchOpening(): Promise<void> {
-  const { server, port } = await listenOnFreePort(
-    createApp(path.resolve(__dirname, '../dist'), () => []),
-    0,
-    console.log,
-  );
-  const base = `http://127.0.0.1:${port}`;
-  const browser = await chromium.launch(CHROMIUM);
+export const benchOpening = (): Promise<void> => served(openings);
+
+async function openings(browser: Browser, base: string): Promise<void> {
   const list: Seen = (page) => page.getByRole('listitem').first().waitFor();
   const answer: Seen = (page) =>
     page
@@ -164,6 +206,17 @@ export async function benchOpening(): Promise<void> {
     await row(`a shoot’s first answer, ${how}`, ground, [answer, page], warm);
   }
   await openSeason(browser, base);
+}
+
+/** Measures against the built app on a server of its own. */
+async function served(measure: (browser: Browser, base: string) => Promise<void>): Promise<void> {
+  const { server, port } = await listenOnFreePort(
+    createApp(path.resolve(__dirname, '../dist'), () => []),
+    0,
+    console.log,
+  );
+  const browser = await chromium.launch(CHROMIUM);
+  await measure(browser, `http://127.0.0.1:${port}`);
   await browser.close();
   server.closeAllConnections();
   await new Promise<void>((resolve) => server.close(() => resolve()));

@@ -6,7 +6,7 @@ import { sceneOf, viewOf } from '../src/answers/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
-import { benchOpening } from './bench-opening';
+import { benchOpening, benchSteps } from './bench-opening';
 import { benchOrder } from './bench-order';
 import { benchSearchAndDay } from './bench-search';
 import { benchPlaces } from './bench-places';
@@ -69,6 +69,7 @@ const PARTS = {
   server: benchServer,
   places: benchPlaces,
   opening: benchOpening,
+  steps: benchSteps,
   drags: benchDrags,
 } as const;
 
