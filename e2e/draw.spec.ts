@@ -289,7 +289,9 @@ test(
       sheet.getByText(/^No compass: no heading came; .*simulated one can/),
     ).toBeVisible();
     await sheet.getByRole('radio', { name: 'Simulated' }).click();
-    await expect(sheet.getByText(/^Made up, to try it with\. Steady to ±\d°/)).toBeVisible();
+    await expect(sheet.getByRole('group', { name: 'Simulated compass' })).toContainText(
+      /Steady to ±\d°/,
+    );
     // As a phone tells it that is laid flat and turned 250° to the left: 110° by the compass.
     await sheet.getByRole('radio', { name: 'This phone' }).click();
     await expect(sheet.getByText('Asking the compass…')).toBeVisible();

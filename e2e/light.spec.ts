@@ -143,13 +143,13 @@ test(
   async ({ page, context }) => {
     await open(page);
     const clear = await readAnswer(page);
-    const forecast = page.getByRole('group', { name: 'Forecast' });
+    const forecast = page.getByRole('group', { name: 'Simulated forecast' });
     const sky = page.getByRole('button', { name: 'Change sky' });
     await sky.click();
     await forecast.getByRole('button', { name: /^Simulated weather / }).click();
     await page.getByRole('radio', { name: 'Overcast' }).last().click();
     await forecast.getByRole('button', { name: 'Get a simulated forecast' }).click();
-    await expect(forecast).toContainText(/18:50, simulated: cloud \d+ % \(\d+ to \d+\)/);
+    await expect(forecast).toContainText(/18:50: cloud \d+ % \(\d+ to \d+\)/);
     await page.keyboard.press('Escape');
     const overcast = await readAnswer(page);
     expect(overcast.ev).toBeLessThan(clear.ev - 1);
@@ -158,7 +158,7 @@ test(
     await expect(page.getByText('overcast, by the simulated forecast')).toBeVisible();
     expect((await readAnswer(page)).ev).toBe(overcast.ev);
     await sky.click();
-    await expect(forecast).toContainText('simulated: cloud');
+    await expect(forecast).toContainText('18:50: cloud');
     await context.route('**/api/forecast*', (route) =>
       route.fulfill({ json: { version: 1, hours: 'none' } }),
     );

@@ -25,6 +25,23 @@ describe.each(['day', 'dark', 'hide'] as const)('%s', (scheme) => {
   });
 });
 
+test('shade on the plan can be told from the light in every brightness, and alike in both dark ones', () => {
+  // As the plan lays it under a clear sky: 40 % of the way from paper to shade.
+  const [day, dusk, hide] = (['day', 'dark', 'hide'] as const).map((scheme) => {
+    const { paper, shade } = tokens[scheme];
+    const tint = [1, 3, 5].map((at) => {
+      const [from, to] = [paper, shade].map((hex) => Number.parseInt(hex.slice(at, at + 2), 16));
+      return Math.round((from ?? 0) * 0.6 + (to ?? 0) * 0.4)
+        .toString(16)
+        .padStart(2, '0');
+    });
+    return contrast(paper, `#${tint.join('')}`);
+  }) as [number, number, number];
+  expect(day).toBeGreaterThan(1.5);
+  expect(dusk).toBeGreaterThan(1.25);
+  expect(hide).toBeGreaterThan(1.25);
+});
+
 test('each brightness gives less light than the one before it', () => {
   const [day, dusk, hide] = (['day', 'dark', 'hide'] as const).map(
     (scheme) => luminance(tokens[scheme].paper) + luminance(tokens[scheme].ink),

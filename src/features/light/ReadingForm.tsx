@@ -8,6 +8,7 @@ import { lookedInWords } from '@/features/shoot/words';
 import type { Measured } from '@/features/shoot/use-readings';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { Simulated } from '@/ui/Simulated';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 
@@ -70,14 +71,18 @@ export function ReadingForm({
               setSimulated(undefined);
             }}
           />
-          <Button
-            label="Ask the simulated meter"
-            onPress={() => setSimulated(simulatedMeter({ ev: expectedEv, at, venue }))}
-          />
           <Text kind="small" ink="quiet">
-            The simulated meter is made up, to try things with. Hold a real one at the face, towards
-            the camera.
+            Hold the meter at the face, towards the camera.
           </Text>
+          <Simulated what="meter">
+            <Text kind="small" ink="quiet">
+              Without one, a figure made up to try things with.
+            </Text>
+            <Button
+              label="Ask the simulated meter"
+              onPress={() => setSimulated(simulatedMeter({ ev: expectedEv, at, venue }))}
+            />
+          </Simulated>
         </>
       ) : (
         <>

@@ -9,6 +9,7 @@ import { localMinuteOf, msOf, type ShootHours } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
+import { Simulated } from '@/ui/Simulated';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
 import { fetchForecast } from './forecast-client';
@@ -262,11 +263,11 @@ function ForecastControls({ shoot, clock, atMs, update }: SkyProps) {
   };
   const stale = forecast && forecast.date !== date;
   return (
-    <View role="group" aria-label="Forecast" className="gap-2 border-l-2 border-line pl-3">
+    <Simulated what="forecast">
       {forecast ? (
         <>
           <Text kind="small">
-            <Text kind="label">{`${clock(atMs)}, simulated: `}</Text>
+            <Text kind="label">{`${clock(atMs)}: `}</Text>
             {weatherInWords(forecast, atMs)}
           </Text>
           {stale ? (
@@ -297,6 +298,6 @@ function ForecastControls({ shoot, clock, atMs, update }: SkyProps) {
           {state.trouble}
         </Text>
       ) : null}
-    </View>
+    </Simulated>
   );
 }

@@ -1,8 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { meanBearing, trueFromCompass, type MeanBearing } from '@/core';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { Simulated } from '@/ui/Simulated';
 import { Text } from '@/ui/Text';
 import { deviceCompass, simulatedCompass } from './compass';
 import { declinationInWords, declinationOf } from './declination';
@@ -58,6 +59,11 @@ function useCompass(venue: string) {
   return { sighting, begin, off };
 }
 
+/** A heading with where it is from: a stand-in's stands apart. */
+function Told({ from, children }: { readonly from: From; readonly children: ReactNode }) {
+  return from === 'simulated' ? <Simulated what="compass">{children}</Simulated> : children;
+}
+
 /** Which way the ground lies, sighted along it with the phone. */
 export function SightByPhone({ onTake }: { readonly onTake: (trueDeg: number) => void }) {
   const { shoot } = useShown('shoot');
@@ -91,10 +97,10 @@ export function SightByPhone({ onTake }: { readonly onTake: (trueDeg: number) =>
         ) : null}
       </View>
       {sighting.state === 'on' ? (
-        <>
+        <Told from={from}>
           <Text kind="figure">{bearingInWords(trueOf(sighting.mean.deg))}</Text>
           <Text kind="small" ink="quiet">
-            {`${from === 'simulated' ? 'Made up, to try it with. ' : ''}Steady to ±${Math.max(1, Math.round(sighting.mean.spreadDeg))}°. ${
+            {`Steady to ±${Math.max(1, Math.round(sighting.mean.spreadDeg))}°. ${
               east === undefined ? '' : declinationInWords(east)
             } Keep it away from iron, lamps and cars.`}
           </Text>
@@ -106,7 +112,7 @@ export function SightByPhone({ onTake }: { readonly onTake: (trueDeg: number) =>
               off();
             }}
           />
-        </>
+        </Told>
       ) : null}
       <Button label="Stop sighting" kind="quiet" onPress={off} />
     </View>
