@@ -2,7 +2,15 @@ import { View } from 'react-native';
 import { toLocal, type Point2 } from '@/core';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { carriedNames } from '@/records/carried';
-import { addItem, anchorOf, itemOf, moveItem, shifted, type ItemRef } from '@/records/edit-site';
+import {
+  addItem,
+  anchorOf,
+  itemOf,
+  moveItem,
+  pointsOf,
+  shifted,
+  type ItemRef,
+} from '@/records/edit-site';
 import { newId } from '@/records/new-id';
 import type { Feature, Mark, Position } from '@/records/shoot';
 import { Button } from '@/ui/Button';
@@ -73,12 +81,14 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
           }
         />
       ) : null}
-      {anchor ? <BringHere selected={selected} anchor={anchor} /> : null}
       {feature?.kind === 'perch' || feature?.kind === 'hide' ? <Carries carrier={feature} /> : null}
       {feature ? <FeatureFields feature={feature} /> : null}
       {list === 'marks' ? <MarkFields mark={item as Mark} /> : null}
       {list === 'positions' ? <PositionFields position={item as Position} /> : null}
       <NameField list={list} id={id} name={item.name} />
+      {anchor && pointsOf(item).length === 1 ? (
+        <BringHere selected={selected} anchor={anchor} />
+      ) : null}
       <View className="flex-row gap-2">
         <View className="flex-1">
           <Button label="Copy it" onPress={copy} />
