@@ -219,6 +219,8 @@ test('a post 12 cm wide gives 15 to 30 cm of shade along its fence, the sun 37°
   expect(strip(37)).toBeCloseTo(0.15, 2);
   expect(strip(66)).toBeCloseTo(0.295, 2);
   expect(strip(-40)).toBeCloseTo(strip(40), 9);
+  // From the fence's other side it is as broad.
+  expect(strip(180 + 40)).toBeCloseTo(strip(40), 9);
 });
 
 test('snow: a meter asks for +1 to +2, the other school takes off a third to one', () => {

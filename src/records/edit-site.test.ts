@@ -189,6 +189,13 @@ describe('switches', () => {
     expect(left.choice.positionId).toBe('side-left');
   });
 
+  test('a position that was taken away is not chosen by a switch', () => {
+    const right = trialShoot('pool-50', 0);
+    const without = removeItem(right, { list: 'positions', id: 'side-left' });
+    const left = throwSwitch(without, 'breathing-side');
+    expect(left.choice.positionId).toBe(without.choice.positionId);
+  });
+
   test('a switch there is none of changes nothing', () => {
     const shoot = trialShoot('blank');
     expect(throwSwitch(shoot, 'batter-hand')).toBe(shoot);

@@ -162,6 +162,8 @@ test('lateness is counted from the programme', () => {
   const late = restShifted(TERN_WATER, at, 12);
   expect(lateInWords(TERN_WATER, atOf(late, at))).toBe('On programme');
   expect(lateInWords(late, atOf(late, at))).toBe('Now 12 minutes behind');
+  // After the last event it is as that one was.
+  expect(lateInWords(late, atOf(late, '2027-06-19T20:00'))).toBe('Now 12 minutes behind');
   expect(lateInWords(restShifted(TERN_WATER, at, -1), atOf(late, '2027-06-19T10:30'))).toBe(
     'Now 1 minute ahead',
   );

@@ -280,6 +280,7 @@ test.each([
   [47, '47 s slow'],
   [-128, '2 min 8 s fast'],
   [3647, '1 h 0 min 47 s slow'],
+  [86_405, '1 day 5 s slow'],
 ])('an offset of %d s in words', (offsetS, words) => {
   expect(offsetInWords(offsetS)).toBe(words);
 });
