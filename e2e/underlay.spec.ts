@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import piexif from 'piexifjs';
 import { expect, settle, test } from './app';
+import { drag, middleOf } from './drawing';
 import { keptShoot } from './field';
 
 /** A picture under the plan: chosen, laid, faded, turned north, kept; and what is no picture. */
@@ -65,6 +66,22 @@ test('a picture is laid under the plan by two pins and a known length, and goes 
   await choose(page, await fieldFromAbove(page, 'club-map.png', 'image/png'));
   await expect(page.getByText('Laid club-map.png under the plan')).toBeVisible();
   await expect(page.locator('svg image')).toHaveCount(1);
+  // The pins lie level across its middle, however it is turned: as it is drawn, too.
+  await page.getByRole('radio', { name: 'The picture' }).click();
+  await drag(page, await middleOf(page, /^Pin B of the picture/), { x: -10, y: 60 });
+  await expect(page.getByLabel('Its top points to, °')).not.toHaveValue('0');
+  await expect(async () => {
+    const [a, b] = await Promise.all(
+      ['A', 'B'].map((letter) => middleOf(page, new RegExp(`^Pin ${letter} of the picture`))),
+    );
+    const drawn = await page.locator('svg image').boundingBox();
+    if (!a || !b || !drawn) throw new Error('must be there');
+    expect(Math.abs((a.x + b.x) / 2 - (drawn.x + drawn.width / 2))).toBeLessThan(1.5);
+    expect(Math.abs((a.y + b.y) / 2 - (drawn.y + drawn.height / 2))).toBeLessThan(1.5);
+  }).toPass({ timeout: 5000 });
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(page.getByLabel('Its top points to, °')).toHaveValue('0');
+  await page.getByRole('radio', { name: 'Only the pin' }).click();
   // Over the picture: B one metre north of where it was, the picture where it lay.
   await settle(page);
   const first = await underlay(page);
@@ -77,12 +94,7 @@ test('a picture is laid under the plan by two pins and a known length, and goes 
   await apart(page).press('Enter');
   // With the picture: B dragged turns it about A, at its size.
   await page.getByRole('radio', { name: 'The picture' }).click();
-  const box = await pin(page, 'B').boundingBox();
-  if (!box) throw new Error('must be there');
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x - 10, box.y + 60, { steps: 5 });
-  await page.mouse.up();
+  await drag(page, await middleOf(page, /^Pin B of the picture/), { x: -34, y: 36 });
   await expect(apart(page)).toHaveValue('91.4');
   await expect(page.getByLabel('Its top points to, °')).not.toHaveValue('0');
   await settle(page);
