@@ -204,6 +204,8 @@ loud(
     await page.keyboard.press('ArrowLeft');
     const undo = page.getByRole('button', { name: 'Undo', exact: true });
     await expect(undo).toBeVisible();
+    // What the key changed is drawn whole: it must be the press on Undo that meets the fault.
+    await settle(page);
     await page.evaluate(() => {
       const real = Math.hypot;
       Object.assign(window, { mend: () => (Math.hypot = real) });

@@ -5,6 +5,7 @@ import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
 import { readPlaces } from '../server/places';
 import { CHROMIUM } from './chromium';
+import { drawShots } from './screenshots-draw';
 import { saveField } from './screenshots-field';
 
 const PHONE = { width: 390, height: 844 };
@@ -94,11 +95,6 @@ const PICTURES: readonly Picture[] = [
     name: 'figures-wide',
     size: WIDE,
     shots: [{ at: GROUND, press: ['All positions and marks in figures', 'Sort by Distance'] }],
-  },
-  {
-    name: 'draw-phone',
-    size: PHONE,
-    shots: [{ at: '/shoot/demo-larkmoor/draw', press: [/^Select West stand/] }],
   },
   {
     name: 'draw-wide',
@@ -220,9 +216,14 @@ async function main(): Promise<void> {
       saveSheet,
     );
   }
-  if (isWanted(NEW_SHOOT)) {
+  for (const [name, taken] of [
+    [NEW_SHOOT, newShoot],
+    ['draw-phone', drawShots],
+  ] as const) {
+    if (!isWanted(name)) continue;
     const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
-    await saveSheet(page, await newShoot(page, base), NEW_SHOOT);
+    await saveSheet(page, await taken(page, base), name);
+    await page.close();
   }
   await browser.close();
   server.close();

@@ -10,7 +10,7 @@ import { parseRecord } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
 import { median, planComparer } from '@/answers/against-plan';
-import { againstInWords, figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
+import { figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from '@/features/shoot/lessons';
 import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from '@/answers/matched';
 import {
@@ -273,24 +273,6 @@ test('the log as a table reads back, and no cell runs in a spreadsheet', () => {
   expect(written).toMatchObject({ format: 'bright-perch/log', version: 1, shoot: 'L' });
   expect(written.rows).toEqual(JSON.parse(JSON.stringify(rows)));
   expect(figuresInWords(frames[0] as (typeof frames)[number])).toBe('1/2500 f/2.8 ISO 320, 184 mm');
-});
-
-test.each([
-  [0, 'right'],
-  [47, '47 s slow'],
-  [-128, '2 min 8 s fast'],
-  [3647, '1 h 0 min 47 s slow'],
-  [86_405, '1 day 5 s slow'],
-])('an offset of %d s in words', (offsetS, words) => {
-  expect(offsetInWords(offsetS)).toBe(words);
-});
-
-test.each([
-  [0.1, 0.1, 'exposed as planned'],
-  [1, 0, '1.0 stop darker than planned'],
-  [-0.5, -1, '0.5 stop brighter than planned, 1.0 stop faster'],
-])('%d stops under and %d slower in words', (underStops, slowerStops, words) => {
-  expect(againstInWords({ underStops, slowerStops })).toBe(words);
 });
 
 test('a camera whose date was never set is set right by what one says of its first picture', () => {

@@ -1,0 +1,66 @@
+import type { Page } from '@playwright/test';
+import { Buffer } from 'node:buffer';
+
+/** An invented ground from above, drawn by the browser: the pitch lies as at Larkmoor. */
+const fromAbove = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [900, 1200];
+    const context = canvas.getContext('2d') as CanvasRenderingContext2D;
+    context.fillStyle = '#8c9b6e';
+    context.fillRect(0, 0, 900, 1200);
+    context.translate(450, 600);
+    context.rotate((12 * Math.PI) / 180);
+    context.fillStyle = '#5f8a58';
+    context.fillRect(-290, -480, 580, 960);
+    context.strokeStyle = '#fff';
+    context.lineWidth = 6;
+    context.strokeRect(-275, -457, 550, 914);
+    for (const y of [-229, 0, 229]) context.strokeRect(-275, y, 550, 0);
+    context.fillStyle = '#b3a58d';
+    context.fillRect(-420, -330, 90, 600);
+    context.fillStyle = '#a5533f';
+    context.fillRect(330, -470, 160, 90);
+    return canvas.toDataURL('image/png');
+  });
+
+/** Drawing on a phone: the stand in hand, a picture laid under the plan, the phone's compass, a hide with its seats. */
+export async function drawShots(page: Page, base: string): Promise<readonly string[]> {
+  const shots: string[] = [];
+  const shoot = async () => {
+    await page.waitForTimeout(900);
+    shots.push((await page.screenshot()).toString('base64'));
+  };
+  const button = (name: string | RegExp) =>
+    page.getByRole('button', { name, exact: typeof name === 'string' }).first();
+  await page.goto(`${base}/shoot/demo-larkmoor/draw`);
+  await button(/^Select West stand/).click();
+  await shoot();
+  await button('Deselect').click();
+  await button('Picture').click();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    button('Choose a picture').click(),
+  ]);
+  const url = await fromAbove(page);
+  const buffer = Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
+  await chooser.setFiles({ name: 'larkmoor-from-above.png', mimeType: 'image/png', buffer });
+  await page.getByText(/^Laid /).waitFor();
+  const apart = page.getByLabel('From A to B, m');
+  await apart.fill('45');
+  await apart.press('Enter');
+  // What was said of it lies over the plan for some seconds.
+  await page.getByText(/^Laid /).waitFor({ state: 'hidden', timeout: 30_000 });
+  await shoot();
+  await button('Done').click();
+  await button('Align').click();
+  await button(/^Turn it by hand/).click();
+  await button(/^Sight along it/).click();
+  await page.getByRole('radio', { name: 'Simulated' }).click();
+  await page.getByText(/^Steady to/).waitFor();
+  await shoot();
+  await page.goto(`${base}/shoot/demo-alder-reach/draw`);
+  await button('Select Hide').click();
+  await shoot();
+  return shots;
+}
