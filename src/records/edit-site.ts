@@ -85,20 +85,13 @@ export function moveItem(
   eastM: number,
   northM: number,
 ): Shoot {
-  const moved = changeItem(
-    shoot,
-    list,
-    id,
-    (item) => shifted(item, eastM, northM) as ItemOf<typeof list>,
-  );
-  if (list === 'marks') {
-    return changeItem(moved, list, id, (mark) => heldOn(list, mark, moved.features));
+  const move = <I extends Item>(item: I): I => shifted(item, eastM, northM);
+  if (list !== 'features') {
+    return changeItem(shoot, list, id, (item) => heldOn(list, move(item), shoot.features));
   }
-  if (list === 'positions') {
-    return changeItem(moved, list, id, (position) => heldOn(list, position, moved.features));
-  }
+  const moved = changeItem(shoot, list, id, move);
   const along = <P extends Mark | Position>(item: P): P =>
-    item.carriedBy === id ? shifted(item, eastM, northM) : item;
+    item.carriedBy === id ? move(item) : item;
   return { ...moved, marks: moved.marks.map(along), positions: moved.positions.map(along) };
 }
 

@@ -24,7 +24,10 @@ import {
 const [larkmoor] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];
 const MAP: Underlay = newUnderlay(
   { name: 'map of the club.png', jpeg: jpegText(800, 400), widthPx: 800, heightPx: 400 },
-  { middle: { x: 0, y: 0 }, widthM: 100, topDeg: 0 },
+  [
+    { x: -50, y: 3 },
+    { x: 50, y: -3 },
+  ],
 );
 
 test('a picture newly laid lies where it is put, with its pins in its middle, half its width apart', () => {
@@ -34,6 +37,18 @@ test('a picture newly laid lies where it is put, with its pins in its middle, ha
     { x: 25, y: 0 },
   ]);
   expect(pinsApartM(MAP)).toBe(50);
+});
+
+test('a ground longer than the picture is high makes it wider; a single point, as narrow as it may be', () => {
+  const { name, jpeg, widthPx, heightPx } = MAP;
+  const over = (points: readonly { x: number; y: number }[]) =>
+    newUnderlay({ name, jpeg, widthPx, heightPx }, points);
+  const tall = over([
+    { x: 10, y: 0 },
+    { x: 30, y: 90 },
+  ]);
+  expect(tall).toMatchObject({ x: 20, y: 45, widthM: 180, topDeg: 0 });
+  expect(over([{ x: 4, y: 5 }])).toMatchObject({ x: 4, y: 5, widthM: 1 });
 });
 
 test('set: a pin goes over the picture, and the picture stays', () => {

@@ -88,15 +88,19 @@ const relaid = (underlay: Underlay, { middle, widthM, topDeg }: LaidPicture): Un
   topDeg,
 });
 
-/** A picture newly laid: so broad, its top so turned, its middle there. */
-export const newUnderlay = (
-  picture: KeptPicture,
-  { middle, widthM, topDeg }: Omit<LaidPicture, 'aspect'>,
-): Underlay => ({
-  ...picture,
-  ...{ x: middle.x, y: middle.y, widthM, topDeg },
-  ...{ shown: true, opacity: FIRST_OPACITY, pins: FIRST_PINS },
-});
+/** A picture newly laid, its top to the north: it reaches over all of the points. */
+export function newUnderlay(picture: KeptPicture, points: readonly Point2[]): Underlay {
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+  const [west, east] = [Math.min(...xs), Math.max(...xs)];
+  const [south, north] = [Math.min(...ys), Math.max(...ys)];
+  const aspect = picture.heightPx / picture.widthPx;
+  return {
+    ...picture,
+    ...{ x: (west + east) / 2, y: (south + north) / 2, topDeg: 0 },
+    widthM: Math.max(PICTURE_WIDTH_M.least, east - west, (north - south) / aspect),
+    ...{ shown: true, opacity: FIRST_OPACITY, pins: FIRST_PINS },
+  };
+}
 
 /** Where both pins lie on the ground. */
 export function pinsOnGround(underlay: Underlay): readonly [Point2, Point2] {

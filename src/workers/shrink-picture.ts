@@ -1,3 +1,4 @@
+import { strFromU8 } from 'fflate';
 import { pictureHead } from '@/formats/picture-file';
 import { MOST_PICTURE_CHARACTERS, type KeptPicture } from '@/records/underlay';
 
@@ -9,15 +10,6 @@ export type PictureRead =
 /** Long sides and qualities tried, the best first. */
 const LONG_SIDES_PX = [1600, 1200, 900, 600];
 const QUALITIES = [0.85, 0.7, 0.55];
-
-/** Bytes as base64, in pieces that a call's arguments can hold. */
-function base64Of(bytes: Uint8Array): string {
-  const pieces: string[] = [];
-  for (let i = 0; i < bytes.length; i += 8192) {
-    pieces.push(String.fromCharCode(...bytes.subarray(i, i + 8192)));
-  }
-  return btoa(pieces.join(''));
-}
 
 /**
  * A picture of any size as a small JPEG: upright as it was meant, without whatever else the file said (where and
@@ -46,7 +38,7 @@ export async function shrinkPicture(file: Blob): Promise<PictureRead> {
     context.drawImage(bitmap, 0, 0, widthPx, heightPx);
     for (const quality of QUALITIES) {
       const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-      const jpeg = base64Of(new Uint8Array(await blob.arrayBuffer()));
+      const jpeg = btoa(strFromU8(new Uint8Array(await blob.arrayBuffer()), true));
       if (jpeg.length <= MOST_PICTURE_CHARACTERS) {
         return { ok: true, picture: { jpeg, widthPx, heightPx } };
       }

@@ -22,16 +22,15 @@ function handlePx(points: readonly Point2[], index: number, pxPerM: number): num
   return Math.max(LEAST_CORNER_PX, Math.min(CORNER_PX, nearestM * pxPerM));
 }
 
-/** Where the selected thing is taken hold of: its middle, and each of its corners. */
-export function DrawHandles({
-  scale,
-  drawing,
-  onHold,
-}: {
+/** What handles on the plan are given. */
+export interface HandlesProps {
   readonly scale: PlanScale;
   readonly drawing: Drawing;
   readonly onHold: (held: boolean) => void;
-}) {
+}
+
+/** Where the selected thing is taken hold of: its middle, and each of its corners. */
+export function DrawHandles({ scale, drawing, onHold }: HandlesProps) {
   const inks = useInks();
   const { shoot } = useLooked('shoot');
   const { update } = useEdits();

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { planExtent, planGround } from '@/answers/extent';
 import { useReading } from '@/features/files/use-reading';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
@@ -39,11 +40,6 @@ const HAND_WORDS: Readonly<Record<Hand, string>> = {
     'Drag A and B onto their places on the plan: the picture is moved, turned and sized to lie there.',
 };
 
-/** A newly laid picture takes this share of the plan's width. */
-const FIRST_WIDTH = 0.8;
-/** A plan is about so broad on a phone: only how large the picture is at first rests on it. */
-const PLAN_PX = 390;
-
 /** A picture under the plan: chosen, laid by two pins and a known length, faded, traced over. */
 export function UnderlayPanel({ hand }: { readonly hand: Hand }) {
   const { shoot } = useShown('shoot');
@@ -68,10 +64,9 @@ export function UnderlayPanel({ hand }: { readonly hand: Hand }) {
   );
 }
 
-/** A file chosen, made small, and laid in the middle of what the plan shows. */
+/** A file chosen, made small, and laid under the whole ground, its top to the north. */
 function Choose({ again }: { readonly again: boolean }) {
   const { update, undo } = useEdits();
-  const { seen } = useDrawTool();
   const say = useToast();
   const reading = useReading();
   const [refused, setRefused] = useState<string>();
@@ -90,12 +85,10 @@ function Choose({ again }: { readonly again: boolean }) {
       return;
     }
     const name = file.name.trim().slice(0, 120) || 'picture';
-    const { middle, pxPerM, upDeg } = seen();
-    const widthM = (FIRST_WIDTH * PLAN_PX) / pxPerM;
     update((current) =>
       laidUnder(
         current,
-        newUnderlay({ name, ...result.picture }, { middle, widthM, topDeg: upDeg }),
+        newUnderlay({ name, ...result.picture }, planExtent(planGround(current), current)),
       ),
     );
     say({ text: `Laid ${name} under the plan`, action: { label: 'Undo', onPress: undo } });

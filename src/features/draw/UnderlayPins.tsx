@@ -1,25 +1,16 @@
 import type { Point2 } from '@/core';
 import { MoveHandle } from '@/features/shoot/PlanHandles';
 import { useEdits, useLooked } from '@/features/shoot/open-shoot';
-import type { PlanScale } from '@/figures/plan-scale';
 import { withUnderlay } from '@/records/edit-underlay';
 import { pinsOnGround, withPinAt, type Pin } from '@/records/underlay';
 import { useInks } from '@/ui/theme';
+import type { HandlesProps } from './DrawHandles';
 import { useDrawTool } from './use-draw';
-import type { Drawing } from './use-drawing';
 
 const PINS = ['A', 'B'] as const;
 
 /** The two pins of the picture under the plan, to be dragged. */
-export function UnderlayPins({
-  scale,
-  drawing,
-  onHold,
-}: {
-  readonly scale: PlanScale;
-  readonly drawing: Drawing;
-  readonly onHold: (held: boolean) => void;
-}) {
+export function UnderlayPins({ scale, drawing, onHold }: HandlesProps) {
   const inks = useInks();
   const { shoot } = useLooked('shoot');
   const { update } = useEdits();
