@@ -237,6 +237,21 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
     ],
   ],
   [
+    /^skate-hall/,
+    [
+      usual('Top of the jump, body hanging', ['jump'], { orientation: 'upright', quota: 3 }),
+      pan('Run-up, panned', ['jump']),
+      usual('Dark shape before the windows', ['jump'], {
+        technique: 'silhouette',
+        fill: 0.4,
+        background: 'any',
+        light: 'back',
+        quota: 1,
+      }),
+      face('Friends watching'),
+    ],
+  ],
+  [
     /^skate/,
     [
       usual('Top of the jump, body hanging', ['jump'], { orientation: 'upright', quota: 3 }),

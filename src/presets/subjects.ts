@@ -229,6 +229,22 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     ],
   },
   {
+    id: 'climber',
+    classId: 'walking',
+    name: 'Climber, reaching for a hold',
+    heightM: 1.9,
+    depthM: 0.6,
+    // Hand over hand; what is fast is the arm that reaches and the foot that follows.
+    speedMs: 0.4,
+    climbDeg: 80,
+    parts: [
+      { ...torso(1.1), ownShare: 0.5 },
+      { ...head, upM: 1.55, aheadM: 0, ownShare: 1 },
+      { ...runningHand, aheadM: 0, upM: 1.9, bodyShare: 1, ownShare: 6 },
+      { ...runningFoot, upM: 0.2, bodyShare: 1, ownShare: 3 },
+    ],
+  },
+  {
     id: 'batter',
     classId: 'strike',
     brim: true,

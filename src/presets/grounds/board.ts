@@ -80,6 +80,7 @@ export const GROUND_GROUPS: readonly GroundGroup[] = [
       ),
       kind('ski-slope', 'Ski turn', 'ski skiing slalom snow snowboard slope', 'daylight'),
       kind('climbing-wall', 'Climbing wall', 'climbing bouldering wall indoor'),
+      kind('skate-hall', 'Skate hall', 'skate skateboard bmx scooter ramp hall indoor windows'),
       kind('skate-spot', 'Skate spot', 'skate skateboard bmx scooter ramp rail', 'daylight'),
     ],
   },

@@ -4,7 +4,7 @@ import { BEACH_VOLLEYBALL, ICE_RINK, TENNIS, VOLLEYBALL } from './courts';
 import { DIAMONDS } from './diamonds';
 import { ASSOCIATION, FIELD_HOCKEY, LACROSSE, RUGBY } from './fields';
 import { GRIDIRON_NCAA, GRIDIRON_NFHS } from './gridiron';
-import { CLIMBING_WALL, ROAD_BEND, SKATE_SPOT, SKI_SLOPE, TRAIL_RUN } from './outdoors';
+import { CLIMBING_WALL, ROAD_BEND, SKATE_HALL, SKATE_SPOT, SKI_SLOPE, TRAIL_RUN } from './outdoors';
 import { ATHLETICS_TRACK } from './track';
 import type { GroundLine, GroundTemplate } from './types';
 import { POOLS, RIVER_HIDE, SPRINT_COURSE } from './water';
@@ -43,6 +43,7 @@ export const GROUND_TEMPLATES: readonly GroundTemplate[] = [
   SKI_SLOPE,
   CLIMBING_WALL,
   SKATE_SPOT,
+  SKATE_HALL,
   FEEDER_GARDEN,
   RIVER_HIDE,
   REED_EDGE,

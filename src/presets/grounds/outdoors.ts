@@ -187,9 +187,10 @@ export const CLIMBING_WALL: GroundTemplate = {
       id: 'climber',
       name: 'Climber on the wall',
       ...at(1, 5.6),
-      headingDeg: 0,
+      // Along the wall as it climbs, the face turned out to the next hold.
+      headingDeg: 280,
       facingDeg: 240,
-      subjectId: 'standing',
+      subjectId: 'climber',
       feetM: 4,
     },
   ],
@@ -261,4 +262,23 @@ export const SKATE_SPOT: GroundTemplate = {
   cautions: ['children'],
   lensId: '24-70-2.8',
   focalMm: 35,
+};
+
+/** The same under a roof, its light through windows along one side. */
+export const SKATE_HALL: GroundTemplate = {
+  ...SKATE_SPOT,
+  id: 'skate-hall',
+  name: 'Skate hall',
+  surface: 'hallWood',
+  positions: [
+    {
+      id: 'low',
+      name: 'Below the steps, low',
+      ...at(2.6, 6.5),
+      cameraHeightM: 0.4,
+      why: 'Low and wide, out of the landing; with the windows behind you the rider is lit, against them a dark shape.',
+    },
+  ],
+  indoorLux: LAMP_LEVELS_LUX.dimHall,
+  windowShare: WINDOW_SHARES.oneSide,
 };
