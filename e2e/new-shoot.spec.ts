@@ -169,7 +169,7 @@ test('a night game asks for floodlights; what is guessed says so until it is set
     inAnswer(page, async (answer) =>
       (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
     );
-  expect(await guessed()).toMatch(/lamps are guessed at 120 lx[\s\S]*Body and lens are guessed/);
+  expect(await guessed()).toMatch(/lamps are guessed at 120 lx[\s\S]*Body, lens or both are guessed/);
 
   const whole = page.getByRole('region', { name: 'The whole answer' });
   if (!(await whole.isVisible())) {
@@ -219,7 +219,13 @@ test(
     await make(1);
     await goTo(page, 'Brief');
     await page.goto('/new');
-    await page.getByRole('button', { name: /^Leiden, .*as in Field hockey, Leiden/ }).click();
+    // As without a network: what is typed finds it all the same, and nothing else that is called so.
+    await page.route('**/api/places*', (route) => route.fulfill({ json: {} }));
+    const venue = page.getByRole('button', { name: /^Leiden, .*as in Field hockey, Leiden/ });
+    await page.getByLabel('Place', { exact: true }).fill('utr');
+    await expect(venue).toBeHidden();
+    await page.getByLabel('Place', { exact: true }).fill('lei');
+    await venue.click();
     await expect(page.getByText('Its ground and lamps as in Field hockey, Leiden')).toBeVisible();
     await expect(page.getByText(/^Brings 3 marks/)).toBeVisible();
     await make(3);
@@ -227,6 +233,33 @@ test(
     await expect(page.getByRole('link', { name: /^Field hockey, Leiden/ })).toHaveCount(4);
   },
 );
+
+test('who begins says body and lens by a press each, or is not sure of one of them', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Garden feeder', exact: true }).click();
+  await page.keyboard.type('uppsala');
+  await page.getByRole('button', { name: /^Uppsala, / }).click();
+  await page.getByRole('button', { name: 'Tomorrow', exact: true }).click();
+  const choice = (of: string, name: string) =>
+    page.getByRole('radiogroup', { name: of }).getByRole('radio', { name, exact: true });
+  await expect(choice('Body', 'Not sure')).toBeChecked();
+  await expect(choice('Lens, mm', 'Not sure')).toBeChecked();
+  await choice('Body', '1.5x crop').click();
+  await choice('Lens, mm', '200–600').click();
+  await expect(page.getByText(/^For this shoot; the bag/)).toBeVisible();
+  await choice('Lens, mm', 'Not sure').click();
+  await page.getByRole('button', { name: 'Make the shoot' }).click();
+  await expect(headline(page)).toBeVisible();
+  const guessed = () =>
+    inAnswer(page, async (answer) =>
+      (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
+    );
+  expect(await guessed()).toMatch(/Body, lens or both are guessed/);
+  await goTo(page, 'Kit');
+  await expect(page.getByRole('button', { name: /^Body 1\.5x crop body, 20 MP/ })).toBeVisible();
+});
 
 test(
   'here: the device’s own place, or why there is none',

@@ -24,7 +24,7 @@ const fromAbove = (page: Page): Promise<string> =>
     return canvas.toDataURL('image/png');
   });
 
-/** Drawing on a phone: the stand in hand, a picture laid under the plan, the phone's compass, a hide with its seats. */
+/** Drawing on a phone: the stand in hand, a picture laid under the plan, the rose, the phone's compass, a hide with its seats. */
 export async function drawShots(page: Page, base: string): Promise<readonly string[]> {
   const shots: string[] = [];
   const shoot = async () => {
@@ -55,6 +55,7 @@ export async function drawShots(page: Page, base: string): Promise<readonly stri
   await button('Done').click();
   await button('Align').click();
   await button(/^Turn it by hand/).click();
+  await shoot();
   await button(/^Sight along it/).click();
   await page.getByRole('radio', { name: 'Simulated' }).click();
   await page.getByText(/^Steady to/).waitFor();

@@ -86,21 +86,14 @@ const PICTURES: readonly Picture[] = [
   {
     name: 'shoot-wide',
     size: WIDE,
-    shots: [{ at: '/shoot/demo-larkmoor/ground', quarters: 3 }],
+    shots: [
+      { at: GROUND, quarters: 3 },
+      { at: GROUND, press: ['All positions and marks in figures', 'Sort by Distance'] },
+    ],
   },
   { name: 'light-wide', size: WIDE, shots: [{ at: '/shoot/demo-larkmoor/light', quarters: 3 }] },
   { name: 'settings-wide', size: WIDE, shots: [{ at: '/shoot/demo-tern-water/settings' }] },
   { name: 'day-wide', size: WIDE, shots: [{ at: '/shoot/demo-tern-water/day' }] },
-  {
-    name: 'figures-wide',
-    size: WIDE,
-    shots: [{ at: GROUND, press: ['All positions and marks in figures', 'Sort by Distance'] }],
-  },
-  {
-    name: 'draw-wide',
-    size: WIDE,
-    shots: [{ at: '/shoot/demo-alder-reach/draw', press: [/^Select Reeds, far bank/] }],
-  },
 ];
 
 /** A new shoot as it is said: the board, a place, the hours, and the ground it brings. */
@@ -128,8 +121,6 @@ async function newShoot(page: Page, base: string): Promise<readonly string[]> {
   await shoot();
   return shots;
 }
-
-const NEW_SHOOT = 'new-shoot-phone';
 
 const fileOf = (name: string) => path.resolve(__dirname, `../docs/screenshots/${name}.png`);
 
@@ -216,12 +207,14 @@ async function main(): Promise<void> {
       saveSheet,
     );
   }
-  for (const [name, taken] of [
-    [NEW_SHOOT, newShoot],
-    ['draw-phone', drawShots],
+  for (const [name, viewport, taken] of [
+    ['new-shoot-phone', PHONE, newShoot],
+    ['new-shoot-wide', WIDE, newShoot],
+    ['draw-phone', PHONE, drawShots],
+    ['draw-wide', WIDE, drawShots],
   ] as const) {
     if (!isWanted(name)) continue;
-    const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
+    const page = await browser.newPage({ viewport, locale: 'en-GB' });
     await saveSheet(page, await taken(page, base), name);
     await page.close();
   }

@@ -231,10 +231,10 @@ export function GroundPlan({
           />
         ))}
         {onlyInHand ? null : (
-          <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving }} />
+          <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving, draft }} />
         )}
         <ChosenNames
-          {...{ marks, positions, choice, ground, sight, canvas }}
+          {...{ marks, positions, choice, ground, sight, canvas, draft }}
           wordless={onlyInHand}
         />
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}

@@ -1,10 +1,12 @@
 import { memo } from 'react';
 import type { Point2 } from '@/core';
+import { draftWords } from './Draft';
 import { HaloText } from './HaloText';
 import { boxAround, boxesAlong, placeLabels, type BoxPx, type LabelWish } from './labels';
 import type {
   Canvas,
   PlanChoice,
+  PlanDraft,
   PlanGround,
   PlanMark,
   PlanPosition,
@@ -13,6 +15,7 @@ import type {
 import { written } from '@/ui/units';
 
 const SIGN_CLEAR_PX = 11;
+const CORNER_CLEAR_PX = 8;
 /** Things that are named on the plan where there is room; the rest are known by their look. */
 const NAMED_KINDS = new Set(['stand', 'hide', 'trees', 'tree', 'backdrop', 'perch', 'wall']);
 const MOST_NAMED = 40;
@@ -26,6 +29,8 @@ interface NamesProps {
   readonly choice: PlanChoice;
   readonly sight: PlanSight | undefined;
   readonly canvas: Omit<Canvas, 'inks'>;
+  /** What is in hand: its corners and figures are left free. */
+  readonly draft?: PlanDraft | undefined;
   /** Whether the line of sight has words laid over it: then it has none of its own. */
   readonly wordless?: boolean;
 }
@@ -46,6 +51,16 @@ const cornersTaken = ({ widthPx, heightPx }: NamesProps['canvas']): readonly Box
 /** The line from position to mark, and what else no name may be written over. */
 const linesTaken = ({ sight, canvas: { scale } }: NamesProps): readonly BoxPx[] =>
   sight ? boxesAlong(scale.toPx(sight.from), scale.toPx(sight.to)) : [];
+
+/** Corners and figures of what is in hand, and the handle in its middle. */
+const draftTaken = ({ draft, canvas: { scale } }: NamesProps): readonly BoxPx[] =>
+  draft && draft.points.length > 0
+    ? [
+        boxAround(scale.toPx(meanPoint(draft.points)), SIGN_CLEAR_PX),
+        ...draft.points.map((point) => boxAround(scale.toPx(point), CORNER_CLEAR_PX)),
+        ...draftWords(draft, scale).map(({ box }) => box),
+      ]
+    : [];
 
 /** The tick at twice the distance says what it is. */
 const twiceWish = ({ twice }: PlanSight, { scale }: NamesProps['canvas']): LabelWish => ({
@@ -99,7 +114,12 @@ function placedChosen(props: NamesProps) {
   const { widthPx, heightPx } = props.canvas;
   const { chosen, others } = signWishes(props);
   const signs = others.map(({ at, clearPx }) => boxAround(at, clearPx));
-  const taken = [...cornersTaken(props.canvas), ...linesTaken(props), ...signs];
+  const taken = [
+    ...cornersTaken(props.canvas),
+    ...linesTaken(props),
+    ...draftTaken(props),
+    ...signs,
+  ];
   return placeLabels(chosen, widthPx, heightPx, taken);
 }
 
@@ -115,6 +135,7 @@ export function placedNames(props: NamesProps) {
   const taken = [
     ...cornersTaken(props.canvas),
     ...linesTaken(props),
+    ...draftTaken(props),
     ...chosen.map(({ at, clearPx }) => boxAround(at, clearPx)),
     ...names.map(({ box }) => box),
   ];
@@ -144,6 +165,7 @@ export const OtherNames = memo(
       (!before.moving &&
         before.ground === after.ground &&
         before.sight === after.sight &&
+        before.draft === after.draft &&
         before.marks === after.marks &&
         before.positions === after.positions &&
         before.choice.markId === after.choice.markId &&

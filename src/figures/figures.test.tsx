@@ -1,6 +1,11 @@
 import { render, screen } from '@testing-library/react-native';
 import { daylight } from '@/core';
+import { draftWords } from './Draft';
+import { overlap } from './labels';
 import { LitBall } from './LitBall';
+import { placedNames } from './Names';
+import { scaleOf } from './plan-scale';
+import type { PlanDraft } from './plan-types';
 import { SmearRuler } from './SmearRuler';
 import { StopBudget } from './StopBudget';
 
@@ -48,4 +53,33 @@ test('the stop budget signs what gives and what takes', () => {
   render(<StopBudget bars={bars} widthPx={300} />);
   expect(screen.getByText('+8.0')).toBeTruthy();
   expect(screen.getByText('−10.7')).toBeTruthy();
+});
+
+test('no name is written over the figures of what is in hand, nor these over each other', () => {
+  const scale = scaleOf({ middle: { x: 0, y: 0 }, pxPerM: 4, upDeg: 0 }, 400, 400);
+  const at = { x: 0, y: 0 };
+  const draft: PlanDraft = {
+    points: [at],
+    closed: false,
+    words: [
+      { at, text: '2.2 m' },
+      { at: { x: 0.1, y: 0 }, text: '3.0 m' },
+    ],
+  };
+  const words = draftWords(draft, scale);
+  expect(words.map(({ text }) => text)).toEqual(['2.2 m', '3.0 m']);
+  const [first, second] = words.map(({ box }) => box);
+  expect(first && second && overlap(first, second)).toBe(false);
+  const hide = { id: 'h', name: 'Hide', kind: 'hide' as const, points: [at] };
+  const tree = (id: string, y: number) => ({
+    ...{ id, name: id, kind: 'tree' as const },
+    points: [{ x: 0, y }],
+  });
+  const names = placedNames({
+    ground: { lines: [], features: [hide, tree('Oak', 4), tree('Ash', 12)] },
+    ...{ marks: [], positions: [], choice: { markId: '', positionId: '' }, sight: undefined },
+    ...{ canvas: { scale, widthPx: 400, heightPx: 400 }, draft },
+  }).others;
+  expect(names.map(({ text }) => text)).toEqual(['Ash']);
+  expect(names.some(({ box }) => words.some((word) => overlap(box, word.box)))).toBe(false);
 });

@@ -36,7 +36,6 @@ import { WhenFields } from './WhenFields';
 import { WhereField } from './WhereField';
 
 const MOST_USED = 3;
-const MOST_VENUES = 4;
 
 /** Own shoots, the last changed first. */
 const newestFirst = (shoots: readonly Shoot[]): readonly Shoot[] =>
@@ -45,12 +44,10 @@ const newestFirst = (shoots: readonly Shoot[]): readonly Shoot[] =>
 /** One venue for each place and ground, the last shoot there. */
 function venuesOf(own: readonly Shoot[]): readonly Shoot[] {
   const met = new Set<string>();
-  return own
-    .filter(({ place, ground }) => {
-      const key = `${place.latitudeDeg} ${place.longitudeDeg} ${ground.template}`;
-      return met.size !== met.add(key).size;
-    })
-    .slice(0, MOST_VENUES);
+  return own.filter(({ place, ground }) => {
+    const key = `${place.latitudeDeg} ${place.longitudeDeg} ${ground.template}`;
+    return met.size !== met.add(key).size;
+  });
 }
 
 function Part({ name, children }: { readonly name: string; readonly children: ReactNode }) {

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState, type Ref } from 'react';
 import { View, type TextInput } from 'react-native';
+import { wordsOf } from '@/answers/place-index';
 import { readPoint } from '@/formats/coordinates';
 import { deviceFix } from '@/features/shoot/locator';
 import type { Shoot } from '@/records/shoot';
@@ -14,6 +15,7 @@ import { pointInWords, pointProblem } from './point-words';
 import type { PickedPlace } from './new-draft';
 
 const DEGREE_DIGITS = 5;
+const MOST_VENUES = 4;
 const rounded = (deg: number): number => Number(deg.toFixed(DEGREE_DIGITS));
 
 /** Places of a name, as it is typed. */
@@ -26,6 +28,17 @@ function useFoundPlaces(name: string) {
     retry: false,
     placeholderData: keepPreviousData,
   });
+}
+
+/** Venues that each typed word begins a word of; without a network they are found all the same. */
+function calledSo(venues: readonly Shoot[], typed: string): readonly Shoot[] {
+  const asked = wordsOf(typed);
+  return venues
+    .filter(({ place, title }) => {
+      const words = wordsOf(`${place.name ?? ''} ${title}`);
+      return asked.every((word) => words.some((known) => known.startsWith(word)));
+    })
+    .slice(0, MOST_VENUES);
 }
 
 /** Venues one was at before, the last first: one press takes place and ground. */
@@ -146,7 +159,7 @@ export function WhereField({
           Places could not be looked up. Paste coordinates, or take a venue used before.
         </Text>
       ) : null}
-      {typed === '' && venues && onVenue ? <Venues venues={venues} onPick={onVenue} /> : null}
+      {venues && onVenue ? <Venues venues={calledSo(venues, typed)} onPick={onVenue} /> : null}
       <Button
         label={here === 'asked' ? 'Asking this device …' : 'Here, where I am'}
         disabled={here === 'asked'}

@@ -145,10 +145,13 @@ test('what nobody said is a guess, and what was said is none', () => {
     ...{ lampLux: 245, placeName: 'Munich, Bavaria, Germany', timeZone: 'Europe/Berlin' },
     guessed: ['bearing', 'lamps', 'kit'],
   });
-  const said = draft({ floodlights: 'none', bearingDeg: 30, bodyId: 'crop-1.5-20' });
+  const hands = { bodyId: 'crop-1.5-20', lensId: '200-600-6.3' };
+  const said = draft({ floodlights: 'none', bearingDeg: 30, ...hands });
   const [told] = briefsOf(said, formOf(said), []);
   expect(told).toMatchObject({ lampLux: 0, bearingDeg: 30, guessed: [] });
-  expect(told?.kit?.bodyId).toBe('crop-1.5-20');
+  expect(told?.kit).toMatchObject(hands);
+  const half = draft({ bodyId: 'crop-1.5-20' });
+  expect(briefsOf(half, formOf(half), [])[0]?.guessed).toContain('kit');
   const walk = draft({ groundId: 'blank' });
   expect(briefsOf(walk, formOf(walk), [])[0]?.guessed).toEqual(['kit']);
 });

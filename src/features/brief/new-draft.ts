@@ -284,7 +284,7 @@ export function briefsOf(
   earlier: readonly Shoot[],
 ): readonly ShootBrief[] {
   const mine = kitFrom(earlier);
-  const said = draft.bodyId ?? draft.lensId;
+  const said = draft.bodyId !== undefined && draft.lensId !== undefined;
   const kit = kitOf(draft, earlier, form.template);
   const lampsAsked = asksForLamps(draft, form);
   const lamps = FLOODLIGHTS.find(({ id }) => id === (draft.floodlights ?? GUESSED_FLOODLIGHTS));

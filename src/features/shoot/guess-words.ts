@@ -27,7 +27,7 @@ export function guessInWords(
   return {
     lamps: `The lamps are guessed at ${Math.round(light.lampLux)} lx. One test frame on the ground settles it.`,
     bearing: `The long axis is guessed to run towards ${bearingInWords(ground.bearingDeg)}. Look from one end to the other with a compass, or turn it to where the sun sets.`,
-    kit: 'Body and lens are guessed. What you carry settles it.',
+    kit: 'Body, lens or both are guessed. What you carry settles it.',
   }[guess];
 }
 
