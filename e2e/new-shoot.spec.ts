@@ -169,7 +169,9 @@ test('a night game asks for floodlights; what is guessed says so until it is set
     inAnswer(page, async (answer) =>
       (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
     );
-  expect(await guessed()).toMatch(/lamps are guessed at 120 lx[\s\S]*Body, lens or both are guessed/);
+  expect(await guessed()).toMatch(
+    /lamps are guessed at 120 lx[\s\S]*Body, lens or both are guessed/,
+  );
 
   const whole = page.getByRole('region', { name: 'The whole answer' });
   if (!(await whole.isVisible())) {

@@ -1,6 +1,7 @@
 import { DEMO_SHOOTS } from '@/demo';
 import type { Shoot } from '@/records/shoot';
-import { withShot } from './choose-shot';
+import { newShoot } from '@/records/new-shoot';
+import { withShot, zoomedToBegin } from './choose-shot';
 import { viewOf } from './view';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -21,6 +22,22 @@ test('a shot taken up brings its mark, its way of holding and nothing held', () 
     held: {},
   });
   expect(withShot(taken, undefined).choice.shotId).toBeUndefined();
+});
+
+test('a lens that somebody brings is zoomed to the first place; the one a ground knows stays as it is', () => {
+  const brief = {
+    ...{ title: 'Wall', template: 'climbing-wall', latitudeDeg: 53, longitudeDeg: -2 },
+    ...{ timeZone: 'Europe/London', bearingDeg: 0 },
+    ...{ startLocal: '2027-03-20T12:00', endLocal: '2027-03-20T20:00' },
+  };
+  const usual = newShoot(brief, 'wall', '2027-01-01T00:00:00.000Z');
+  expect(zoomedToBegin(usual)).toBe(usual);
+  const long = { ...usual, kit: { ...usual.kit, lensId: '100-400-5.6', focalMm: 400 } };
+  expect(zoomedToBegin(long).kit.focalMm).toBe(100);
+  const near = { ...usual, kit: { ...usual.kit, lensId: '24-70-2.8', focalMm: 70 } };
+  const seen = viewOf(zoomedToBegin(near));
+  // Filled to six tenths of the frame, or as far as it goes.
+  expect(seen.ok && seen.view.fill).toBeCloseTo(0.6, 1);
 });
 
 test('from a place that reaches it one stays; from one that does not one goes where the lens does', () => {

@@ -1,5 +1,7 @@
 import { focalForFill, focalRange } from '@/core';
 import { viewOf, type View } from './view';
+import { USUAL_BODY_ID } from '@/presets/bodies';
+import { groundById } from '@/presets/grounds';
 import type { Shot } from '@/records/brief';
 import { lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
@@ -53,6 +55,16 @@ export function withPlace(
   const { orientation } = shoot.choice;
   const framing = seen.view.shot ?? { fill: WANTED_FILL, orientation };
   return { ...there, kit: zoomedFor(shoot.kit, seen.view, framing) };
+}
+
+/**
+ * A new shoot with the zoom fitted to its first place: a ground knows the focal length of the lens that suits it,
+ * not of one that somebody brings along.
+ */
+export function zoomedToBegin(shoot: Shoot): Shoot {
+  const usual = groundById(shoot.ground.template);
+  const { bodyId, lensId } = shoot.kit;
+  return bodyId === USUAL_BODY_ID && lensId === usual.lensId ? shoot : withPlace(shoot, {});
 }
 
 /** Where to stand for a shot: where one stands, if the lens reaches it; else where it best does. */

@@ -31,9 +31,12 @@ const EIGHT_THOUSANDTH_S = 2 ** -13;
 const FOUR_THOUSANDTH_S = 2 ** -12;
 const TWO_FIFTIETH_S = 2 ** -8;
 
+/** Whoever has not said theirs is taken to have this one. */
+export const USUAL_BODY_ID = 'full-frame-24';
+
 export const BODIES: readonly Body[] = [
   {
-    id: 'full-frame-24',
+    id: USUAL_BODY_ID,
     name: 'Full-frame body, 24 MP',
     sensor: { ...FULL_FRAME, widthPx: 6000, heightPx: 4000 },
     iso: { base: 100, good: 3200, usable: 6400, last: 25600 },

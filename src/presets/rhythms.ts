@@ -26,8 +26,9 @@ export const RHYTHMS: Readonly<Record<string, Rhythm>> = {
 /** Subjects that hang for a moment at the top of a jump. */
 export const HANGS: ReadonlySet<string> = new Set(['court-jump', 'diver']);
 
+/** What falls through a picture: from the sky, or thrown up by those in the water. */
 export const FALLING = [
-  { name: 'snow', speedMs: 1.2 },
-  { name: 'rain', speedMs: 8 },
-  { name: 'thrown water', speedMs: 4 },
+  { name: 'snow', speedMs: 1.2, from: 'sky' },
+  { name: 'rain', speedMs: 8, from: 'sky' },
+  { name: 'thrown water', speedMs: 4, from: 'water' },
 ] as const;

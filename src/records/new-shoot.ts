@@ -1,3 +1,4 @@
+import { USUAL_BODY_ID } from '@/presets/bodies';
 import { groundById } from '@/presets/grounds';
 import { mainsHzAt } from '@/presets/mains';
 import { FIRST_BRIEF } from './brief';
@@ -73,7 +74,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     subjects: [],
     readings: [],
     kit: brief.kit ?? {
-      ...{ bodyId: 'full-frame-24', lensId, focalMm, converter: 1, support: 'hand' },
+      ...{ bodyId: USUAL_BODY_ID, lensId, focalMm, converter: 1, support: 'hand' },
       ...EMPTY_BAG,
     },
     day: FIRST_DAY,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LAMP_LEVELS_LUX, type LampLevel } from '@/core';
+import { USUAL_BODY_ID } from '@/presets/bodies';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
 import { SUBJECTS } from '@/presets/subjects';
 import { heldSchema, presetKitSchema } from './kit';
@@ -71,7 +72,7 @@ export const FIRST_QUICK: Quick = {
   orientation: 'level',
   behindM: 30,
   kit: {
-    bodyId: 'full-frame-24',
+    bodyId: USUAL_BODY_ID,
     lensId: '70-200-2.8',
     focalMm: 200,
     converter: 1,

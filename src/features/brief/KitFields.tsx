@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { USUAL_BODY_ID } from '@/presets/bodies';
 import { bodyOf, bodyOptions, lensOf, lensOptions } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
@@ -12,7 +13,7 @@ const NOT_SURE = 'not-sure';
 /** What most people who begin have; the rest is behind "Another". */
 const USUAL_BODIES = [
   { value: NOT_SURE, label: 'Not sure' },
-  { value: 'full-frame-24', label: 'Full frame' },
+  { value: USUAL_BODY_ID, label: 'Full frame' },
   { value: 'crop-1.5-20', label: '1.5x crop' },
   { value: 'two-x-20', label: '2x crop' },
 ];

@@ -3,6 +3,7 @@ import Head from 'expo-router/head';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, View, type TextInput } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { zoomedToBegin } from '@/answers/choose-shot';
 import { demoShoots } from '@/demo/seed';
 import { taughtByEarlier } from '@/features/shoot/lessons';
 import { ShootSketch } from '@/figures/ShootSketch';
@@ -113,7 +114,8 @@ export function NewShootScreen() {
     const known = await all(demoShoots);
     const fresh = briefsOf(draft, read.form, newestFirst(known)).map((brief) => {
       const made = newShoot(brief, newId(), new Date().toISOString());
-      return taughtByEarlier(draft.venue ? onKnownGround(made, draft.venue) : made, known);
+      const onGround = draft.venue ? onKnownGround(made, draft.venue) : made;
+      return taughtByEarlier(zoomedToBegin(onGround), known);
     });
     fresh.forEach(add);
     if (fresh[0]) router.replace(`/shoot/${fresh[0].id}/ground`);

@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import { focalRange, sunEvents, type SunEvents } from '@/core';
+import { USUAL_BODY_ID } from '@/presets/bodies';
 import { groundById } from '@/presets/grounds';
 import { kindOf, type UsualHours } from '@/presets/grounds/board';
 import { FLOODLIGHTS, type Floodlights } from '@/presets/lamps';
@@ -268,7 +269,7 @@ export function kitOf(
 ): Shoot['kit'] {
   const usual = groundById(template);
   const kit: Shoot['kit'] = kitFrom(earlier).kit ?? {
-    ...{ bodyId: 'full-frame-24', lensId: usual.lensId, focalMm: usual.focalMm },
+    ...{ bodyId: USUAL_BODY_ID, lensId: usual.lensId, focalMm: usual.focalMm },
     ...({ converter: 1, support: 'hand', ...EMPTY_BAG } as const),
   };
   const withBody = bodyId ? { ...kit, bodyId } : kit;

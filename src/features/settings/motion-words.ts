@@ -100,12 +100,14 @@ function apexSaid(view: View): readonly Said[] {
   ];
 }
 
-/** What moves at the settings chosen: phases, streaks, lean, hands. */
-export function motionSaid(view: View, settings: Settings): readonly Said[] {
-  const { shutterS } = settings;
-  const { sensor, stabilisationStops } = view.body;
+/** How long what falls is drawn; under a roof only water that somebody swims in is thrown. */
+function streaksSaid(view: View, { shutterS }: Settings): readonly Said[] {
+  const { sensor } = view.body;
   const frameHeightMm = view.orientation === 'upright' ? sensor.widthMm : sensor.heightMm;
-  const streaks = FALLING.map(({ name, speedMs }) => {
+  const inWater = view.subject.cautions?.some((tag) => tag === 'pool' || tag === 'water') ?? false;
+  const falls = FALLING.filter(({ from }) => !view.scene.indoors || (from === 'water' && inWater));
+  if (falls.length === 0) return [];
+  const streaks = falls.map(({ name, speedMs }) => {
     const { shareOfFrame } = passingStreak({
       speedMs,
       distanceM: view.sight.distanceM,
@@ -116,13 +118,22 @@ export function motionSaid(view: View, settings: Settings): readonly Said[] {
     return `${name} ${shareOfFrame >= 0.1 ? Math.round(shareOfFrame * 100) : (shareOfFrame * 100).toFixed(1)} %`;
   });
   return [
-    ...cyclesSaid(view, settings),
-    ...apexSaid(view),
     {
       name: 'Streaks',
       value: streaks.join(', '),
       why: `of the frame’s height at ${formatShutter(shutterS)}; about 1/30 draws them long`,
     },
+  ];
+}
+
+/** What moves at the settings chosen: phases, streaks, lean, hands. */
+export function motionSaid(view: View, settings: Settings): readonly Said[] {
+  const { shutterS } = settings;
+  const { stabilisationStops } = view.body;
+  return [
+    ...cyclesSaid(view, settings),
+    ...apexSaid(view),
+    ...streaksSaid(view, settings),
     silentSaid(view),
     {
       name: 'Your hands',

@@ -193,6 +193,19 @@ describe('what motion does', () => {
       expect.arrayContaining(['Streaks', 'Silent shutter', 'Your hands', 'Stabiliser']),
     );
   });
+  test('under a roof nothing falls but water that somebody swims in', () => {
+    const streaksUnder = (subjectId: string) => {
+      const hall = {
+        ...larkmoor,
+        light: { ...larkmoor.light, indoors: true },
+        marks: larkmoor.marks.map((mark) => ({ ...mark, subjectId })),
+      };
+      const settings = { shutterS: 1 / 500, aperture: 2.8, iso: 100, liftStops: 0 };
+      return motionSaid(seen(hall), settings).find(({ name }) => name === 'Streaks')?.value;
+    };
+    expect(streaksUnder('climber')).toBeUndefined();
+    expect(streaksUnder('swimmer')).toMatch(/^thrown water [\d.]+ %$/);
+  });
   test('what beats faster than the camera takes frames is left to chance, and said to be', () => {
     const birds = {
       ...larkmoor,
