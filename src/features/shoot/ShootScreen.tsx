@@ -1,6 +1,6 @@
-import { Navigator, Slot, useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
+import { Navigator, useGlobalSearchParams, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useCallback, useDeferredValue } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { View } from 'react-native';
 import { demoShoots } from '@/demo/seed';
@@ -108,12 +108,19 @@ const PageTitle = memo(function PageTitle({ title }: { readonly title: string })
   );
 });
 
-/** It reads what it needs itself, so that a new minute does not redraw it all. */
+/**
+ * The step that is open. It reads what it needs itself, so that a new minute does not redraw it all. A press on
+ * another is answered at once by the way through the steps; the step follows, put together in slices.
+ */
 const OpenStep = memo(function OpenStep() {
+  const { state, descriptors } = Navigator.useContext();
+  const key = state.routes[state.index]?.key ?? '';
+  const open = useMemo(() => ({ key, step: descriptors[key]?.render() }), [descriptors, key]);
+  const shown = useDeferredValue(open);
   return (
     <View className="flex-1 bg-paper">
-      <ErrorBoundary resetKeys={[usePathname()]} FallbackComponent={UnfetchedStep}>
-        <Slot />
+      <ErrorBoundary resetKeys={[shown.key]} FallbackComponent={UnfetchedStep}>
+        {shown.step}
       </ErrorBoundary>
     </View>
   );
