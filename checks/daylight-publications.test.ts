@@ -47,6 +47,18 @@ describe('no step above 0.15 stop from −18° to 90°', () => {
       step((sunAltitudeDeg) => daylight({ sunAltitudeDeg, sky }).globalHorizontalLux),
     ).toBeLessThan(0.15);
   });
+  test('a surface that lies level takes the sun by the sine of its height, and no light of the ground', () => {
+    const level = illuminanceOnFace({
+      daylight: {
+        directNormalLux: 80_000,
+        diffuseHorizontalLux: 10_000,
+        globalHorizontalLux: 50_000,
+      },
+      sun: { azimuthDeg: 200, altitudeDeg: 30 },
+      ...{ faceAzimuthDeg: 0, faceTiltDeg: 0, groundReflectance: 0.8 },
+    });
+    expect(level).toBeCloseTo(80_000 * 0.5 + 10_000, 6);
+  });
   test('a front-lit face', () => {
     const lux = (altitudeDeg: number) =>
       illuminanceOnFace({

@@ -105,6 +105,11 @@ const CASES: readonly [string, () => unknown][] = [
       }),
   ],
   ['level -5:', () => core.lamps({ level: -5 })],
+  [
+    'point.longitudeDeg 181:',
+    () =>
+      core.toLocal({ latitudeDeg: 53, longitudeDeg: 181 }, { latitudeDeg: 53, longitudeDeg: 0 }),
+  ],
   ['focalMm 0:', () => core.imageSize({ sizeM: 1, distanceM: 10, focalMm: 0 })],
   ['distanceM 0.1:', () => core.imageSize({ sizeM: 1, distanceM: 0.1, focalMm: 200 })],
   [

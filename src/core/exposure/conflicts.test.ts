@@ -146,6 +146,11 @@ test('flickering lamps: the spread at the chosen shutter, and the nearest time i
   expect(flicker?.spreadStops).toBeGreaterThan(1);
   expect(flicker?.bands).toBeCloseTo(2, 9);
   expect(flicker?.immuneShutterS).toBe(0.01);
+  // Lamps of 50 Hz swing a hundred times a second: of the times up to 1/30 three swings last longest.
+  const slow = solveExposure(
+    request(7, {}, { lamps: { mainsHz: 50, modulation: 0.4 }, held: { shutterS: 1 / 30 } }),
+  );
+  expect(slow.flicker?.immuneShutterS).toBeCloseTo(0.03, 9);
   expect(solveExposure(request(7)).flicker).toBeUndefined();
   // Lamps that give a tenth of the light swing a tenth of it: 0.04·|sinc(2·50/1000)| each way.
   const lamps = { mainsHz: 50, modulation: 0.4, share: 0.1 };

@@ -63,3 +63,38 @@ test('no rate jumps by a third of a stop as a heading turns by 10°', () => {
     }),
   );
 });
+
+test('steeply from above, off the aim, the rate is what a projection of its own gives', () => {
+  const camera = { x: -8, y: -10, z: 12 };
+  const [aheadM, leftM, upM, headingDeg, climbDeg] = [0.8, 0.5, 2.4, 70, 25];
+  const out = imageRates(
+    {
+      ...{ headingDeg, climbDeg },
+      subject: { heightM: 2, speedMs: 8, parts: [part({ aheadM, leftM, upM })] },
+    },
+    sightCourse(camera, { x: 0, y: 0, z: 1 }),
+    1,
+    undefined,
+    emptyRates(),
+  );
+  // A pinhole at the camera, looking at the aim: tangents right and up of the line.
+  const rad = (deg: number) => (deg * Math.PI) / 180;
+  const forward = { x: 8, y: 10, z: -11 };
+  const levelM = Math.hypot(8, 10);
+  const farM = Math.hypot(8, 10, 11);
+  const seen = (timeS: number) => {
+    const along = 8 * timeS * Math.cos(rad(climbDeg));
+    const [east, north] = [Math.sin(rad(headingDeg)), Math.cos(rad(headingDeg))];
+    const x = east * (aheadM + along) - north * leftM - camera.x;
+    const y = north * (aheadM + along) + east * leftM - camera.y;
+    const z = upM + 8 * timeS * Math.sin(rad(climbDeg)) - camera.z;
+    const depthM = (x * forward.x + y * forward.y + z * forward.z) / farM;
+    const right = (x * 10 - y * 8) / levelM;
+    const up = ((x * 8 + y * 10) * 11) / (levelM * farM) + (z * levelM) / farM;
+    return { depthM, right: right / depthM, up: up / depthM };
+  };
+  const stepS = 1e-5;
+  const [before, after] = [seen(-stepS), seen(stepS)];
+  const rate = Math.hypot(after.right - before.right, after.up - before.up) / (2 * stepS);
+  expect(out.crossingShare * (8 / seen(0).depthM)).toBeCloseTo(rate, 6);
+});

@@ -65,6 +65,11 @@ test('one press takes day and hours: now, an evening, an afternoon, the first li
   expect(dawn).toEqual({ day: '28/11/2026', start: '07:05', end: '10:05' });
 });
 
+test('where no first light is known a dawn begins at six', () => {
+  const tomorrow = hoursFor('tomorrow', { groundId: 'feeder-garden' }, NOW_MS, GB);
+  expect(tomorrow).toMatchObject({ start: '06:00', end: '09:00' });
+});
+
 test('tonight late in the evening begins now', () => {
   const late = Date.parse('2026-11-27T20:42:00Z');
   expect(hoursFor('tonight', { groundId: 'rugby-field', place: MUNICH }, late, GB)).toEqual({

@@ -173,6 +173,12 @@ test('rain names what is not sealed; frost asks to seal the kit before going in'
   expect(wet.notes.find(({ id }) => id === 'rain')?.why).toMatch(/not sealed: Second body/);
   const frost = weatherOf(withAir({ temperatureC: -10, windMs: 8 }));
   expect(frost.fogsIndoors).toBe(true);
+  const indoors = ({ notes }: ReturnType<typeof weatherOf>) =>
+    notes.find(({ id }) => id === 'indoors');
+  expect(indoors(frost)?.why).toMatch(/would gather water in a warm room/);
+  const mild = weatherOf(withAir({ temperatureC: 20 }));
+  expect(indoors(mild)).toMatchObject({ head: 'Going in needs no care', act: false });
+  expect(indoors(mild)?.why).toMatch(/stays above the dew point/);
   expect(frost.notes.map(({ id }) => id)).toContain('cold');
 });
 

@@ -262,6 +262,12 @@ test('the log as a table reads back, and no cell runs in a spreadsheet', () => {
     },
   };
   const rows = logRows(noted, frames);
+  const [frame] = frames;
+  const { shutterS = 1, aperture = 1, iso = 100 } = frame?.frame ?? {};
+  expect(rows.find(({ kind }) => kind === 'Picture')?.ev).toBeCloseTo(
+    Math.log2(aperture ** 2 / shutterS / (iso / 100)),
+    2,
+  );
   const { data } = Papa.parse<Record<string, string>>(writeLogTable(rows), {
     header: true,
     skipEmptyLines: true,
