@@ -1,12 +1,13 @@
 import {
   correctedLight,
   evNeededFor,
-  fieldOfView,
   momentsWithin,
+  sensorDiagonalMm,
   shortSpans,
   silhouetteEv,
   solveExposure,
   sunAngleFrom,
+  sunWarningDeg,
   type CorrectedLight,
   type EvRange,
   type Exposure,
@@ -30,9 +31,6 @@ export interface Answer {
   readonly sunNearFrame: boolean;
   readonly exposure: Exposure;
 }
-
-/** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
-const SUN_WARNING_DEG = 10;
 
 /** Levers held, without those that are let go. */
 const leversOf = ({ shutterS, aperture, iso, liftStops }: Shoot['choice']['held']): HeldLevers => ({
@@ -93,14 +91,14 @@ export function exposedFor({ wanted }: Pick<View, 'wanted'>, light: SubjectLight
 /** Settings for a view in some light. */
 export function answerIn(view: View, choice: Shoot['choice'], light: CorrectedLight): Answer {
   const sunAngle = sunAngleFrom(view.sight.bearingDeg, view.sight.elevationDeg, light.sun);
-  const { diagonalDeg } = fieldOfView({ sensor: view.body.sensor, focalMm: view.focalMm });
+  const warnedDeg = sunWarningDeg(sensorDiagonalMm(view.body.sensor), view.focalMm);
   return {
     light,
     sunAngle,
     sunNearFrame:
       !light.indoors &&
       light.sun.apparentAltitudeDeg > -0.3 &&
-      180 - sunAngle.phaseDeg < diagonalDeg / 2 + SUN_WARNING_DEG,
+      180 - sunAngle.phaseDeg < warnedDeg,
     exposure: solveExposure({
       ...exposureDemands(view, choice),
       ev: exposedFor(view, light),

@@ -2,6 +2,7 @@ import {
   bestFramed,
   focalRange,
   refusals,
+  subjectPoints,
   type Refusal,
   withConverter,
   type Combination,
@@ -90,12 +91,12 @@ export function shotsServed(setup: Setup): readonly ShotServed[] {
     const mark = setup.marks.find(({ id }) => id === shot.markId);
     if (!mark) return [];
     const { heightM } = subjectOf(setup, mark.subjectId);
-    const upM = (mark.feetM ?? 0) + heightM / 2;
+    const { aim } = subjectPoints(mark, heightM);
     const from = usable.filter(({ position }) => !comesAtOne(setup, shot, position));
     const tries = (from.length > 0 ? from : usable).map(({ position, refused }) => {
       const distanceM = Math.max(
         0.3,
-        Math.hypot(position.x - mark.x, position.y - mark.y, position.cameraHeightM - upM),
+        Math.hypot(position.x - aim.x, position.y - aim.y, position.cameraHeightM - aim.z),
       );
       const { index, framed } = bestFramed(combinations, {
         sizeM: heightM,

@@ -5,6 +5,7 @@ import {
   point3,
   eachPostStrip,
   shadowOnGround,
+  subjectPoints,
   sunBlocked,
   type Point2,
   type PostStrip,
@@ -28,9 +29,9 @@ export function marksInSun(
   if (sun.altitudeDeg <= 0) return [];
   const things = thingsOf(features);
   return marks
-    .filter(({ x, y, feetM = 0, subjectId }) => {
-      const middleM = feetM + subjectOf({ subjects }, subjectId).heightM / 2;
-      return !sunBlocked(point3(x, y, middleM), sun, things);
+    .filter((mark) => {
+      const { aim } = subjectPoints(mark, subjectOf({ subjects }, mark.subjectId).heightM);
+      return !sunBlocked(aim, sun, things);
     })
     .map(({ id }) => id);
 }

@@ -28,6 +28,7 @@ import {
   shakeLimit,
   sightCourse,
   sightLine,
+  subjectPoints,
   widestApertureAt,
   withConverter,
   type Freeze,
@@ -177,9 +178,6 @@ export function inWind(subject: SubjectPreset, wind: number): SubjectPreset {
   };
 }
 
-/** Share of a subject's height at which its light is taken: the face, or a bird's. */
-const LIT_AT_HEIGHT = 0.85;
-
 /** A view, or what stands in its way. */
 export type ViewResult =
   { readonly ok: true; readonly view: View } | { readonly ok: false; readonly trouble: Trouble };
@@ -248,9 +246,7 @@ function seenIn(shoot: Viewed): ViewResult {
   const subject = inWind(subjectOf(shoot, mark.subjectId), windMs(shoot));
   const { preset, lens, focalMm } = fittedLens(shoot.kit);
   const camera = point3(position.x, position.y, position.cameraHeightM);
-  const { feetM = 0 } = mark;
-  const feet = point3(mark.x, mark.y, feetM);
-  const aim = point3(mark.x, mark.y, feetM + subject.heightM / 2);
+  const { feet, aim, face } = subjectPoints(mark, subject.heightM);
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
   const farM = Math.hypot(levelM, aim.z - camera.z);
   const { nearestFocusM } = lens;
@@ -308,7 +304,7 @@ function seenIn(shoot: Viewed): ViewResult {
     const rates = imageRates(
       { ...running.path, subject: prepared.subject },
       sightCourse(camera, aim),
-      subject.heightM / 2,
+      aim.z - feet.z,
       prepared.sharp,
       emptyRates(),
     );
@@ -389,7 +385,7 @@ function seenIn(shoot: Viewed): ViewResult {
         place: shoot.place,
         ...skyOver(shoot.light),
         groundReflectance: GROUND_REFLECTANCE[shoot.ground.surface],
-        target: point3(mark.x, mark.y, feetM + subject.heightM * LIT_AT_HEIGHT),
+        target: face,
         faceAzimuthDeg: toCameraDeg,
         lampLux: shoot.light.lampLux,
         ...(lampsFromLocal && { lampsFromMs: msOf(lampsFromLocal, shoot.place.timeZone) }),

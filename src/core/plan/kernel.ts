@@ -4,6 +4,7 @@ import { skyAt } from '../light/cloud';
 import type { Daylight } from '../light/daylight';
 import { daylightOver } from '../light/windows';
 import { correctedOffsets } from '../light/corrected';
+import { lampsAt } from '../light/subject';
 import {
   faceAperture,
   pictureMust,
@@ -21,7 +22,9 @@ import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
 import { skyViewOfFace, sunBlocked } from '../site/obstacle';
+import { subjectPoints } from '../site/subject-points';
 import { alongBearing, type Point3 } from '../site/vector';
+import { sunWarningDeg } from '../sun/angle';
 import { sunPosition } from '../sun/position';
 import {
   backdropDesirability,
@@ -46,10 +49,6 @@ import {
  * functions, so they agree to the last bit.
  */
 
-/** Share of a subject's height at which its light is taken: the face. */
-const LIT_AT_HEIGHT = 0.85;
-/** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
-const SUN_WARNING_DEG = 10;
 const SKY_SLICE_DEG = 5;
 const SKY_SLICES = 360 / SKY_SLICE_DEG;
 
@@ -109,7 +108,7 @@ export function prepareMark(
   const { wanted = FROZEN, panSigma = DEFAULT_PAN_SIGMA } = shot;
   const feetM = atLeast('mark.feetM', mark.feetM ?? 0, 0);
   above('mark.subject.heightM', heightM, 0);
-  const target = { x: mark.x, y: mark.y, z: feetM + heightM * LIT_AT_HEIGHT };
+  const { feet, aim, face: target } = subjectPoints({ x: mark.x, y: mark.y, feetM }, heightM);
   const face = alongBearing(mark.facingDeg);
   const weights = { ...DEFAULT_WEIGHTS, ...shot.weights };
   Object.entries(weights).forEach(([part, weight]) => atLeast(`shot.weights.${part}`, weight, 0));
@@ -120,8 +119,8 @@ export function prepareMark(
     shot,
     picture: preparePicture(mark.subject, wanted, panSigma),
     site,
-    feetZ: feetM,
-    aimZ: feetM + heightM / 2,
+    feetZ: feet.z,
+    aimZ: aim.z,
     target,
     faceX: face.x,
     faceY: face.y,
@@ -152,7 +151,7 @@ function momentAt(site: ScoredSite, target: Point3, timeMs: number, offsetStops:
     sunY: toward.y,
     sunZ: toward.z,
     daylight: daylightOver(site, sun.altitudeDeg, skyAt(site, timeMs)),
-    lampLux: site.lampsFromMs === undefined || timeMs >= site.lampsFromMs ? site.lampLux : 0,
+    lampLux: lampsAt(site, timeMs),
     offsetStops,
     sunlit: !site.indoors && sun.altitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
   };
@@ -377,7 +376,7 @@ export function viewLens(
           backgroundM: (cell.sight.backdropM / cell.levelM) * distanceM,
           frameWidthMm: Math.max(kit.sensor.widthMm, kit.sensor.heightMm),
         }).shareOfFrame;
-  out.sunNearDeg = toDegrees(Math.atan(prepared.diagonalMm / (2 * out.focalMm))) + SUN_WARNING_DEG;
+  out.sunNearDeg = sunWarningDeg(prepared.diagonalMm, focalMm);
   out.reach = reachDesirability(out.fill, shot.fill);
   out.backdrop = backdropDesirability(out.blurShare, shot.backdrop);
   out.logSum =

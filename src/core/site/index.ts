@@ -58,6 +58,7 @@ export {
 } from './shade';
 export { behindHead, sectionAlong, type HeadClearance, type SectionPiece } from './section';
 export { shadowOnGround } from './shadow';
+export { subjectPoints, type Standing, type SubjectPoints } from './subject-points';
 export { sightLine, type SightLine } from './sight';
 export {
   laidByTwo,

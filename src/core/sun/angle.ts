@@ -11,6 +11,12 @@ export interface SunAngle {
 }
 
 const CENTRE_WITHIN_DEG = 0.5;
+/** Warn when the sun is nearer to the frame's corner than this. Common practice, no source. */
+const SUN_WARNING_DEG = 10;
+
+/** A sun nearer to the lens's axis than this must not be looked at through it: half the diagonal's view, and 10°. */
+export const sunWarningDeg = (diagonalMm: number, focalMm: number): number =>
+  toDegrees(Math.atan(diagonalMm / (2 * focalMm))) + SUN_WARNING_DEG;
 
 /** Off the camera's axis, front light ends here and back light begins there. Common practice, no source. */
 const FRONT_TO_DEG = 45;

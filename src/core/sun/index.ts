@@ -1,4 +1,11 @@
-export { lightSide, type LightSide, sunAngleFrom, type SunAngle, type SunSide } from './angle';
+export {
+  lightSide,
+  sunAngleFrom,
+  sunWarningDeg,
+  type LightSide,
+  type SunAngle,
+  type SunSide,
+} from './angle';
 export { sunEvents, type SunEvents } from './events';
 export { sunPosition, type Instant, type Place, type SunPosition } from './position';
 export {
