@@ -1,4 +1,6 @@
+const { readdirSync, readFileSync } = require('node:fs');
 const path = require('node:path');
+const { buildSync } = require('esbuild');
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
 
@@ -66,7 +68,32 @@ const LEFT_OUT = [
   [/expo-router\/build\/ExpoRoot\.js$/, /^\.\/screensFeatureFlags$/, 'screens-flags.js'],
 ];
 
+const FRAME = path.join(__dirname, 'src/figures/frame');
+const THREE = path.join(__dirname, 'build/three.js');
+
+/** Of three only what the frame names: the bundler sends packages whole, and whole it is twice as large. */
+function buildThree() {
+  const names = readdirSync(FRAME)
+    .filter((name) => /\.tsx?$/.test(name))
+    .flatMap((name) => {
+      const text = readFileSync(path.join(FRAME, name), 'utf8');
+      const [, list = ''] = /import \{([^}]*)\} from 'three'/.exec(text) ?? [];
+      return list.split(',').map((one) => one.trim());
+    })
+    .filter((one) => one && !one.startsWith('type '));
+  buildSync({
+    stdin: {
+      contents: `export { ${[...new Set(names)].sort().join(', ')} } from 'three';`,
+      resolveDir: __dirname,
+    },
+    outfile: THREE,
+    ...{ bundle: true, minify: true, format: 'esm', target: 'es2022' },
+  });
+}
+buildThree();
+
 config.resolver.resolveRequest = (context, name, platform) => {
+  if (name === 'three') return { type: 'sourceFile', filePath: THREE };
   const found = LEFT_OUT.find(
     ([from, asked]) => from.test(context.originModulePath) && asked.test(name),
   );

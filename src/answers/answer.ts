@@ -96,9 +96,7 @@ export function answerIn(view: View, choice: Shoot['choice'], light: CorrectedLi
     light,
     sunAngle,
     sunNearFrame:
-      !light.indoors &&
-      light.sun.apparentAltitudeDeg > -0.3 &&
-      180 - sunAngle.phaseDeg < warnedDeg,
+      !light.indoors && light.sun.apparentAltitudeDeg > -0.3 && 180 - sunAngle.phaseDeg < warnedDeg,
     exposure: solveExposure({
       ...exposureDemands(view, choice),
       ev: exposedFor(view, light),

@@ -6,6 +6,7 @@ export * from './motion';
 export * from './optics';
 export * from './plan';
 export * from './quantity';
+export * from './scene';
 export * from './site';
 export * from './sun';
 export * from './surroundings';

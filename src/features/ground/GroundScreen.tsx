@@ -19,12 +19,14 @@ import { FrameFields } from './FrameFields';
 import { Here } from './Here';
 import { SearchSection } from './SearchSection';
 import { SideView } from './SideView';
+import { ThroughLens } from './ThroughLens';
 import { WhenSection } from './WhenSection';
 
 const TITLE = 'Ground: where you stand';
 
 const TOOLS = [
   { id: 'frame', name: 'Frame' },
+  { id: 'lens', name: 'Lens' },
   { id: 'compare', name: 'Compare' },
   { id: 'search', name: 'Search' },
   { id: 'side', name: 'Side' },
@@ -77,16 +79,37 @@ function GroundPhone() {
   const draw = useDrawing();
   const close = () => setTool(undefined);
   const searching = tool === 'search';
+  const looking = tool === 'lens';
+  const level = useLooked('setup').setup.choice.orientation === 'level';
   const sheet = tool && SHEETS[tool];
   return (
     <PhoneFrame
       title={TITLE}
-      picture={<GroundPicture />}
+      picture={
+        looking ? (
+          <View className="flex-1">
+            <View
+              className={`border-b border-ink ${level ? 'aspect-[3/2] max-h-[65%]' : 'flex-[3]'}`}
+            >
+              <ThroughLens />
+            </View>
+            <View className={level ? 'min-h-0 flex-1' : 'flex-[2]'}>
+              <GroundPicture />
+            </View>
+          </View>
+        ) : (
+          <GroundPicture />
+        )
+      }
       contentKey={searching ? 'search' : 'here'}
       tools={
         <ToolRow
           label="Ground"
-          tools={TOOLS.map((one) => ({ ...one, ...(one.id === 'search' && { on: searching }) }))}
+          tools={TOOLS.map((one) => ({
+            ...one,
+            ...(one.id === 'search' && { on: searching }),
+            ...(one.id === 'lens' && { on: looking }),
+          }))}
           onPress={(id) => {
             if (id === 'draw') draw();
             else setTool(id === tool ? undefined : id);
@@ -115,6 +138,7 @@ function GroundPhone() {
 
 function GroundWide() {
   const [open, setOpen] = useState<'side' | 'when'>();
+  const [looking, setLooking] = useState(false);
   const draw = useDrawing();
   return (
     <WideFrame
@@ -146,7 +170,16 @@ function GroundWide() {
       middle={<GroundPicture />}
       right={
         <View className="gap-4">
+          {looking ? (
+            <View className="-mx-4 -mt-4 h-[247px]">
+              <ThroughLens />
+            </View>
+          ) : null}
           <AnswerPanel />
+          <Button
+            label={looking ? 'Put the lens away' : 'Look through the lens'}
+            onPress={() => setLooking(!looking)}
+          />
           <View className="border-t border-line pt-4">
             <MotionAndBudget />
           </View>

@@ -1,0 +1,117 @@
+import {
+  alongBearing,
+  ev,
+  evFromIlluminance,
+  figurePieces,
+  GROUND_REFLECTANCE,
+  siteSolids,
+  skyAt,
+  type Figure,
+  type Scene,
+  type SceneLight,
+  type Settings,
+  type Sky,
+  type Surface,
+} from '@/core';
+import type { Answer } from './answer';
+import { planLines } from './extent';
+import type { View } from './view';
+import type { Shoot } from '@/records/shoot';
+import { figureOf } from '@/presets/subject-figures';
+
+/** A view at a minute as the scene that its frame is drawn from. */
+
+/** Painted lines: usual widths, no source. */
+const LINE_WIDTH_M = { boundary: 0.12, marking: 0.08, broken: 0.05 } as const;
+/** Slower than this a subject looks where its face does; faster it leans the way it goes. */
+const LOOKS_AHEAD_FROM_MS = 1.5;
+
+const GROUND_MATERIAL: Readonly<Record<Shoot['ground']['surface'], Surface['material']>> = {
+  grass: 'ground',
+  snow: 'pale',
+  drySand: 'stone',
+  water: 'water',
+  clayTrack: 'rust',
+  hallWood: 'wood',
+  ice: 'pale',
+};
+
+type Site = Pick<Shoot, 'ground' | 'features'>;
+const stood = new WeakMap<Site['features'], ReturnType<typeof siteSolids>>();
+
+/** The same ground gives the same solids, so that nothing is built anew while time or place is dragged. */
+function solidsOf({ ground, features }: Site): Scene['solids'] {
+  const known = stood.get(features);
+  if (known) return known;
+  const lines = planLines(ground).map(({ points, weight }) => ({
+    points,
+    widthM: LINE_WIDTH_M[weight],
+  }));
+  const solids = siteSolids(features, lines);
+  stood.set(features, solids);
+  return solids;
+}
+
+const figures = new WeakMap<View['subject'], Figure['pieces']>();
+
+function figureIn({ subject, running, mark }: View): Figure {
+  const pieces = figures.get(subject) ?? figurePieces(figureOf(subject), subject);
+  figures.set(subject, pieces);
+  const { parts, path } = running;
+  const goes = subject.speedMs >= LOOKS_AHEAD_FROM_MS;
+  return {
+    ...{ subject, parts, path, pieces },
+    facingDeg: goes ? mark.headingDeg : mark.facingDeg,
+    ...(figureOf(subject) === 'flying' && { pitchDeg: subject.climbDeg ?? 0 }),
+  };
+}
+
+const CLOUD: Readonly<Record<Sky, number>> = { clear: 0, partly: 0.5, overcast: 1 };
+
+function lightIn({ scene }: View, { light }: Answer, atMs: number): SceneLight {
+  const { sun, daylight, indoors, skyView, daylightLux, lampLux } = light;
+  const sky = skyAt(scene, atMs);
+  return {
+    toSun: alongBearing(sun.azimuthDeg, sun.altitudeDeg),
+    sunLux: !indoors && sun.altitudeDeg > 0 ? daylight.directNormalLux : 0,
+    // Under a roof what windows let in comes from all sides, as lamps do.
+    skyLux: indoors ? 0 : daylight.diffuseHorizontalLux,
+    cloud: typeof sky === 'number' ? sky : CLOUD[sky],
+    subjectSkyView: indoors ? 0.5 : skyView,
+    lampLux: indoors ? lampLux + daylightLux : lampLux,
+    groundReflectance: scene.groundReflectance,
+    share: 2 ** (light.ev.expected - evFromIlluminance(daylightLux + lampLux)),
+    indoors,
+  };
+}
+
+/** What the camera takes from here at this minute with these settings. */
+export function sceneThrough(
+  site: Site,
+  view: View,
+  answer: Answer,
+  { settings, atMs }: { readonly settings: Settings; readonly atMs: number },
+): Scene {
+  const { shutterS, aperture, iso, liftStops, filterStops = 0 } = settings;
+  const { camera, aim, focalMm, body, orientation, motion, shakeS, extensionStops } = view;
+  return {
+    camera: {
+      ...{ position: camera, aim, focalMm, aperture, shutterS, orientation, shakeS },
+      sensor: body.sensor,
+      ...(motion.pan && { pan: motion.pan }),
+    },
+    exposure: {
+      ev: ev({ aperture, shutterS, iso }),
+      lossStops: extensionStops + filterStops,
+      liftStops,
+      isoStops: Math.log2(iso / body.iso.base),
+    },
+    light: lightIn(view, answer, atMs),
+    ground: {
+      material: GROUND_MATERIAL[site.ground.surface],
+      reflectance: GROUND_REFLECTANCE[site.ground.surface],
+    },
+    solids: solidsOf(site),
+    figure: figureIn(view),
+  };
+}

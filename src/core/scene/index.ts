@@ -1,0 +1,31 @@
+export { figureThrough, type PlacedPiece } from './figure';
+export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';
+export { instantOf, seenAt, type SampleInstant, type Seen } from './samples';
+export {
+  CLEAR_SKY,
+  OVERCAST_SKY,
+  skyNits,
+  skyOnLevel,
+  skyShape,
+  sunForSky,
+  type SkyKind,
+} from './sky';
+export { siteSolids } from './solids';
+export { CLIPPED_AT, grainOf, HEADROOM_STOPS, linearPerNit, MID_GREY, toned } from './tone';
+export type {
+  Ellipsoid,
+  Figure,
+  Joint,
+  Material,
+  Mesh,
+  Painted,
+  Piece,
+  Prism,
+  Rod,
+  Scene,
+  SceneCamera,
+  SceneExposure,
+  SceneLight,
+  Solid,
+  Surface,
+} from './types';

@@ -1,0 +1,83 @@
+import { obstaclesOf, type SiteFeature } from '../site/feature';
+import type { Point2 } from '../site/vector';
+import type { Solid, Surface } from './types';
+
+/** What stands on a ground, as plain solids. Reflectances: usual magnitudes, no source. */
+
+const LEAVES: Surface = { material: 'leaf', reflectance: 0.1 };
+const TRUNK: Surface = { material: 'wood', reflectance: 0.12 };
+const STANDS: Surface = { material: 'stone', reflectance: 0.3 };
+const WIRE: Surface = { material: 'stone', reflectance: 0.25 };
+const WATER: Surface = { material: 'water', reflectance: 0.08 };
+const PAINT: Surface = { material: 'line', reflectance: 0.7 };
+
+/** A crown begins at this share of a tree's height. */
+const CROWN_FROM = 0.35;
+const TRUNK_SHARE = 0.06;
+const PERCH_RADIUS_M = 0.015;
+const LAMP_POST_RADIUS_M = 0.12;
+
+const legsOf = (points: readonly Point2[]): readonly (readonly [Point2, Point2])[] =>
+  points.slice(1).map((to, i) => [points[i] as Point2, to]);
+
+/** The solids of a feature; none for what only limits or names a place. */
+function solidsOf(feature: SiteFeature): readonly Solid[] {
+  const walls = (surface: Surface): readonly Solid[] =>
+    obstaclesOf(feature).map(({ footprint, heightM }) => ({
+      ...{ shape: 'prism', footprint, fromM: 0, toM: heightM },
+      ...surface,
+    }));
+  switch (feature.kind) {
+    case 'stand':
+    case 'wall':
+      return walls(STANDS);
+    case 'hide':
+      return walls(TRUNK);
+    case 'trees':
+    case 'hill':
+      return walls(LEAVES);
+    case 'backdrop':
+      return walls(feature.detail === 'leaf' ? LEAVES : STANDS);
+    case 'tree':
+      return feature.points.flatMap(({ x, y }): readonly Solid[] => {
+        const crownM = feature.heightM * CROWN_FROM;
+        const middleM = (crownM + feature.heightM) / 2;
+        const halfM = (feature.heightM - crownM) / 2;
+        return [
+          {
+            ...{ shape: 'rod', from: { x, y, z: 0 }, to: { x, y, z: middleM } },
+            ...{ radiusM: (feature.crownM * TRUNK_SHARE) / 2, ...TRUNK },
+          },
+          {
+            ...{ shape: 'ellipsoid', middle: { x, y, z: middleM } },
+            ...{ radiiM: { x: feature.crownM / 2, y: feature.crownM / 2, z: halfM }, ...LEAVES },
+          },
+        ];
+      });
+    case 'perch':
+    case 'lamp':
+      return feature.points.map(({ x, y }) => ({
+        ...{ shape: 'rod', from: { x, y, z: 0 }, to: { x, y, z: feature.heightM } },
+        radiusM: feature.kind === 'perch' ? PERCH_RADIUS_M : LAMP_POST_RADIUS_M,
+        ...(feature.kind === 'perch' ? TRUNK : STANDS),
+      }));
+    case 'fence':
+      return legsOf(feature.points).map(([from, to]) => ({
+        ...{ shape: 'mesh', from, to, heightM: feature.heightM },
+        ...{ pitchM: feature.meshPitchMm / 1000, wireM: feature.wireMm / 1000, ...WIRE },
+      }));
+    case 'water':
+      return [{ shape: 'painted', points: feature.points, widthM: 0.3, ...WATER }];
+    default:
+      return [];
+  }
+}
+
+/** Everything that stands on a ground and is painted on it. */
+export const siteSolids = (
+  features: readonly SiteFeature[],
+  lines: readonly { readonly points: readonly Point2[]; readonly widthM: number }[],
+): readonly Solid[] => [
+  ...features.flatMap(solidsOf),
+  ...lines.map((line) => ({ shape: 'painted' as const, ...line, ...PAINT })),
+];

@@ -1,0 +1,388 @@
+import {
+  BackSide,
+  BufferGeometry,
+  DoubleSide,
+  Float32BufferAttribute,
+  FloatType,
+  Matrix4,
+  Mesh,
+  NearestFilter,
+  OrthographicCamera,
+  PerspectiveCamera,
+  Scene as Stage,
+  ShaderMaterial,
+  SphereGeometry,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+  WebGLRenderTarget,
+  type Camera,
+  type IUniform,
+} from 'three';
+import {
+  CLEAR_SKY,
+  CLIPPED_AT,
+  figureThrough,
+  grainOf,
+  instantOf,
+  linearPerNit,
+  OVERCAST_SKY,
+  pixelPitchMm,
+  seenAt,
+  skyOnLevel,
+  sunForSky,
+  type Piece,
+  type Point3,
+  type Scene,
+  type Seen,
+} from '@/core';
+import {
+  FAR_SHADE_M,
+  FAR_SHADE_PX,
+  NEAR_SHADE_HEIGHTS,
+  NEAR_SHADE_PX,
+  shadeMatrix,
+  shadeTarget,
+  sunCamera,
+} from './shade';
+import { groundGeometry, meshGeometry, pieceGeometry, solidsGeometry } from './geometry';
+import {
+  ADD_FRAGMENT,
+  DEPTH_FRAGMENT,
+  DEPTH_VERTEX,
+  FULL_VERTEX,
+  PICTURE_FRAGMENT,
+  SKY_FRAGMENT,
+  SKY_VERTEX,
+  SURFACE_FRAGMENT,
+  SURFACE_VERTEX,
+} from './shaders';
+
+/**
+ * Draws a scene as a camera takes it: a frame is the mean of many samples, each through another point of the
+ * lens and at another instant of the exposure. Depth of field, blur, freeze and streak come of that alone.
+ */
+
+/** Colours of the paper that the picture is on, 0 to 1 as encoded. */
+export interface Paper {
+  readonly white: readonly [number, number, number];
+  readonly black: readonly [number, number, number];
+}
+
+export interface FrameRenderer {
+  /** Takes up a scene: nothing is drawn of it yet. */
+  readonly load: (scene: Scene) => void;
+  /** Adds a sample, and shows the mean of all so far. */
+  readonly sample: () => void;
+  readonly samples: () => number;
+  /** Mean linear light, red, green, blue and one, rows from the foot; mid-grey is 0.18. */
+  readonly linear: () => Float32Array;
+  readonly dispose: () => void;
+}
+
+/** A clear sky is bluer than the paper; luminance as it is. */
+const SKY_TINT = [0.86, 1.01, 1.32] as const;
+
+type Uniforms = Record<string, IUniform>;
+
+function fullScreen(fragmentShader: string, uniforms: Uniforms): readonly [Stage, ShaderMaterial] {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute([-1, -1, 0, 3, -1, 0, -1, 3, 0], 3));
+  const material = new ShaderMaterial({
+    ...{ vertexShader: FULL_VERTEX, fragmentShader, uniforms },
+    ...{ depthTest: false, depthWrite: false },
+  });
+  const stage = new Stage();
+  const mesh = new Mesh(geometry, material);
+  mesh.frustumCulled = false;
+  stage.add(mesh);
+  return [stage, material];
+}
+
+const Y = new Vector3(0, 1, 0);
+
+/** A figure's piece, put between its two ends. */
+function placePiece(mesh: Mesh, restM: number, from: Point3, to: Point3): void {
+  const along = new Vector3(to.x - from.x, to.y - from.y, to.z - from.z);
+  const length = along.length();
+  mesh.position.set(from.x, from.y, from.z);
+  if (length > 0) mesh.quaternion.setFromUnitVectors(Y, along.divideScalar(length));
+  mesh.scale.set(1, restM > 0 ? length / restM : 1, 1);
+}
+
+/** @throws Error where the browser can't draw so: no WebGL 2, or no sums of light in it */
+export function createFrameRenderer(
+  canvas: HTMLCanvasElement,
+  widthPx: number,
+  heightPx: number,
+  paper: Paper,
+): FrameRenderer {
+  const gl = new WebGLRenderer({
+    canvas,
+    antialias: false,
+    depth: false,
+    preserveDrawingBuffer: true,
+  });
+  if (!gl.extensions.has('EXT_color_buffer_float')) {
+    gl.dispose();
+    throw new Error('this browser can not add up light');
+  }
+  gl.autoClear = false;
+  gl.setPixelRatio(1);
+  gl.setSize(widthPx, heightPx, false);
+  gl.setClearColor(0, 0);
+
+  const sampled = new WebGLRenderTarget(widthPx, heightPx, {
+    ...{ type: FloatType, minFilter: NearestFilter, magFilter: NearestFilter },
+  });
+  const sums = [0, 1].map(
+    () =>
+      new WebGLRenderTarget(widthPx, heightPx, {
+        ...{
+          type: FloatType,
+          minFilter: NearestFilter,
+          magFilter: NearestFilter,
+          depthBuffer: false,
+        },
+      }),
+  ) as [WebGLRenderTarget, WebGLRenderTarget];
+  const nearShade = shadeTarget(NEAR_SHADE_PX);
+  const farShade = shadeTarget(FAR_SHADE_PX);
+
+  const light: Uniforms = {
+    toSun: { value: new Vector3() },
+    sunLux: { value: 0 },
+    skyLux: { value: 0 },
+    skyShare: { value: 1 },
+    groundLux: { value: 0 },
+    lampLux: { value: 0 },
+    nearShade: { value: new Matrix4() },
+    farShade: { value: new Matrix4() },
+    nearDepth: { value: nearShade.depthTexture },
+    farDepth: { value: farShade.depthTexture },
+    nearTexel: { value: 1 / NEAR_SHADE_PX },
+    farTexel: { value: 1 / FAR_SHADE_PX },
+    aside: { value: new Vector2() },
+  };
+  const surface = (own: Uniforms = {}, wire = false) =>
+    new ShaderMaterial({
+      ...{ vertexShader: SURFACE_VERTEX, fragmentShader: SURFACE_FRAGMENT },
+      uniforms: { ...light, ...own },
+      ...(wire && { defines: { WIRE: '' } }),
+      side: DoubleSide,
+    });
+  const stillSurface = surface();
+  const figureShare: IUniform = { value: 1 };
+  const figureSurface = surface({ skyShare: figureShare });
+  const depthOnly = new ShaderMaterial({
+    ...{ vertexShader: DEPTH_VERTEX, fragmentShader: DEPTH_FRAGMENT, side: DoubleSide },
+  });
+  const sky = new Mesh(
+    new SphereGeometry(1, 24, 16),
+    new ShaderMaterial({
+      ...{ vertexShader: SKY_VERTEX, fragmentShader: SKY_FRAGMENT, side: BackSide },
+      uniforms: {
+        clearScale: { value: 0 },
+        overcastScale: { value: 0 },
+        toSun: { value: new Vector3() },
+        wallNits: { value: 0 },
+        tint: { value: new Vector3(...SKY_TINT) },
+      },
+      depthWrite: false,
+    }),
+  );
+  sky.frustumCulled = false;
+
+  const still = new Stage();
+  const moving = new Stage();
+  const stage = new Stage();
+  stage.add(sky, still, moving);
+  const [adding, add] = fullScreen(ADD_FRAGMENT, {
+    sum: { value: null },
+    sampled: { value: sampled.texture },
+    perNit: { value: 1 },
+  });
+  const [showing, shown] = fullScreen(PICTURE_FRAGMENT, {
+    sum: { value: null },
+    samples: { value: 1 },
+    clippedAt: { value: CLIPPED_AT },
+    grain: { value: new Vector2() },
+    paper: { value: new Vector3(...paper.white) },
+    ink: { value: new Vector3(...paper.black) },
+  });
+  const flat = new OrthographicCamera();
+  const eye = new PerspectiveCamera();
+  eye.matrixAutoUpdate = false;
+
+  let scene: Scene | undefined;
+  let figureAt: ReturnType<typeof figureThrough> | undefined;
+  let pieces: readonly (readonly [Mesh, number])[] = [];
+  let level: Mesh | undefined;
+  let lastSolids: Scene['solids'] | undefined;
+  let lastPieces: readonly Piece[] | undefined;
+  let count = 0;
+
+  const poseFigure = (timeS: number) => {
+    const placed = figureAt?.(timeS) ?? [];
+    pieces.forEach(([mesh, restM], i) => {
+      const at = placed[i];
+      if (at) placePiece(mesh, restM, at.from, at.to);
+    });
+  };
+
+  const loadStill = ({ solids, ground, camera }: Scene) => {
+    if (solids === lastSolids) return;
+    lastSolids = solids;
+    still.clear();
+    const put = (geometry: BufferGeometry, material: ShaderMaterial) => {
+      const mesh = new Mesh(geometry, material);
+      mesh.frustumCulled = false;
+      still.add(mesh);
+      return mesh;
+    };
+    level = put(groundGeometry(ground, camera.aim), stillSurface);
+    put(solidsGeometry(solids, camera.position), stillSurface);
+    solids.forEach((solid) => {
+      if (solid.shape !== 'mesh') return;
+      const wire = { value: new Vector2(solid.pitchM, solid.wireM) };
+      put(meshGeometry(solid), surface({ wire }, true));
+    });
+  };
+
+  const loadFigure = ({ figure }: Scene) => {
+    figureAt = figureThrough(figure);
+    if (figure.pieces !== lastPieces) {
+      lastPieces = figure.pieces;
+      moving.clear();
+      const rest = figureAt(0);
+      pieces = figure.pieces.map((piece, i) => {
+        const { from, to } = rest[i] as (typeof rest)[number];
+        const lengthM = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+        const mesh = new Mesh(pieceGeometry(piece, lengthM), figureSurface);
+        mesh.frustumCulled = false;
+        moving.add(mesh);
+        return [mesh, lengthM] as const;
+      });
+    }
+    poseFigure(0);
+  };
+
+  /** What the sun does not reach, looked up later by every surface. */
+  const castShade = ({ light: { toSun }, camera: { aim }, figure }: Scene) => {
+    // Level ground shades nothing.
+    const unseen = [sky, level];
+    const show = (visible: boolean) =>
+      unseen.forEach((mesh) => {
+        if (mesh) mesh.visible = visible;
+      });
+    show(false);
+    stage.overrideMaterial = depthOnly;
+    const nearM = Math.max(0.3, figure.subject.heightM * NEAR_SHADE_HEIGHTS);
+    (
+      [
+        [nearShade, sunCamera(toSun, aim, nearM), light.nearShade],
+        [farShade, sunCamera(toSun, aim, FAR_SHADE_M), light.farShade],
+      ] as const
+    ).forEach(([target, camera, uniform]) => {
+      gl.setRenderTarget(target);
+      gl.clear();
+      gl.render(stage, camera);
+      (uniform as IUniform).value = shadeMatrix(camera);
+    });
+    stage.overrideMaterial = null;
+    show(true);
+  };
+
+  const setLight = ({ light: lit, exposure, camera }: Scene) => {
+    const set = (name: string, value: unknown) => {
+      (light[name] as IUniform).value = value;
+    };
+    const { x, y, z } = lit.toSun;
+    const globalLux = lit.skyLux + lit.sunLux * Math.max(0, z);
+    set('toSun', new Vector3(x, y, z));
+    set('sunLux', lit.sunLux * lit.share);
+    set('skyLux', lit.skyLux * lit.share);
+    set('groundLux', lit.groundReflectance * globalLux * lit.share);
+    set('lampLux', lit.lampLux * lit.share);
+    figureShare.value = lit.subjectSkyView / 0.5;
+    const skyOf = (sky.material as ShaderMaterial).uniforms;
+    const skySun = sunForSky(lit.toSun);
+    const nits = lit.skyLux * lit.share;
+    (skyOf.toSun as IUniform).value = new Vector3(skySun.x, skySun.y, skySun.z);
+    (skyOf.clearScale as IUniform).value = (nits * (1 - lit.cloud)) / skyOnLevel(CLEAR_SKY, skySun);
+    (skyOf.overcastScale as IUniform).value = (nits * lit.cloud) / skyOnLevel(OVERCAST_SKY, skySun);
+    (skyOf.wallNits as IUniform).value = lit.indoors
+      ? (0.3 * (lit.lampLux + lit.skyLux / 2) * lit.share) / Math.PI
+      : 0;
+    (add.uniforms.perNit as IUniform).value = linearPerNit(exposure);
+    const frameMm = camera.orientation === 'level' ? camera.sensor.widthMm : camera.sensor.heightMm;
+    const pitch = pixelPitchMm(camera.sensor);
+    const { shot, read } = grainOf(exposure, pitch, Math.max(1, (frameMm / pitch / widthPx) ** 2));
+    (shown.uniforms.grain as IUniform).value = new Vector2(shot, read);
+  };
+
+  const aimEye = ({ position, axes, left, right, foot, top, near, far }: Seen) => {
+    const [rightward, upward, forward] = axes;
+    eye.matrix.set(
+      ...[rightward.x, upward.x, -forward.x, position.x],
+      ...[rightward.y, upward.y, -forward.y, position.y],
+      ...[rightward.z, upward.z, -forward.z, position.z],
+      ...[0, 0, 0, 1],
+    );
+    eye.matrixWorldNeedsUpdate = true;
+    eye.updateMatrixWorld(true);
+    eye.projectionMatrix.makePerspective(left, right, top, foot, near, far, eye.coordinateSystem);
+    eye.projectionMatrixInverse.copy(eye.projectionMatrix).invert();
+  };
+
+  const draw = (what: Stage, camera: Camera, target: WebGLRenderTarget | null) => {
+    gl.setRenderTarget(target);
+    gl.clear();
+    gl.render(what, camera);
+  };
+
+  return {
+    load: (next) => {
+      scene = next;
+      count = 0;
+      loadStill(next);
+      loadFigure(next);
+      setLight(next);
+      if (next.light.sunLux > 0) castShade(next);
+      sums.forEach((sum) => {
+        gl.setRenderTarget(sum);
+        gl.clear();
+      });
+    },
+    sample: () => {
+      if (!scene) return;
+      const instant = instantOf(count);
+      const { camera } = scene;
+      (light.aside as IUniform).value = new Vector2(instant.pixelX, instant.pixelY).multiplyScalar(
+        3,
+      );
+      poseFigure((instant.time - 0.5) * camera.shutterS);
+      aimEye(seenAt(scene, instant, widthPx, heightPx));
+      draw(stage, eye, sampled);
+      const [from, to] = count % 2 === 0 ? sums : [sums[1], sums[0]];
+      (add.uniforms.sum as IUniform).value = from.texture;
+      draw(adding, flat, to);
+      count += 1;
+      (shown.uniforms.sum as IUniform).value = to.texture;
+      (shown.uniforms.samples as IUniform).value = count;
+      draw(showing, flat, null);
+    },
+    samples: () => count,
+    linear: () => {
+      const out = new Float32Array(widthPx * heightPx * 4);
+      const last = sums[count % 2];
+      if (last) gl.readRenderTargetPixels(last, 0, 0, widthPx, heightPx, out);
+      return out.map((value) => value / Math.max(1, count));
+    },
+    dispose: () => {
+      [sampled, ...sums, nearShade, farShade].forEach((target) => target.dispose());
+      gl.dispose();
+      gl.forceContextLoss();
+    },
+  };
+}

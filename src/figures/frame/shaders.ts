@@ -1,0 +1,177 @@
+/** What the graphics card computes: light on surfaces, the sky, the sum of samples, and the picture from it. */
+
+export const SURFACE_VERTEX = `
+attribute vec4 colour;
+#ifdef WIRE
+attribute vec2 metres;
+varying vec2 vMetres;
+#endif
+varying vec4 vColour;
+varying vec3 vNormal;
+varying vec3 vPlace;
+void main() {
+  vec4 place = modelMatrix * vec4(position, 1.0);
+  vPlace = place.xyz;
+  vNormal = mat3(modelMatrix) * normal;
+  vColour = colour;
+#ifdef WIRE
+  vMetres = metres;
+#endif
+  gl_Position = projectionMatrix * viewMatrix * place;
+}`;
+
+/**
+ * Luminance of a matt surface: its share of sun, sky, ground and lamps, as the light model adds them. Shade is
+ * looked up twice: near the subject finely, over the ground coarsely.
+ */
+export const SURFACE_FRAGMENT = `
+uniform vec3 toSun;
+uniform float sunLux;
+uniform float skyLux;
+uniform float skyShare;
+uniform float groundLux;
+uniform float lampLux;
+uniform mat4 nearShade;
+uniform mat4 farShade;
+uniform sampler2D nearDepth;
+uniform sampler2D farDepth;
+uniform float nearTexel;
+uniform float farTexel;
+uniform vec2 aside;
+#ifdef WIRE
+uniform vec2 wire;
+varying vec2 vMetres;
+#endif
+varying vec4 vColour;
+varying vec3 vNormal;
+varying vec3 vPlace;
+
+float hashed(vec3 p) {
+  p = fract(p * 0.1031);
+  p += dot(p, p.zyx + 31.32);
+  return fract((p.x + p.y) * p.z);
+}
+// Leaves, seats, grass: light and dark by turns, as large as the detail is, and as light as ever in the mean.
+float mottled(vec3 at) {
+  vec3 i = floor(at);
+  vec3 f = smoothstep(0.0, 1.0, at - i);
+  float low = mix(mix(hashed(i), hashed(i + vec3(1, 0, 0)), f.x), mix(hashed(i + vec3(0, 1, 0)), hashed(i + vec3(1, 1, 0)), f.x), f.y);
+  i.z += 1.0;
+  float high = mix(mix(hashed(i), hashed(i + vec3(1, 0, 0)), f.x), mix(hashed(i + vec3(0, 1, 0)), hashed(i + vec3(1, 1, 0)), f.x), f.y);
+  return mix(low, high, f.z) * 2.0 - 1.0;
+}
+
+float lit(mat4 shade, sampler2D depths, float texel, float bias) {
+  vec3 at = (shade * vec4(vPlace, 1.0)).xyz * 0.5 + 0.5;
+  if (any(lessThan(at, vec3(0.0))) || any(greaterThan(at, vec3(1.0)))) return 1.0;
+  // Each sample looks a little aside: the mean of all is soft.
+  return texture2D(depths, at.xy + aside * texel).r + bias < at.z ? 0.0 : 1.0;
+}
+
+void main() {
+#ifdef WIRE
+  vec2 cell = mod(vMetres, wire.x);
+  if (cell.x > wire.y && cell.y > wire.y) discard;
+#endif
+  vec3 n = normalize(vNormal);
+#ifdef WIRE
+  if (!gl_FrontFacing) n = -n;
+#endif
+  float sun = max(0.0, dot(n, toSun)) * sunLux;
+  if (sun > 0.0) sun *= min(lit(nearShade, nearDepth, nearTexel, 0.002), lit(farShade, farDepth, farTexel, 0.0008));
+  float sky = skyLux * skyShare * (0.5 + 0.5 * n.z);
+  float ground = groundLux * (0.5 - 0.5 * n.z);
+  float tone = vColour.a > 0.0 ? 1.0 + 0.45 * mottled(vPlace / vColour.a) : 1.0;
+  gl_FragColor = vec4(vColour.rgb * tone * (sun + sky + ground + lampLux) / 3.14159265, 1.0);
+}`;
+
+export const DEPTH_VERTEX = `
+void main() {
+  gl_Position = projectionMatrix * viewMatrix * modelMatrix * vec4(position, 1.0);
+}`;
+export const DEPTH_FRAGMENT = `void main() { gl_FragColor = vec4(1.0); }`;
+
+export const SKY_VERTEX = `
+varying vec3 vToward;
+void main() {
+  vToward = position;
+  vec4 at = projectionMatrix * mat4(mat3(viewMatrix)) * vec4(position, 1.0);
+  gl_Position = at.xyww;
+}`;
+/** The two skies of the core's \`skyShape\`, blended; under a roof an even wall. Scales are nits for a shape of one. */
+export const SKY_FRAGMENT = `
+uniform float clearScale;
+uniform float overcastScale;
+uniform vec3 toSun;
+uniform float wallNits;
+uniform vec3 tint;
+varying vec3 vToward;
+float shape(float a, float b, float c, float d, float e, float up, float cosine) {
+  float fromSun = acos(clamp(cosine, -1.0, 1.0));
+  float gradation = 1.0 + a * exp(b / max(0.01, up));
+  float indicatrix = 1.0 + c * (exp(d * fromSun) - exp(d * 1.5707963));
+  return gradation * (indicatrix + e * cosine * cosine);
+}
+void main() {
+  vec3 toward = normalize(vToward);
+  float up = max(0.0, toward.z);
+  float cosine = dot(toward, toSun);
+  float clear = clearScale * shape(-1.0, -0.32, 10.0, -3.0, 0.45, up, cosine);
+  float overcast = overcastScale * shape(4.0, -0.7, 0.0, -1.0, 0.0, up, cosine);
+  vec3 sky = clear * tint + vec3(overcast);
+  gl_FragColor = vec4(wallNits > 0.0 ? vec3(wallNits) : sky, 1.0);
+}`;
+
+export const FULL_VERTEX = `
+varying vec2 vAt;
+void main() {
+  vAt = position.xy * 0.5 + 0.5;
+  gl_Position = vec4(position.xy, 0.0, 1.0);
+}`;
+
+export const ADD_FRAGMENT = `
+uniform sampler2D sum;
+uniform sampler2D sampled;
+uniform float perNit;
+varying vec2 vAt;
+void main() {
+  gl_FragColor = vec4(texture2D(sum, vAt).rgb + texture2D(sampled, vAt).rgb * perNit, 1.0);
+}`;
+
+/** From the mean of all samples to the picture: grain, the highlight's end, one curve, paper and ink. */
+export const PICTURE_FRAGMENT = `
+uniform sampler2D sum;
+uniform float samples;
+uniform float clippedAt;
+uniform vec2 grain;
+uniform vec3 paper;
+uniform vec3 ink;
+varying vec2 vAt;
+
+float hash(vec2 at, float seed) {
+  vec3 p = fract(vec3(at.xyx) * vec3(0.1031, 0.1030, 0.0973) + seed);
+  p += dot(p, p.yzx + 33.33);
+  return fract((p.x + p.y) * p.z);
+}
+float normal(float seed) {
+  float u = max(1e-6, hash(gl_FragCoord.xy, seed));
+  float v = hash(gl_FragCoord.xy, seed + 0.37);
+  return sqrt(-2.0 * log(u)) * cos(6.2831853 * v);
+}
+float toned(float x) {
+  if (x <= 0.5) return max(0.0, x);
+  float share = min(1.0, (x - 0.5) / (clippedAt - 0.5));
+  return 1.0 - 0.5 * pow(1.0 - share, (clippedAt - 0.5) / 0.5);
+}
+float encoded(float x) {
+  return x <= 0.0031308 ? 12.92 * x : 1.055 * pow(x, 1.0 / 2.4) - 0.055;
+}
+void main() {
+  vec3 x = texture2D(sum, vAt).rgb / samples;
+  for (int i = 0; i < 3; i++) {
+    float noise = sqrt(max(0.0, grain.x * x[i] + grain.y));
+    float value = min(clippedAt, x[i] + noise * normal(0.11 + 0.23 * float(i)));
+    x[i] = encoded(toned(value));
+  }
+  gl_FragColor = vec4(mix(ink, paper, x), 1.0);
+}`;

@@ -1,0 +1,39 @@
+import type { FigureKind } from '@/core';
+import type { SubjectPreset } from './subjects';
+
+/** Which figure a subject is drawn as. */
+const FIGURES: Readonly<Record<string, FigureKind>> = {
+  'field-player': 'running',
+  'field-player-swing': 'swinging',
+  standing: 'standing',
+  'kingfisher-perched': 'perched',
+  'kingfisher-dive': 'flying',
+  'sprint-canoe': 'paddling',
+  walker: 'running',
+  'distance-runner': 'running',
+  sprinter: 'running',
+  cyclist: 'riding',
+  'galloping-horse': 'horse',
+  skier: 'skiing',
+  swimmer: 'swimming',
+  diver: 'diving',
+  'court-jump': 'jumping',
+  climber: 'climbing',
+  batter: 'batting',
+  'hockey-ball': 'ball',
+  'spiked-ball': 'ball',
+  'served-ball': 'ball',
+  'small-bird-perched': 'perched',
+  'small-bird-flight': 'flying',
+  duck: 'flying',
+  gull: 'flying',
+  heron: 'flying',
+  'butterfly-flight': 'butterfly',
+  'butterfly-flower': 'butterfly',
+  hare: 'fourLegs',
+  deer: 'fourLegs',
+};
+
+/** The figure of a subject, or of the preset that one's own was made of. */
+export const figureOf = ({ id, basedOn }: Pick<SubjectPreset, 'id' | 'basedOn'>): FigureKind =>
+  FIGURES[basedOn ?? id] ?? 'standing';
