@@ -78,7 +78,7 @@ function buildThree() {
     .flatMap((name) => {
       const text = readFileSync(path.join(FRAME, name), 'utf8');
       const [, list = ''] = /import \{([^}]*)\} from 'three'/.exec(text) ?? [];
-      return list.split(',').map((one) => one.trim());
+      return list.split(',').map((one) => one.trim().split(' as ')[0]);
     })
     .filter((one) => one && !one.startsWith('type '));
   buildSync({

@@ -52,14 +52,14 @@ export function ThroughLens() {
           scene={scene}
           label={`Through the lens: ${view.subject.name}, ${percent(view.fill)} of the frame, ${lightInWords(answer).toLowerCase()}, ${settingsInWords(answer.exposure.settings)}`}
           {...size}
-          instead={
+          instead={(why) => (
             <View className="gap-1 p-3" style={{ width: box.width }}>
               <Text kind="small" ink="quiet">
-                This browser has no WebGL 2 to draw the frame with. From the side, in lines:
+                {`The frame can’t be drawn in this browser (${why}). From the side, in lines:`}
               </Text>
               <SideView />
             </View>
-          }
+          )}
         />
       ) : null}
     </View>

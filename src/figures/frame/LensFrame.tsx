@@ -30,7 +30,7 @@ interface Props {
   readonly widthPx: number;
   readonly heightPx: number;
   /** What stands there where the browser can't draw so. */
-  readonly instead: ReactNode;
+  readonly instead: (why: string) => ReactNode;
 }
 
 /** What the camera takes, drawn sample by sample while nothing moves. */
@@ -38,7 +38,7 @@ export function LensFrame({ scene, label, widthPx, heightPx, instead }: Props) {
   const inks = useInks();
   const place = useRef<HTMLDivElement>(null);
   const [renderer, setRenderer] = useState<FrameRenderer>();
-  const [refused, setRefused] = useState(false);
+  const [refused, setRefused] = useState<string>();
 
   useEffect(() => {
     const canvas = document.createElement('canvas');
@@ -54,8 +54,8 @@ export function LensFrame({ scene, label, widthPx, heightPx, instead }: Props) {
         place.current.replaceChildren(canvas);
         setRenderer(made);
       })
-      .catch(() => {
-        if (!left) setRefused(true);
+      .catch((problem: unknown) => {
+        if (!left) setRefused(problem instanceof Error ? problem.message : String(problem));
       });
     return () => {
       left = true;
@@ -80,7 +80,7 @@ export function LensFrame({ scene, label, widthPx, heightPx, instead }: Props) {
     return () => cancelAnimationFrame(frame);
   }, [renderer, scene]);
 
-  if (refused) return instead;
+  if (refused !== undefined) return instead(refused);
   return (
     <View role="img" aria-label={label} style={{ width: widthPx, height: heightPx }}>
       {createElement('div', { ref: place, style: { width: widthPx, height: heightPx } })}
