@@ -68,6 +68,22 @@ function GroundPicture() {
   );
 }
 
+/** The frame in the plan's place; upright there is room for the plan under it. */
+function LensPicture() {
+  const level = useLooked('setup').setup.choice.orientation === 'level';
+  if (useShape() === 'level') return <ThroughLens />;
+  return (
+    <View className="flex-1">
+      <View className={`border-b border-ink ${level ? 'aspect-[3/2] max-h-[65%]' : 'flex-[3]'}`}>
+        <ThroughLens />
+      </View>
+      <View className={level ? 'min-h-0 flex-1' : 'flex-[2]'}>
+        <GroundPicture />
+      </View>
+    </View>
+  );
+}
+
 function useDrawing(): () => void {
   const router = useRouter();
   const { id } = useLooked('shoot').shoot;
@@ -80,27 +96,11 @@ function GroundPhone() {
   const close = () => setTool(undefined);
   const searching = tool === 'search';
   const looking = tool === 'lens';
-  const level = useLooked('setup').setup.choice.orientation === 'level';
   const sheet = tool && SHEETS[tool];
   return (
     <PhoneFrame
       title={TITLE}
-      picture={
-        looking ? (
-          <View className="flex-1">
-            <View
-              className={`border-b border-ink ${level ? 'aspect-[3/2] max-h-[65%]' : 'flex-[3]'}`}
-            >
-              <ThroughLens />
-            </View>
-            <View className={level ? 'min-h-0 flex-1' : 'flex-[2]'}>
-              <GroundPicture />
-            </View>
-          </View>
-        ) : (
-          <GroundPicture />
-        )
-      }
+      picture={looking ? <LensPicture /> : <GroundPicture />}
       contentKey={searching ? 'search' : 'here'}
       tools={
         <ToolRow

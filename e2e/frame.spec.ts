@@ -1,0 +1,324 @@
+/**
+ * The true picture measured in its own pixels against what the core computes, within five in a hundred or a pixel:
+ * scenes are made here, drawn by the browser, and their linear light is read back.
+ */
+import { test as base, expect, type Page } from '@playwright/test';
+import { buildSync } from 'esbuild';
+import path from 'node:path';
+import {
+  alongBearing,
+  backgroundBlur,
+  depthOfField,
+  grainOf,
+  imageSize,
+  motionSmear,
+  pan,
+  pixelPitchMm,
+  shadowLength,
+  type Figure,
+  type MovingPart,
+  type Point3,
+  type Scene,
+  type Solid,
+} from '../src/core';
+import { projector } from '../src/core/motion/projection';
+import type { FrameRenderer } from '../src/figures/frame/renderer';
+
+const SENSOR = { widthMm: 36, heightMm: 24, widthPx: 6000, heightPx: 4000 };
+const [WIDTH, HEIGHT] = [300, 200];
+const PX_PER_MM = WIDTH / SENSOR.widthMm;
+const GREY = 0.157;
+const LUX = 1000;
+const EYE: Point3 = { x: 0, y: 0, z: 1.5 };
+
+const body = (change: Partial<MovingPart> = {}): MovingPart => ({
+  ...{ name: 'body', role: 'body', aheadM: 0, leftM: 0, upM: 0, bodyShare: 1 },
+  ...change,
+});
+
+/** A grey ball at a distance to the north, that goes east at a speed. */
+const ballAt = (distanceM: number, diameterM: number, speedMs = 0): Figure => {
+  const end = (upM: number) => ({ aheadM: 0, leftM: 0, upM, part: 'body' });
+  return {
+    subject: { heightM: diameterM, speedMs },
+    parts: [body()],
+    path: { position: { x: 0, y: distanceM, z: EYE.z }, headingDeg: 90 },
+    facingDeg: 90,
+    pieces: [
+      {
+        ...{ shape: 'ball', from: end(-diameterM / 2), to: end(diameterM / 2) },
+        ...{ fromRadiusM: diameterM / 2, toRadiusM: diameterM / 2 },
+        ...{ material: 'line', reflectance: GREY },
+      },
+    ],
+  };
+};
+const point = (at: Point3, radiusM: number): Solid => ({
+  ...{ shape: 'ellipsoid', middle: at, radiiM: { x: radiusM, y: radiusM, z: radiusM } },
+  ...{ material: 'line', reflectance: GREY },
+});
+const NOBODY: Figure = { ...ballAt(1, 1), pieces: [] };
+
+/** Everything lit evenly from all sides, on black ground under a black sky. */
+function sceneOf(
+  focusM: number,
+  camera: Partial<Scene['camera']> = {},
+  rest: Partial<Omit<Scene, 'camera'>> = {},
+): Scene {
+  return {
+    camera: {
+      ...{ position: EYE, aim: { x: 0, y: focusM, z: EYE.z } },
+      ...{ focalMm: 200, aperture: 22, shutterS: 1e-5, sensor: SENSOR },
+      ...{ orientation: 'level', shakeS: 1e9, ...camera },
+    },
+    exposure: { ev: Math.log2(LUX / 2.5), lossStops: 0, liftStops: 0, isoStops: 0 },
+    light: {
+      ...{ toSun: { x: 0, y: 0, z: 1 }, sunLux: 0, skyLux: 0, cloud: 1, subjectSkyView: 0.5 },
+      ...{ lampLux: LUX, groundReflectance: 0, share: 1, indoors: false },
+    },
+    ground: { material: 'line', reflectance: 0 },
+    solids: [],
+    figure: NOBODY,
+    ...rest,
+  };
+}
+
+interface Drawn {
+  /** Luminance, rows from the foot. */
+  readonly light: readonly number[];
+  /** Green of the picture as shown, 0 to 255, rows from the head. */
+  readonly shown: readonly number[];
+}
+interface Drawing {
+  readonly createFrameRenderer: (
+    canvas: HTMLCanvasElement,
+    widthPx: number,
+    heightPx: number,
+    paper: { white: number[]; black: number[] },
+  ) => FrameRenderer;
+}
+
+const draw = (page: Page, scene: Scene, samples = 64): Promise<Drawn> =>
+  page.evaluate(
+    ([what, count, width, height]) => {
+      const { createFrameRenderer } = window as unknown as Drawing;
+      const canvas = document.createElement('canvas');
+      const paper = { white: [1, 1, 1], black: [0, 0, 0] };
+      const frame = createFrameRenderer(canvas, width, height, paper);
+      frame.load(what);
+      for (let i = 0; i < count; i += 1) frame.sample();
+      const linear = frame.linear();
+      const flat = document.createElement('canvas');
+      [flat.width, flat.height] = [width, height];
+      const pen = flat.getContext('2d') as CanvasRenderingContext2D;
+      pen.drawImage(canvas, 0, 0);
+      const { data } = pen.getImageData(0, 0, width, height);
+      frame.dispose();
+      return {
+        light: Array.from(
+          { length: width * height },
+          (_, i) =>
+            0.2126 * (linear[4 * i] as number) +
+            0.7152 * (linear[4 * i + 1] as number) +
+            0.0722 * (linear[4 * i + 2] as number),
+        ),
+        shown: Array.from({ length: width * height }, (_, i) => data[4 * i + 1] as number),
+      };
+    },
+    [scene, samples, WIDTH, HEIGHT] as const,
+  );
+
+const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
+const column = ({ light }: Drawn, x: number) =>
+  Array.from({ length: HEIGHT }, (_, y) => light[y * WIDTH + x] as number);
+/** Light of each column, all rows together. */
+const across = (drawn: Drawn) => Array.from({ length: WIDTH }, (_, x) => sum(column(drawn, x)));
+/** How wide a profile is: its sum over its height. */
+const widthOf = (profile: readonly number[]): number => sum(profile) / Math.max(...profile);
+/** Light of the nine pixels in the middle, in the mean. */
+const middleOf = ({ light }: Drawn): number =>
+  sum(
+    [-1, 0, 1].flatMap((dy) =>
+      [-1, 0, 1].map((dx) => light[(HEIGHT / 2 + dy) * WIDTH + WIDTH / 2 + dx] as number),
+    ),
+  ) / 9;
+/** Diameter of an even disc in the middle: its light over its brightness is its area. */
+const discPx = (drawn: Drawn): number =>
+  2 * Math.sqrt(sum(drawn.light) / middleOf(drawn) / Math.PI);
+
+/** Within five in a hundred, or a pixel. */
+function expectNear(measuredPx: number, computedPx: number): void {
+  expect(Math.abs(measuredPx - computedPx)).toBeLessThan(Math.max(1, computedPx * 0.05));
+}
+
+const test = base.extend<{ readonly drawing: Page }>({
+  drawing: async ({ page }, run) => {
+    const root = path.resolve(__dirname, '..');
+    const { outputFiles } = buildSync({
+      stdin: {
+        contents:
+          "import { createFrameRenderer } from '@/figures/frame/renderer'; window.createFrameRenderer = createFrameRenderer;",
+        resolveDir: root,
+        loader: 'ts',
+      },
+      ...{ bundle: true, write: false, format: 'iife', alias: { '@': path.join(root, 'src') } },
+    });
+    await page.goto('about:blank');
+    await page.addScriptTag({ content: outputFiles[0]?.text ?? '' });
+    await run(page);
+  },
+});
+
+test(
+  'sizes, blur, depth: as the lens formulas have them',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const ball = await draw(page, sceneOf(30, {}, { figure: ballAt(30, 1.8) }));
+    const sizePx = imageSize({ sizeM: 1.8, distanceM: 30, focalMm: 200 }) * PX_PER_MM;
+    expectNear(widthOf(column(ball, WIDTH / 2)), sizePx);
+
+    // A point at twice the distance, through an open lens.
+    const behind = point({ x: 0, y: 40, z: EYE.z }, 0.01);
+    const open = { focalMm: 200, aperture: 2.8 };
+    const blurred = await draw(page, sceneOf(20, open, { solids: [behind] }), 128);
+    const { discMm } = backgroundBlur({ ...open, subjectM: 20, backgroundM: 40 });
+    expectNear(discPx(blurred), discMm * PX_PER_MM);
+
+    // At both limits of the depth of field the disc is the circle that they are reckoned by.
+    const cocMm = 1;
+    const long = { focalMm: 400, aperture: 2.8 };
+    const limits = depthOfField({ ...long, distanceM: 20, cocMm });
+    for (const y of [limits.nearM, limits.farM]) {
+      const solids = [point({ x: 0, y, z: EYE.z }, 0.015)];
+      const drawn = await draw(page, sceneOf(20, long, { solids }), 160);
+      expectNear(discPx(drawn), cocMm * PX_PER_MM);
+    }
+  },
+);
+
+test(
+  'motion: a crossing ball, and the background of a pan',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const shutterS = 1 / 60;
+    const figure = ballAt(30, 0.1, 9);
+    const drawn = await draw(page, sceneOf(30, { shutterS }, { figure }), 128);
+    const [smear] = motionSmear({
+      ...{ subject: figure.subject, parts: figure.parts, path: figure.path, shutterS },
+      camera: { position: EYE, aim: { x: 0, y: 30, z: EYE.z }, focalMm: 200, sensor: SENSOR },
+    });
+    expectNear(widthOf(across(drawn)), (smear?.onSensorMm ?? 0) * PX_PER_MM);
+
+    const following = { part: 'body', rateError: 0 };
+    const wall = [point({ x: 0, y: 60, z: EYE.z }, 0.1)];
+    const panned = sceneOf(30, { shutterS, pan: following }, { figure: NOBODY, solids: wall });
+    const streak = await draw(page, { ...panned, figure: { ...figure, pieces: [] } }, 128);
+    const { streakMm } = pan({
+      ...{ speedMs: 9, closestM: 30, offsetM: 0, focalMm: 200, shutterS, skillSigma: 0.1 },
+    });
+    expectNear(widthOf(across(streak)), streakMm * PX_PER_MM);
+    // What is followed stands still.
+    const held = await draw(page, sceneOf(30, { shutterS, pan: following }, { figure }), 64);
+    const ballPx = imageSize({ sizeM: 0.1, distanceM: 30, focalMm: 200 }) * PX_PER_MM;
+    expectNear(widthOf(column(held, WIDTH / 2)), ballPx);
+    expect(Math.max(...held.light)).toBeGreaterThan(0.15);
+  },
+);
+
+test('a post’s shadow lies as the sun has it', { tag: '@once' }, async ({ drawing: page }) => {
+  const sun = { azimuthDeg: 240, altitudeDeg: 35 };
+  const foot = { x: 0, y: 20, z: 0 };
+  const camera = { position: { x: 0, y: 0, z: 30 }, aim: foot, focalMm: 135, sensor: SENSOR };
+  const post: Solid = {
+    ...{ shape: 'rod', from: foot, to: { ...foot, z: 2 }, radiusM: 0.12 },
+    ...{ material: 'line', reflectance: 0.3 },
+  };
+  const scene = sceneOf(1, camera, { solids: [post] });
+  const drawn = await draw(page, {
+    ...scene,
+    ground: { material: 'line', reflectance: 0.2 },
+    light: {
+      ...{ ...scene.light, lampLux: 0, sunLux: 40_000, skyLux: 8000, cloud: 0 },
+      toSun: alongBearing(sun.azimuthDeg, sun.altitudeDeg),
+    },
+    exposure: { ...scene.exposure, ev: 13 },
+  });
+  const project = projector(camera);
+  const away = alongBearing(sun.azimuthDeg + 180);
+  const lengthM = shadowLength(2, sun.altitudeDeg);
+  const lightAt = (alongM: number, asideM: number): number => {
+    const at = {
+      x: foot.x + away.x * alongM - away.y * asideM,
+      y: foot.y + away.y * alongM + away.x * asideM,
+      z: 0,
+    };
+    const image = project(at) ?? { x: 0, y: 0 };
+    const [x, y] = [WIDTH / 2 + image.x * PX_PER_MM, HEIGHT / 2 + image.y * PX_PER_MM];
+    return drawn.light[Math.floor(y) * WIDTH + Math.floor(x)] as number;
+  };
+  const lit = lightAt(lengthM * 0.5, 0.8);
+  const shaded = lightAt(lengthM * 0.5, 0);
+  // Sky alone against sky and sun: 8000 to 8000 + 40 000 · sin 35°.
+  expect(shaded / lit).toBeCloseTo(8000 / (8000 + 40_000 * Math.sin((35 * Math.PI) / 180)), 1);
+  const half = (lit + shaded) / 2;
+  expect(lightAt(lengthM * 0.95, 0)).toBeLessThan(half);
+  expect(lightAt(lengthM * 1.05 + 0.1, 0)).toBeGreaterThan(half);
+  expect(lightAt(lengthM * 0.8, 0.3)).toBeGreaterThan(half);
+  expect(lightAt(lengthM * 0.8, -0.3)).toBeGreaterThan(half);
+});
+
+test(
+  'exposure: grey where it is metered, a stop doubles it, highlights end, grain grows',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const card: Solid = {
+      ...{ shape: 'prism', fromM: 0, toM: 5 },
+      footprint: [
+        { x: -3, y: 10 },
+        { x: 3, y: 10 },
+        { x: 3, y: 11 },
+        { x: -3, y: 11 },
+      ],
+      ...{ material: 'line', reflectance: GREY },
+    };
+    const scene = sceneOf(10, {}, { solids: [card] });
+    const exposed = (change: Partial<Scene['exposure']>): Scene => ({
+      ...scene,
+      exposure: { ...scene.exposure, ...change },
+    });
+    const { ev } = scene.exposure;
+    const grey = middleOf(await draw(page, scene, 4));
+    expect(Math.abs(Math.log2(grey / 0.18))).toBeLessThan(0.1);
+    for (const change of [{ ev: ev - 1 }, { liftStops: 1 }, { lossStops: -1 }]) {
+      expect(middleOf(await draw(page, exposed(change), 4)) / grey).toBeCloseTo(2, 2);
+    }
+    // Three stops over grey is where it ends: common practice, no source.
+    const mid = Math.floor(HEIGHT / 2) * WIDTH + WIDTH / 2;
+    const over = await draw(page, exposed({ ev: ev - 3.3 }), 4);
+    expect(over.shown[mid]).toBe(255);
+    const under = await draw(page, exposed({ ev: ev - 2 }), 4);
+    expect(under.shown[mid]).toBeLessThan(250);
+
+    // A sensor of few large pixels, so that each drawn one is one of its own.
+    const coarse = { ...SENSOR, widthPx: WIDTH, heightPx: HEIGHT };
+    const variance = async (isoStops: number) => {
+      const grained = { ...exposed({ isoStops }), camera: { ...scene.camera, sensor: coarse } };
+      const { shown } = await draw(page, grained, 4);
+      const decoded = shown.flatMap((value, i) => {
+        const [x, y] = [i % WIDTH, Math.floor(i / WIDTH)];
+        const inside = Math.abs(x - WIDTH / 2) < 60 && Math.abs(y - HEIGHT / 2) < 30;
+        return inside ? [((value / 255 + 0.055) / 1.055) ** 2.4] : [];
+      });
+      const mean = sum(decoded) / decoded.length;
+      return sum(decoded.map((value) => (value - mean) ** 2)) / decoded.length;
+    };
+    const computed = (isoStops: number) => {
+      const { shot, read } = grainOf({ isoStops, liftStops: 0 }, pixelPitchMm(coarse), 1);
+      return shot * 0.18 + read;
+    };
+    const [low, high] = [await variance(12), await variance(13)];
+    expect(high / low / (computed(13) / computed(12))).toBeCloseTo(1, 1);
+    expect(low / computed(12)).toBeGreaterThan(0.9);
+    expect(low / computed(12)).toBeLessThan(1.1);
+  },
+);
