@@ -117,15 +117,16 @@ export function createFrameRenderer(
   heightPx: number,
   paper: Paper,
 ): FrameRenderer {
-  const gl = new WebGLRenderer({
-    canvas,
+  const context = canvas.getContext('webgl2', {
     antialias: false,
     depth: false,
     preserveDrawingBuffer: true,
   });
+  if (!context) throw new Error('no WebGL 2');
+  const gl = new WebGLRenderer({ canvas, context });
   if (!gl.extensions.has('EXT_color_buffer_float')) {
     gl.dispose();
-    throw new Error('this browser can not add up light');
+    throw new Error('no sums of light');
   }
   gl.autoClear = false;
   gl.setPixelRatio(1);
