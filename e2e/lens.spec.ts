@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, groundTool, headline, onPhone, positionHandle, test } from './app';
+import { expect, goTo, groundTool, headline, onPhone, positionHandle, test } from './app';
 
 const picture = (page: Page) => page.getByRole('img', { name: /^Through the lens/ });
 
@@ -46,6 +46,24 @@ test('through the lens: what the camera takes, and it follows time and place', a
   else await page.getByRole('button', { name: 'Put the lens away' }).click();
   await expect(picture(page)).toBeHidden();
 });
+
+test(
+  'the lens stays up from step to step, and the picture follows the dials',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/settings');
+    await expect(headline(page)).toBeVisible();
+    await page.getByRole('button', { name: 'Look through the lens' }).click();
+    await expect(picture(page)).toHaveAccessibleName(/f\/2\.8 · ISO 160$/);
+    await page.getByRole('button', { name: 'Aperture: more' }).click();
+    await expect(picture(page)).toHaveAccessibleName(/f\/3\.2 · /);
+    await goTo(page, 'Ground');
+    await expect(picture(page)).toBeVisible();
+    await groundTool(page, 'Lens');
+    await goTo(page, 'Settings');
+    await expect(page.getByRole('button', { name: 'Look through the lens' })).toBeVisible();
+  },
+);
 
 test(
   'where the browser can’t draw it that is said, and the line drawing stands there',

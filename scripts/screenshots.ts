@@ -19,6 +19,8 @@ interface Shot {
   readonly to?: string | RegExp;
   /** Quarter hours that the time is moved on. */
   readonly quarters?: number;
+  /** How long it is looked at until it is whole. */
+  readonly waitMs?: number;
 }
 /** One picture, of one or several side by side. */
 interface Picture {
@@ -29,6 +31,8 @@ interface Picture {
 
 const step = (shoot: string, ...steps: readonly string[]): readonly Shot[] =>
   steps.map((at) => ({ at: `/shoot/demo-${shoot}/${at}` }));
+/** A frame without a graphics card. */
+const FRAME_MS = 12_000;
 const GROUND = '/shoot/demo-larkmoor/ground';
 const tool = (name: string, at = GROUND): Shot => ({ at, press: [name] });
 
@@ -79,6 +83,16 @@ const PICTURES: readonly Picture[] = [
     ],
   },
   {
+    name: 'lens-phone',
+    size: PHONE,
+    shots: [
+      { ...tool('Lens'), waitMs: FRAME_MS },
+      { ...tool('Lens'), waitMs: FRAME_MS, quarters: 7 },
+      { ...tool('Lens', '/shoot/demo-alder-reach/ground'), waitMs: FRAME_MS },
+      { ...tool('Lens', '/shoot/demo-tern-water/ground'), waitMs: FRAME_MS },
+    ],
+  },
+  {
     name: 'kit-phone',
     size: PHONE,
     shots: step('larkmoor', 'kit/bag', 'kit/frames', 'kit/weather', 'kit/pack'),
@@ -91,8 +105,14 @@ const PICTURES: readonly Picture[] = [
       { at: GROUND, press: ['All positions and marks in figures', 'Sort by Distance'] },
     ],
   },
-  { name: 'light-wide', size: WIDE, shots: [{ at: '/shoot/demo-larkmoor/light', quarters: 3 }] },
-  { name: 'settings-wide', size: WIDE, shots: [{ at: '/shoot/demo-tern-water/settings' }] },
+  {
+    name: 'light-and-settings-wide',
+    size: WIDE,
+    shots: [
+      { at: '/shoot/demo-larkmoor/light', quarters: 3 },
+      { at: '/shoot/demo-tern-water/settings' },
+    ],
+  },
   { name: 'day-wide', size: WIDE, shots: [{ at: '/shoot/demo-tern-water/day' }] },
 ];
 
@@ -142,7 +162,7 @@ async function saveSheet(page: Page, shots: readonly string[], name: string): Pr
 }
 
 async function taken(page: Page, base: string, shot: Shot): Promise<Buffer> {
-  const { at, press = [], to, quarters = 0 } = shot;
+  const { at, press = [], to, quarters = 0, waitMs = 0 } = shot;
   await page.goto(`${base}${at}`);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForTimeout(2000);
@@ -167,6 +187,7 @@ async function taken(page: Page, base: string, shot: Shot): Promise<Buffer> {
       .evaluate((found) => found.scrollIntoView());
     await page.waitForTimeout(400);
   }
+  await page.waitForTimeout(waitMs);
   return page.screenshot();
 }
 

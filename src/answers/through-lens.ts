@@ -17,7 +17,7 @@ import type { Answer } from './answer';
 import { planLines } from './extent';
 import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
-import { figureOf } from '@/presets/subject-figures';
+import { figureOf, plumageOf } from '@/presets/subject-figures';
 
 /** A view at a minute as the scene that its frame is drawn from. */
 
@@ -55,7 +55,9 @@ function solidsOf({ ground, features }: Site): Scene['solids'] {
 const figures = new WeakMap<View['subject'], Figure['pieces']>();
 
 function figureIn({ subject, running, mark }: View): Figure {
-  const pieces = figures.get(subject) ?? figurePieces(figureOf(subject), subject);
+  const pieces =
+    figures.get(subject) ??
+    figurePieces(figureOf(subject), { ...subject, plumage: plumageOf(subject) });
   figures.set(subject, pieces);
   const { parts, path } = running;
   const goes = subject.speedMs >= LOOKS_AHEAD_FROM_MS;

@@ -1,4 +1,4 @@
-import type { FigureKind } from '@/core';
+import type { FigureKind, Plumage } from '@/core';
 import type { SubjectPreset } from './subjects';
 
 /** Which figure a subject is drawn as. */
@@ -37,3 +37,14 @@ const FIGURES: Readonly<Record<string, FigureKind>> = {
 /** The figure of a subject, or of the preset that one's own was made of. */
 export const figureOf = ({ id, basedOn }: Pick<SubjectPreset, 'id' | 'basedOn'>): FigureKind =>
   FIGURES[basedOn ?? id] ?? 'standing';
+
+const PLUMAGES: Readonly<Record<string, Plumage>> = {
+  'kingfisher-perched': 'blueAndRust',
+  'kingfisher-dive': 'blueAndRust',
+  gull: 'grey',
+  heron: 'grey',
+};
+
+/** What a bird wears; brown unless said. */
+export const plumageOf = ({ id, basedOn }: Pick<SubjectPreset, 'id' | 'basedOn'>): Plumage =>
+  PLUMAGES[basedOn ?? id] ?? 'brown';

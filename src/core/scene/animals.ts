@@ -1,57 +1,80 @@
-import { ball, BODY, coloured, joint, limb, partJoint, type Modelled } from './pieces';
-import type { Joint, Piece } from './types';
+import {
+  ball,
+  BODY,
+  coloured,
+  joint,
+  limb,
+  partJoint,
+  type Modelled,
+  type Plumage,
+} from './pieces';
+import type { Joint, Piece, Surface } from './types';
 
 /** Birds and beasts of plain pieces, true to the size of their subject. */
 
-const BACK = coloured('blue', 0.14);
-const BREAST = coloured('rust', 0.28);
 const BILL = coloured('dark', 0.06);
-const FEATHER = coloured('stone', 0.3);
+const WING = coloured('rust', 0.28);
+
+/** Back and breast. */
+const PLUMAGES: Readonly<Record<Plumage, readonly [Surface, Surface]>> = {
+  brown: [coloured('wood', 0.14), coloured('stone', 0.35)],
+  grey: [coloured('stone', 0.25), coloured('pale', 0.6)],
+  blueAndRust: [coloured('blue', 0.14), coloured('rust', 0.28)],
+};
 const FUR = coloured('wood', 0.18);
 
 /** A bird that sits, its bill towards where it looks. */
-export function perched({ heightM: h, parts }: Modelled): readonly Piece[] {
+export function perched({ heightM: h, parts, plumage = 'brown' }: Modelled): readonly Piece[] {
+  const [back, breast] = PLUMAGES[plumage];
   const body = partJoint(parts, 'body') ? BODY : undefined;
   const head = partJoint(parts, 'head')?.part ?? partJoint(parts, 'throat')?.part ?? body;
   const at = (aheadM: number, upM: number, part = body) => joint(aheadM * h, 0, upM * h, part);
   const skull = at(0.14, 0.84, head);
   return [
-    ball(at(-0.12, 0.2), at(0.1, 0.78), 0.2 * h, BREAST),
-    ball(at(-0.24, 0.22), at(0.02, 0.8), 0.18 * h, BACK),
-    limb(at(-0.2, 0.25), at(-0.42, -0.05), 0.07 * h, 0.03 * h, BACK),
-    ball(at(0.06, 0.78, head), at(0.24, 0.9, head), 0.15 * h, BACK),
+    ball(at(-0.12, 0.2), at(0.1, 0.78), 0.2 * h, breast),
+    ball(at(-0.24, 0.22), at(0.02, 0.8), 0.18 * h, back),
+    limb(at(-0.2, 0.25), at(-0.42, -0.05), 0.07 * h, 0.03 * h, back),
+    ball(at(0.06, 0.78, head), at(0.24, 0.9, head), 0.15 * h, back),
     limb(at(0.24, 0.84, head), at(0.52, 0.78, head), 0.04 * h, 0.006 * h, BILL),
     ball(at(0.1, 0.7, head), at(0.22, 0.76, head), 0.1 * h, coloured('pale', 0.6)),
     ...([-1, 1] as const).map((left) => {
       const eye: Joint = { ...skull, aheadM: 0.22 * h, leftM: left * 0.09 * h, upM: 0.88 * h };
       return limb(eye, { ...eye, upM: eye.upM + 0.01 * h }, 0.028 * h, 0.028 * h, BILL);
     }),
-    limb(at(0, 0.2), at(0.02, 0), 0.025 * h, 0.02 * h, BREAST),
+    limb(at(0, 0.2), at(0.02, 0), 0.025 * h, 0.02 * h, breast),
   ];
 }
 
 /** A bird on the wing: the named tip one side, its like on the other. */
-export function flying({ heightM: h, depthM, parts }: Modelled): readonly Piece[] {
+export function flying({
+  heightM: h,
+  depthM,
+  parts,
+  plumage = 'brown',
+}: Modelled): readonly Piece[] {
+  const [back, breast] = PLUMAGES[plumage];
   const body = partJoint(parts, 'body') ?? joint(0, 0, h / 2, BODY);
   const tip = partJoint(parts, 'wing tip') ?? joint(0, h, h, BODY);
   const long = Math.max(depthM, h) * 0.5;
   const at = (aheadM: number, upM = 0, leftM = 0) =>
     joint(aheadM * long, leftM, body.upM + upM * long, BODY);
-  const wing = (left: 1 | -1): Piece =>
-    limb(
-      at(0.05, 0.08, left * 0.1 * long),
-      { ...tip, leftM: left * tip.leftM },
-      0.16 * long,
-      0.03 * long,
-      FEATHER,
-    );
+  // A wing is as broad as two limbs beside each other, the hinder one shorter.
+  const wing = (left: 1 | -1): readonly Piece[] => {
+    const end: Joint = { ...tip, leftM: left * tip.leftM };
+    const hinder = { ...end, aheadM: end.aheadM - 0.3 * long, leftM: end.leftM * 0.75 };
+    return [
+      limb(at(0.18, 0.1, left * 0.08 * long), end, 0.09 * long, 0.02 * long, back),
+      limb(at(-0.12, 0.1, left * 0.08 * long), hinder, 0.12 * long, 0.04 * long, breast),
+    ];
+  };
   return [
-    ball(at(-0.6), at(0.5), 0.2 * long, FEATHER),
-    ball(at(0.35, 0.05), at(0.7, 0.1), 0.14 * long, FEATHER),
+    ball(at(-0.6), at(0.5), 0.19 * long, breast),
+    ball(at(-0.55, 0.06), at(0.45, 0.06), 0.17 * long, back),
+    ball(at(0.35, 0.05), at(0.7, 0.1), 0.14 * long, back),
     limb(at(0.65, 0.08), at(0.95, 0.04), 0.04 * long, 0.01 * long, BILL),
-    limb(at(-0.55), at(-1, 0.02), 0.1 * long, 0.05 * long, BACK),
-    wing(1),
-    wing(-1),
+    limb(at(-0.55), at(-1, 0.02), 0.1 * long, 0.05 * long, back),
+    ...wing(1),
+    ...wing(-1),
   ];
 }
 
@@ -62,8 +85,8 @@ export function butterfly({ heightM: h, parts }: Modelled): readonly Piece[] {
   return [
     limb(at(-0.3, 0), at(0.3, 0), 0.04 * h, 0.05 * h, BILL),
     ...([-1, 1] as const).flatMap((left) => [
-      limb(at(0.1, 0), at(0.25, 0.5, left * 0.35 * h), 0.05 * h, 0.22 * h, BREAST),
-      limb(at(-0.1, 0), at(-0.25, 0.35, left * 0.3 * h), 0.05 * h, 0.18 * h, BREAST),
+      limb(at(0.1, 0), at(0.25, 0.5, left * 0.35 * h), 0.05 * h, 0.22 * h, WING),
+      limb(at(-0.1, 0), at(-0.25, 0.35, left * 0.3 * h), 0.05 * h, 0.18 * h, WING),
     ]),
   ];
 }

@@ -1,4 +1,5 @@
 export { figureThrough, type PlacedPiece } from './figure';
+export type { Plumage } from './pieces';
 export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';
 export { instantOf, seenAt, type SampleInstant, type Seen } from './samples';
 export {

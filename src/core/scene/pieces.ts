@@ -8,7 +8,11 @@ export interface Modelled {
   readonly heightM: number;
   readonly depthM: number;
   readonly parts: readonly MovingPart[];
+  /** Of a bird; brown unless said. */
+  readonly plumage?: Plumage;
 }
+
+export type Plumage = 'brown' | 'grey' | 'blueAndRust';
 
 export const joint = (aheadM: number, leftM: number, upM: number, part?: string): Joint => ({
   ...{ aheadM, leftM, upM },

@@ -6,7 +6,8 @@ import { MotionAndBudget } from '@/features/shoot/MotionAndBudget';
 import { AnswerPanel } from '@/features/shoot/AnswerPanel';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
-import { useLooked, useOpenShoot, useSearch } from '@/features/shoot/open-shoot';
+import { useLens, useLooked, useOpenShoot, useSearch } from '@/features/shoot/open-shoot';
+import { LensButton, ThroughLens } from '@/features/shoot/ThroughLens';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
@@ -19,7 +20,6 @@ import { FrameFields } from './FrameFields';
 import { Here } from './Here';
 import { SearchSection } from './SearchSection';
 import { SideView } from './SideView';
-import { ThroughLens } from './ThroughLens';
 import { WhenSection } from './WhenSection';
 
 const TITLE = 'Ground: where you stand';
@@ -71,11 +71,11 @@ function GroundPicture() {
 /** The frame in the plan's place; upright there is room for the plan under it. */
 function LensPicture() {
   const level = useLooked('setup').setup.choice.orientation === 'level';
-  if (useShape() === 'level') return <ThroughLens />;
+  if (useShape() === 'level') return <ThroughLens instead={<SideView />} />;
   return (
     <View className="flex-1">
       <View className={`border-b border-ink ${level ? 'aspect-[3/2] max-h-[65%]' : 'flex-[3]'}`}>
-        <ThroughLens />
+        <ThroughLens instead={<SideView />} />
       </View>
       <View className={level ? 'min-h-0 flex-1' : 'flex-[2]'}>
         <GroundPicture />
@@ -95,7 +95,7 @@ function GroundPhone() {
   const draw = useDrawing();
   const close = () => setTool(undefined);
   const searching = tool === 'search';
-  const looking = tool === 'lens';
+  const [looking, turnLens] = useLens();
   const sheet = tool && SHEETS[tool];
   return (
     <PhoneFrame
@@ -112,6 +112,7 @@ function GroundPhone() {
           }))}
           onPress={(id) => {
             if (id === 'draw') draw();
+            else if (id === 'lens') turnLens();
             else setTool(id === tool ? undefined : id);
           }}
         />
@@ -138,7 +139,7 @@ function GroundPhone() {
 
 function GroundWide() {
   const [open, setOpen] = useState<'side' | 'when'>();
-  const [looking, setLooking] = useState(false);
+  const [looking] = useLens();
   const draw = useDrawing();
   return (
     <WideFrame
@@ -172,14 +173,11 @@ function GroundWide() {
         <View className="gap-4">
           {looking ? (
             <View className="-mx-4 -mt-4 h-[247px]">
-              <ThroughLens />
+              <ThroughLens instead={<SideView />} />
             </View>
           ) : null}
           <AnswerPanel />
-          <Button
-            label={looking ? 'Put the lens away' : 'Look through the lens'}
-            onPress={() => setLooking(!looking)}
-          />
+          <LensButton />
           <View className="border-t border-line pt-4">
             <MotionAndBudget />
           </View>

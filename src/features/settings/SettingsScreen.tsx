@@ -7,9 +7,10 @@ import { Overlay } from '@/features/shoot/Overlay';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
-import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { useEdits, useLens, useShown } from '@/features/shoot/open-shoot';
 import { StepFrame } from '@/features/shoot/StepFrame';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { LensButton, ThroughLens } from '@/features/shoot/ThroughLens';
 import type { Plan } from '@/features/shoot/use-plan';
 import { LetGo } from '@/features/shoot/WaysOut';
 import { WideFrame } from '@/features/shoot/WideFrame';
@@ -58,6 +59,7 @@ function Dials() {
   const { seen } = useShown('seen');
   const tab = useTab(TABS);
   const shape = useShape();
+  const [lens] = useLens();
   if (!seen.ok) {
     return (
       <StepFrame title={TITLES.dials}>
@@ -76,7 +78,9 @@ function Dials() {
     <PhoneFrame
       title={TITLES[tab]}
       contentKey={tab}
-      picture={onPlan ? <DialsPlan seen={seen} /> : undefined}
+      picture={
+        onPlan ? <DialsPlan seen={seen} /> : lens && tab === 'dials' ? <ThroughLens /> : undefined
+      }
       tools={tabs}
       second={
         tab === 'dials' ? (
@@ -92,6 +96,7 @@ function Dials() {
             <ShotPicker />
             <Levers view={seen.view} exposure={seen.answer.exposure} />
             <Held />
+            <LensButton />
           </>
         ) : (
           <TabPart tab={tab} seen={seen} />
@@ -140,6 +145,7 @@ function SettingsWide({
   readonly tabs: ReactNode;
   readonly onPlan: boolean;
 }) {
+  const [lens] = useLens();
   return (
     <WideFrame
       title={TITLES[tab]}
@@ -153,6 +159,7 @@ function SettingsWide({
               <>
                 <Levers view={seen.view} exposure={seen.answer.exposure} />
                 <Held />
+                <LensButton />
               </>
             ) : (
               <TabPart tab={tab} seen={seen} />
@@ -168,8 +175,8 @@ function SettingsWide({
             <ScrollView tabIndex={0} className="flex-[6]" contentContainerClassName="p-6">
               <MotionAndBudget />
             </ScrollView>
-            <View className="flex-[4] border-t border-ink">
-              <DialsPlan seen={seen} />
+            <View className={`border-t border-ink ${lens ? 'flex-[6]' : 'flex-[4]'}`}>
+              {lens ? <ThroughLens /> : <DialsPlan seen={seen} />}
             </View>
           </View>
         )

@@ -21,8 +21,14 @@ export interface OpenShoot {
   readonly shown: Store<Plan>;
   /** How its plan is looked at, whichever step shows it. */
   readonly looking: Store<Looking>;
+  /** Whether one looks through the lens, at whichever step. */
+  readonly lens: Store<LensUse>;
   readonly search: Search;
   readonly walk: WalkTool;
+}
+
+interface LensUse {
+  readonly open: boolean;
 }
 
 export const OpenShootContext = createContext<OpenShoot | undefined>(undefined);
@@ -38,6 +44,7 @@ export function useOpening(id: string): OpenShoot {
       looked: storeOf<Look>(),
       shown: storeOf<Plan>(),
       looking: storeOf(FIRST_LOOKING),
+      lens: storeOf<LensUse>({ open: false }),
       search: openSearch(),
       walk: openWalk(),
     };
@@ -71,3 +78,10 @@ export const useSearch = <K extends keyof Searching>(...keys: readonly K[]): Pic
 
 /** Of a walk over the ground with a meter. */
 export const useWalk = (): Walking => useStore(useOpenShoot().walk.now, 'walk');
+
+/** Whether one looks through the lens, and what takes it up or puts it away. */
+export function useLens(): readonly [boolean, () => void] {
+  const { lens } = useOpenShoot();
+  const { open } = useStore(lens, 'open');
+  return [open, () => lens.set({ open: !open })];
+}

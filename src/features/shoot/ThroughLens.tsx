@@ -1,12 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { sceneThrough } from '@/answers/through-lens';
-import { settingsInWords } from '@/features/shoot/exposure-words';
-import { useShown } from '@/features/shoot/open-shoot';
-import { lightInWords, percent, troubleInWords } from '@/features/shoot/words';
 import { LensFrame } from '@/figures/frame/LensFrame';
+import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { SideView } from './SideView';
+import { settingsInWords } from './exposure-words';
+import { useLens, useShown } from './open-shoot';
+import { lightInWords, percent, troubleInWords } from './words';
 
 /** A frame is three by two. */
 const LONG_TO_SHORT = 3 / 2;
@@ -19,7 +19,12 @@ function frameIn(widthPx: number, heightPx: number, orientation: 'level' | 'upri
 }
 
 /** What the camera takes from the place chosen, at this minute, with these settings. */
-export function ThroughLens() {
+export function ThroughLens({
+  instead,
+}: {
+  /** What is drawn where the browser can't draw the frame. */
+  readonly instead?: ReactNode;
+}) {
   const { seen, setup, atMs } = useShown('seen', 'setup', 'atMs');
   const [box, setBox] = useState({ width: 0, height: 0 });
   const { ground, features } = setup;
@@ -55,13 +60,19 @@ export function ThroughLens() {
           instead={(why) => (
             <View className="gap-1 p-3" style={{ width: box.width }}>
               <Text kind="small" ink="quiet">
-                {`The frame can’t be drawn in this browser (${why}). From the side, in lines:`}
+                {`The frame can’t be drawn in this browser (${why}).${instead ? ' From the side, in lines:' : ''}`}
               </Text>
-              <SideView />
+              {instead}
             </View>
           )}
         />
       ) : null}
     </View>
   );
+}
+
+/** Takes the lens up, or puts it away. */
+export function LensButton() {
+  const [open, turn] = useLens();
+  return <Button label={open ? 'Put the lens away' : 'Look through the lens'} onPress={turn} />;
 }
