@@ -87,3 +87,12 @@ test('after thunder: thirty minutes', () => {
   expect(LIGHTNING_WAIT_MINUTES).toBe(30);
   expect(safeAfterThunder(0)).toBe(1_800_000);
 });
+
+test('the service adjusts the index in dry heat and in damp warmth', () => {
+  const index = (f: number, relativeHumidityPct: number) =>
+    fahrenheit(heatIndex({ temperatureC: celsius(f), relativeHumidityPct }));
+  // Rothfusz at 82 °F, 95 %: 92.97, and ((95 − 85)/10)·((87 − 82)/5) = 1 more; by hand.
+  expect(index(82, 95)).toBeCloseTo(93.97, 1);
+  // At 95 °F, 10 %: 90.20, less ((13 − 10)/4)·√((17 − 0)/17) = 0.75; by hand.
+  expect(index(95, 10)).toBeCloseTo(89.45, 1);
+});

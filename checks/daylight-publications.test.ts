@@ -27,6 +27,13 @@ test.each([
   expect(Math.abs(airMass(altitude) / mass - 1)).toBeLessThan(0.01);
 });
 
+test('just under the horizon the piece for −0.8° to −5° counts from −0.8° on', () => {
+  // 10^(2.88 + 21.81x − 258.11x² − 858.36x³), x = −1.2/90, by hand.
+  expect(clearAt(-1.2)).toBeCloseTo(351.0, 0);
+  // 10^(2.88 + 22.26x − 207.64x² + 1034.30x³), x = −0.4/90, by hand.
+  expect(clearAt(-0.4)).toBeCloseTo(598.2, 0);
+});
+
 test('cloud takes what the handbook ratio says: overcast noon at 60° is 18.5/101.9 of clear', () => {
   const ratio = daylight({ sunAltitudeDeg: 60, sky: 'overcast' }).globalHorizontalLux / clearAt(60);
   // 0.3 + 21·sin 60° over 127.5·e^(−0.21·1.154)·sin 60° + 0.8 + 15.5·√sin 60°, by hand.

@@ -141,6 +141,7 @@ const CASES: readonly [string, () => unknown][] = [
   ],
   ['heightM 0:', () => core.shadowLength(0, 20)],
   ['sunAltitudeDeg 0:', () => core.shadowLength(2, 0)],
+  ['stepS 0:', () => core.seriesTimes({ scene: undefined as never, fromMs: 0, toMs: 9, stepS: 0 })],
   ['toMs 0:', () => core.seriesTimes({ scene: undefined as never, fromMs: 0, toMs: 0, stepS: 60 })],
   // A background in the plane of focus, a subject inside the focal length, a detail of nothing.
   [
@@ -169,6 +170,7 @@ const CASES: readonly [string, () => unknown][] = [
   ['subjectLengthM 0:', () => core.tiltTolerance({ depthM: 1, subjectLengthM: 0 })],
   ['visibilityM 0:', () => core.hazeContrast({ distanceM: 100, visibilityM: 0 })],
   ['aperture 0:', () => core.diffraction({ aperture: 0, pixelPitchMm: 0.004 })],
+  ['focalMm 0:', () => core.meshThrough({ ...MESH, focalMm: 0 })],
   ['fenceM 30:', () => core.meshThrough({ ...MESH, fenceM: 30 })],
   ['pitchMm 3:', () => core.meshThrough({ ...MESH, pitchMm: 3 })],
   ['closestM 0:', () => core.pan({ ...PAN, closestM: 0 })],

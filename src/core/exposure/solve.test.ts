@@ -239,6 +239,10 @@ test('a filter takes what is over, the least that does, and says so', () => {
   const bare = solve(15.5, { demands, lens });
   expect(bare.works).toBe(false);
   expect(bare.waysOut).toMatchObject([{ levers: ['filter'], filterStops: 3 }]);
+  // 7.1 stops over: six are not enough, and ten are the next that are sold.
+  expect(solve(21, { demands, lens }).waysOut).toMatchObject([
+    { levers: ['filter'], filterStops: 10 },
+  ]);
   // All dials in the hand a third of a stop over: no filter for that, and one that is on stays on.
   const thirdOver = (settings: typeof plan.settings) => {
     const { shutterS, aperture, iso } = settings;

@@ -6,8 +6,9 @@ import type { FrameRenderer, Paper } from './renderer';
 
 /** A frame is the mean of so many samples; then it rests. */
 const ENOUGH = 96;
-/** Script is let run so long for samples of one drawn picture. */
-const SLICE_MS = 12;
+/** A card that has drawn a sample by the next frame is quick, and draws so many for the one after. */
+const QUICK_MS = 20;
+const AT_ONCE = 4;
 /** A finer picture than this is not worth its time. */
 const MOST_PX_PER_PX = 2;
 
@@ -67,17 +68,33 @@ export function LensFrame({ scene, label, widthPx, heightPx, instead }: Props) {
   useEffect(() => {
     if (!renderer) return undefined;
     let frame = 0;
-    let loaded = false;
-    const step = () => {
-      if (!loaded) renderer.load(scene);
-      loaded = true;
-      const until = performance.now() + SLICE_MS;
-      do renderer.sample();
-      while (performance.now() < until && renderer.samples() < ENOUGH);
-      if (renderer.samples() < ENOUGH) frame = requestAnimationFrame(step);
+    let wait: ReturnType<typeof setTimeout>;
+    let askedMs = 0;
+    const soon = () => {
+      frame = requestAnimationFrame(step);
     };
-    frame = requestAnimationFrame(step);
-    return () => cancelAnimationFrame(frame);
+    const ask = (count: number) => {
+      askedMs = performance.now();
+      for (let i = 0; i < count; i += 1) renderer.sample();
+      soon();
+    };
+    const step = () => {
+      if (askedMs === 0) {
+        renderer.load(scene);
+        ask(1);
+      } else if (!renderer.isDrawn()) soon();
+      else if (renderer.samples() < ENOUGH) {
+        const tookMs = performance.now() - askedMs;
+        // A quick card is asked for more at once; a slow one leaves the page half of the time.
+        if (tookMs < QUICK_MS) ask(AT_ONCE);
+        else wait = setTimeout(() => ask(1), tookMs);
+      }
+    };
+    soon();
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(wait);
+    };
   }, [renderer, scene]);
 
   if (refused !== undefined) return instead(refused);

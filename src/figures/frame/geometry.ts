@@ -6,6 +6,7 @@ import {
   Vector2,
   Vector3,
   LatheGeometry,
+  type Mesh,
 } from 'three';
 import type { Material, Piece, Point2, Point3, Solid, Surface } from '@/core';
 
@@ -276,4 +277,15 @@ export function pieceGeometry(
     new Float32BufferAttribute(Array.from({ length: count }, () => colour).flat(), 4),
   );
   return made;
+}
+
+const Y = new Vector3(0, 1, 0);
+
+/** A figure's piece, put between its two ends. */
+export function placePiece(mesh: Mesh, restM: number, from: Point3, to: Point3): void {
+  const along = new Vector3(to.x - from.x, to.y - from.y, to.z - from.z);
+  const length = along.length();
+  mesh.position.set(from.x, from.y, from.z);
+  if (length > 0) mesh.quaternion.setFromUnitVectors(Y, along.divideScalar(length));
+  mesh.scale.set(1, restM > 0 ? length / restM : 1, 1);
 }

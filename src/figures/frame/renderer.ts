@@ -32,7 +32,6 @@ import {
   skyOnLevel,
   sunForSky,
   type Piece,
-  type Point3,
   type Scene,
   type Seen,
 } from '@/core';
@@ -45,7 +44,13 @@ import {
   shadeTarget,
   sunCamera,
 } from './shade';
-import { groundGeometry, meshGeometry, pieceGeometry, solidsGeometry } from './geometry';
+import {
+  groundGeometry,
+  meshGeometry,
+  pieceGeometry,
+  placePiece,
+  solidsGeometry,
+} from './geometry';
 import {
   ADD_FRAGMENT,
   DEPTH_FRAGMENT,
@@ -75,6 +80,8 @@ export interface FrameRenderer {
   /** Adds a sample, and shows the mean of all so far. */
   readonly sample: () => void;
   readonly samples: () => number;
+  /** Whether what was asked for is drawn: the graphics card works beside the page, and must not be flooded. */
+  readonly isDrawn: () => boolean;
   /** Mean linear light, red, green, blue and one, rows from the foot; mid-grey is 0.18. */
   readonly linear: () => Float32Array;
   readonly dispose: () => void;
@@ -97,17 +104,6 @@ function fullScreen(fragmentShader: string, uniforms: Uniforms): readonly [Stage
   mesh.frustumCulled = false;
   stage.add(mesh);
   return [stage, material];
-}
-
-const Y = new Vector3(0, 1, 0);
-
-/** A figure's piece, put between its two ends. */
-function placePiece(mesh: Mesh, restM: number, from: Point3, to: Point3): void {
-  const along = new Vector3(to.x - from.x, to.y - from.y, to.z - from.z);
-  const length = along.length();
-  mesh.position.set(from.x, from.y, from.z);
-  if (length > 0) mesh.quaternion.setFromUnitVectors(Y, along.divideScalar(length));
-  mesh.scale.set(1, restM > 0 ? length / restM : 1, 1);
 }
 
 /** @throws Error where the browser can't draw so: no WebGL 2, or no sums of light in it */
@@ -222,6 +218,7 @@ export function createFrameRenderer(
   let lastSolids: Scene['solids'] | undefined;
   let lastPieces: readonly Piece[] | undefined;
   let count = 0;
+  let asked: WebGLSync | null = null;
 
   const poseFigure = (timeS: number) => {
     const placed = figureAt?.(timeS) ?? [];
@@ -372,8 +369,17 @@ export function createFrameRenderer(
       (shown.uniforms.sum as IUniform).value = to.texture;
       (shown.uniforms.samples as IUniform).value = count;
       draw(showing, flat, null);
+      context.deleteSync(asked);
+      asked = null;
     },
     samples: () => count,
+    isDrawn: () => {
+      if (!asked) {
+        asked = context.fenceSync(context.SYNC_GPU_COMMANDS_COMPLETE, 0);
+        context.flush();
+      }
+      return !asked || context.getSyncParameter(asked, context.SYNC_STATUS) === context.SIGNALED;
+    },
     linear: () => {
       const out = new Float32Array(widthPx * heightPx * 4);
       const last = sums[count % 2];
