@@ -115,7 +115,16 @@ const SHELL = {
 };
 
 module.exports = defineConfig([
-  { ignores: ['dist/**', '.expo/**', '.cache/**', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: [
+      'dist/**',
+      'build/**',
+      '.expo/**',
+      '.cache/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
   expo,
   {
     rules: {
