@@ -78,13 +78,16 @@ export async function goTo(page: Page, step: string): Promise<void> {
   await expect(steps).toBeVisible();
   if (await beside.isVisible()) {
     await beside.click();
-    return;
+  } else {
+    await steps.getByRole('button', { name: /: show all steps$/ }).click();
+    await page
+      .getByRole('dialog', { name: 'Steps' })
+      .getByRole('link', { name: new RegExp(`^${step}\\b`) })
+      .click();
   }
-  await steps.getByRole('button', { name: /: show all steps$/ }).click();
-  await page
-    .getByRole('dialog', { name: 'Steps' })
-    .getByRole('link', { name: new RegExp(`^${step}\\b`) })
-    .click();
+  // The step before stands until the next is put together.
+  await expect(page).toHaveURL(new RegExp(`/shoot/[^/]+/${step.toLowerCase()}\\b`));
+  await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
 }
 
 /** Whether the page is a phone's: what stands beside the plan on a wide screen lies a press deeper there. */

@@ -118,7 +118,7 @@ const OpenStep = memo(function OpenStep() {
   const open = useMemo(() => ({ key, step: descriptors[key]?.render() }), [descriptors, key]);
   const shown = useDeferredValue(open);
   return (
-    <View className="flex-1 bg-paper">
+    <View className="flex-1 bg-paper" aria-busy={shown !== open}>
       <ErrorBoundary resetKeys={[shown.key]} FallbackComponent={UnfetchedStep}>
         {shown.step}
       </ErrorBoundary>
