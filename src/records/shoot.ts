@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  BEGINNER_PAN_SIGMA,
   BACKDROP_DETAIL_M,
   FEATURE_SHAPE,
   FEWEST_POINTS,
@@ -149,7 +150,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
   z.array(entry).min(atLeast).max(MOST_ENTRIES, `must be at most ${MOST_ENTRIES}`);
 
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
-export const FIRST_PAN_SIGMA = 0.1;
+export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
 export const SHOOT_VERSION = 10;
 

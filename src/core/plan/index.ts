@@ -1,3 +1,4 @@
+export { BEGINNER_PAN_SIGMA } from './kernel';
 export {
   comparePosition,
   type Advice,

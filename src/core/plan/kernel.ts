@@ -57,7 +57,7 @@ const MUST: MustFound = { mustS: 0, by: 'class' };
 
 const FROZEN = { technique: 'freeze' } as const;
 /** A beginner's pan. Common practice, no source. */
-const DEFAULT_PAN_SIGMA = 0.1;
+export const BEGINNER_PAN_SIGMA = 0.1;
 
 export interface Moment {
   readonly sunX: number;
@@ -105,7 +105,7 @@ export function prepareMark(
   atLeast('site.lampLux', site.lampLux, 0);
   nonEmpty('times', timesMs);
   const { heightM } = mark.subject;
-  const { wanted = FROZEN, panSigma = DEFAULT_PAN_SIGMA } = shot;
+  const { wanted = FROZEN, panSigma = BEGINNER_PAN_SIGMA } = shot;
   const feetM = atLeast('mark.feetM', mark.feetM ?? 0, 0);
   above('mark.subject.heightM', heightM, 0);
   const { feet, aim, face: target } = subjectPoints({ x: mark.x, y: mark.y, feetM }, heightM);
