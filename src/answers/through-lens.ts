@@ -1,5 +1,6 @@
 import {
   alongBearing,
+  CLOUD_FRACTION,
   ev,
   evFromIlluminance,
   figurePieces,
@@ -10,7 +11,6 @@ import {
   type Scene,
   type SceneLight,
   type Settings,
-  type Sky,
   type Surface,
 } from '@/core';
 import type { Answer } from './answer';
@@ -68,8 +68,6 @@ function figureIn({ subject, running, mark }: View): Figure {
   };
 }
 
-const CLOUD: Readonly<Record<Sky, number>> = { clear: 0, partly: 0.5, overcast: 1 };
-
 function lightIn({ scene }: View, { light }: Answer, atMs: number): SceneLight {
   const { sun, daylight, indoors, skyView, daylightLux, lampLux } = light;
   const sky = skyAt(scene, atMs);
@@ -78,7 +76,7 @@ function lightIn({ scene }: View, { light }: Answer, atMs: number): SceneLight {
     sunLux: !indoors && sun.altitudeDeg > 0 ? daylight.directNormalLux : 0,
     // Under a roof what windows let in comes from all sides, as lamps do.
     skyLux: indoors ? 0 : daylight.diffuseHorizontalLux,
-    cloud: typeof sky === 'number' ? sky : CLOUD[sky],
+    cloud: typeof sky === 'number' ? sky : CLOUD_FRACTION[sky],
     subjectSkyView: indoors ? 0.5 : skyView,
     lampLux: indoors ? lampLux + daylightLux : lampLux,
     groundReflectance: scene.groundReflectance,

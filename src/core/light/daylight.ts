@@ -98,7 +98,8 @@ function daylightUnder(sunAltitudeDeg: number, sky: Sky): Daylight {
   };
 }
 
-const CLOUD_FRACTION: Readonly<Record<Sky, number>> = { clear: 0, partly: 0.5, overcast: 1 };
+/** Cloud that a named sky stands for. */
+export const CLOUD_FRACTION: Readonly<Record<Sky, number>> = { clear: 0, partly: 0.5, overcast: 1 };
 
 function mix(a: Daylight, b: Daylight, share: number): Daylight {
   const blend = (key: keyof Daylight) => a[key] + (b[key] - a[key]) * share;

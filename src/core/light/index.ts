@@ -2,6 +2,7 @@ export { cloudAt, skyAt, skyNamed, type CloudHour, type SkyOver } from './cloud'
 export { correctedLight, type CorrectedLight, type HeardReading } from './corrected';
 export {
   airMass,
+  CLOUD_FRACTION,
   daylight,
   GROUND_REFLECTANCE,
   type Daylight,
