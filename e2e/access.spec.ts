@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { expect, headline, part, test } from './app';
+import { cutText } from './boxes';
 import { openField } from './field';
 
 const AXE = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
@@ -200,33 +201,6 @@ test('axe finds nothing where a wide screen differs', { tag: '@wide' }, async ({
     expect(await violationsOf(page)).toEqual([]);
   }
 });
-
-/** Text that is cut off, or lies beyond the page or its button. */
-const cutText = (page: Page): Promise<string[]> =>
-  page.evaluate(() => {
-    const scrolls = (element: Element | null): boolean =>
-      element !== null &&
-      (/auto|scroll/.test(getComputedStyle(element).overflowX) || scrolls(element.parentElement));
-    return [...document.querySelectorAll('body *')].flatMap((element) => {
-      const words = [...element.childNodes].filter((node) => node.nodeType === 3);
-      const text = words.map((node) => node.textContent?.trim()).join(' ');
-      const box = element.getBoundingClientRect();
-      if (text === '' || element.closest('svg') || box.width < 2 || box.height < 2) return [];
-      const { overflowX, overflowY, fontSize } = getComputedStyle(element);
-      // Letters may reach a little out of their line.
-      const reach = parseFloat(fontSize) * 0.2;
-      const cut =
-        /hidden|clip/.test(overflowX + overflowY) &&
-        (element.scrollWidth > element.clientWidth + 1 ||
-          element.scrollHeight > element.clientHeight + reach);
-      const button = element.closest('[role=button], [role=radio], [role=link]');
-      const around = button?.getBoundingClientRect() ?? { left: 0, right: window.innerWidth };
-      const beyond =
-        (box.right > around.right + 2 || box.left < around.left - 2) &&
-        (button !== null || !scrolls(element));
-      return cut || beyond ? [text] : [];
-    });
-  });
 
 test(
   'the text spacing of WCAG and text twice as large cut nothing off',

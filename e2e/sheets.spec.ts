@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, goTo, headline, part, test, timeSlider } from './app';
+import { cutText, inside, overlapping, screensLong, smallTargets, touchingNames } from './boxes';
 import { keepText, keptText } from './kept';
 import { newShoot } from '../src/records/new-shoot';
 import { GROUND_TEMPLATES } from '../src/presets/grounds';
@@ -51,6 +52,15 @@ const NAMED: Readonly<Record<string, (page: Page) => readonly Locator[]>> = {
   log: (page) => [region(page, 'What came of it').getByRole('heading'), part(page, 'Taught')],
 };
 
+/** What a wide screen shows between the step's work and the whole answer. */
+const MIDDLE: Readonly<Record<string, (page: Page) => Locator>> = {
+  brief: (page) => page.getByRole('img', { name: /^Ground plan/ }),
+  ground: (page) => page.getByRole('img', { name: /^Ground plan/ }),
+  light: (page) => page.getByRole('img', { name: /^Light on / }),
+  settings: (page) => page.getByRole('heading', { name: 'Where the stops go' }),
+  kit: (page) => page.getByRole('img', { name: /^Ground plan/ }),
+};
+
 /** What stands at the foot of every step but the log: answer, hours, way. */
 const foot = (page: Page) => [
   region(page, 'Answer').getByRole('button'),
@@ -66,97 +76,20 @@ async function openStep(page: Page, shoot: string, step: string): Promise<void> 
   await page.waitForTimeout(900);
 }
 
-const inside = async (page: Page, what: Locator): Promise<boolean> => {
-  const box = await what.boundingBox();
-  const size = page.viewportSize();
-  if (!box || !size) return false;
-  return (
-    box.x >= -1 &&
-    box.y >= -1 &&
-    box.x + box.width <= size.width + 1 &&
-    box.y + box.height <= size.height + 1
-  );
-};
-
-/** Pairs of texts that lie over each other as they are seen; words of drawings are measured apart. */
-const overlapping = (page: Page): Promise<string[]> =>
-  page.evaluate(() => {
-    const texts = [...document.querySelectorAll('body *')].flatMap((element) => {
-      if (element.closest('svg') || element.closest('[aria-hidden=true]')) return [];
-      const own = [...element.childNodes].filter(
-        (node) => node.nodeType === 3 && (node.textContent ?? '').trim() !== '',
-      );
-      return own.flatMap((node) => {
-        const range = document.createRange();
-        range.selectNodeContents(node);
-        return [...range.getClientRects()].flatMap((box) => {
-          const x = box.left + box.width / 2;
-          const y = box.top + box.height / 2;
-          if (box.width < 2 || x < 0 || y < 0 || x > innerWidth || y > innerHeight) return [];
-          const seen = document.elementFromPoint(x, y);
-          // Scrolled under the foot, or for those alone who hear the page.
-          if (!seen || !(seen === element || seen.contains(element) || element.contains(seen)))
-            return [];
-          return [{ element, text: (node.textContent ?? '').trim(), box }];
-        });
-      });
-    });
-    return texts.flatMap((a, i) =>
-      texts.slice(i + 1).flatMap((b) => {
-        const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
-        const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
-        // Lines of one paragraph reach a little into each other.
-        const least = Math.min(a.box.height, b.box.height) * 0.35;
-        const related = a.element.contains(b.element) || b.element.contains(a.element);
-        return !related && across > 2 && down > least ? [`${a.text} / ${b.text}`] : [];
-      }),
-    );
-  });
-
-const smallTargets = (page: Page, least: number): Promise<string[]> =>
-  page.evaluate(
-    (px) =>
-      [
-        ...document.querySelectorAll(
-          'button, a, input, [role=button], [role=link], [role=radio], [role=slider], [role=checkbox]',
-        ),
-      ].flatMap((control) => {
-        const { width, height, top, left } = control.getBoundingClientRect();
-        const shown = width > 0 && height > 0 && top < innerHeight && left < innerWidth;
-        if (!shown || control.closest('[aria-hidden=true]')) return [];
-        return Math.min(width, height) >= px - 0.5
-          ? []
-          : [`${control.getAttribute('aria-label') ?? control.textContent}: ${width} × ${height}`];
-      }),
-    least,
-  );
-
-/** Names on the plan that touch each other, its legend, north or the scale. */
-const touchingNames = (page: Page): Promise<string[]> =>
-  page.evaluate(() => {
-    const plan = document.querySelector('[aria-label^="Plan."]');
-    const names = [...(plan?.querySelectorAll('svg text') ?? [])].map((text) => ({
-      text: text.textContent,
-      box: text.getBoundingClientRect(),
-    }));
-    return names.flatMap((a, i) =>
-      names.slice(i + 1).flatMap((b) => {
-        const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
-        // A box of text has room over and under its letters.
-        const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top) - 4;
-        return across > 0 && down > 0 ? [`${a.text} / ${b.text}`] : [];
-      }),
-    );
-  });
-
-/** How many screens long a step's first level is. */
-const screensLong = (page: Page): Promise<number> =>
-  page.evaluate(() => {
-    const lengths = [...document.querySelectorAll('[role=main] *')]
-      .filter((element) => /auto|scroll/.test(getComputedStyle(element).overflowY))
-      .map((element) => element.scrollHeight);
-    return Math.max(0, ...lengths) / innerHeight;
-  });
+/** That all wanted is on the screen, nothing lies over anything or is cut, and every target is a thumb's. */
+async function expectFits(page: Page, step: string, wanted: readonly Locator[]): Promise<void> {
+  const width = page.viewportSize()?.width ?? 0;
+  const seen = async () => Promise.all(wanted.map((what) => inside(page, what)));
+  await expect.poll(seen, { message: `${step} on ${width}` }).not.toContain(false);
+  expect({
+    over: await overlapping(page),
+    small: await smallTargets(page, 44),
+    cut: await cutText(page),
+    names: await touchingNames(page),
+    broad: await page.evaluate(() => document.documentElement.scrollWidth),
+    at: `${step} on ${width}`,
+  }).toEqual({ over: [], small: [], cut: [], names: [], broad: width, at: `${step} on ${width}` });
+}
 
 for (const shoot of SHOOTS) {
   test(
@@ -172,14 +105,7 @@ for (const shoot of SHOOTS) {
         ];
         for (const [width, height] of PHONES) {
           await page.setViewportSize({ width, height });
-          const at = { step, width };
-          const seen = async () => Promise.all(wanted.map((what) => inside(page, what)));
-          await expect.poll(seen, { message: `${step} on ${width}` }).not.toContain(false);
-          expect({ ...at, over: await overlapping(page) }).toEqual({ ...at, over: [] });
-          expect({ ...at, small: await smallTargets(page, 44) }).toEqual({ ...at, small: [] });
-          const broad = await page.evaluate(() => document.documentElement.scrollWidth);
-          expect(broad).toBeLessThanOrEqual(width);
-          if (step === 'ground') expect(await touchingNames(page)).toEqual([]);
+          await expectFits(page, step, wanted);
           if (width === 390) expect(await screensLong(page)).toBeLessThanOrEqual(2);
         }
         await page.setViewportSize({ width: 390, height: 844 });
@@ -238,26 +164,23 @@ test(
   async ({ page }) => {
     test.slow();
     for (const shoot of SHOOTS) {
-      for (const [step, middle] of [
-        ['brief', page.getByRole('img', { name: /^Ground plan/ })],
-        ['ground', page.getByRole('img', { name: /^Ground plan/ })],
-        ['light', page.getByRole('img', { name: /^Light on / })],
-        ['settings', page.getByRole('heading', { name: 'Where the stops go' })],
-        ['kit', page.getByRole('img', { name: /^Ground plan/ })],
-      ] as const) {
-        await page.goto(`/shoot/${shoot}/${step}`);
-        await expect(middle).toBeVisible({ timeout: 15_000 });
-        await page.waitForTimeout(600);
+      for (const [step, named] of Object.entries(NAMED)) {
+        await openStep(page, shoot, step);
+        await expectFits(
+          page,
+          step,
+          named(page).filter((_, i) => !(step === 'ground' && i === 2)),
+        );
+        const middle = MIDDLE[step]?.(page);
+        if (!middle) continue;
         const [picture, answer] = [
           await middle.boundingBox(),
-          await page.getByRole('region', { name: 'The whole answer' }).boundingBox(),
+          await region(page, 'The whole answer').boundingBox(),
         ];
         expect(picture?.x).toBeGreaterThanOrEqual(340);
         expect((picture?.x ?? 1e4) + (picture?.width ?? 0)).toBeLessThanOrEqual(
           (answer?.x ?? 0) + 1,
         );
-        expect({ step, over: await overlapping(page) }).toEqual({ step, over: [] });
-        expect(await touchingNames(page)).toEqual([]);
       }
     }
   },

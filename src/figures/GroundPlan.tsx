@@ -23,6 +23,7 @@ import type {
   MarkSun,
   PlanChoice,
   PlanDraft,
+  PlanStation,
   PlanGround,
   PlanLight,
   PlanMark,
@@ -153,6 +154,7 @@ export function GroundPlan({
   pins,
   probed,
   draft,
+  stations,
   scale,
   widthPx,
   heightPx,
@@ -180,6 +182,8 @@ export function GroundPlan({
   readonly probed?: Point2 | undefined;
   /** What is being drawn, measured or held. */
   readonly draft?: PlanDraft | undefined;
+  /** Turns of a route, which something else writes over the plan. */
+  readonly stations?: readonly PlanStation[] | undefined;
   readonly scale: PlanScale;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -231,10 +235,12 @@ export function GroundPlan({
           />
         ))}
         {onlyInHand ? null : (
-          <OtherNames {...{ marks, positions, choice, ground, sight, canvas, moving, draft }} />
+          <OtherNames
+            {...{ marks, positions, choice, ground, sight, canvas, moving, draft, stations }}
+          />
         )}
         <ChosenNames
-          {...{ marks, positions, choice, ground, sight, canvas, draft }}
+          {...{ marks, positions, choice, ground, sight, canvas, draft, stations }}
           wordless={onlyInHand}
         />
         {draft ? <Draft draft={draft} canvas={canvas} /> : null}

@@ -3,6 +3,7 @@ import type { Point2 } from '@/core';
 import { draftWords } from './Draft';
 import { HaloText } from './HaloText';
 import { boxAround, boxesAlong, placeLabels, type BoxPx, type LabelWish } from './labels';
+import { stationBoxes } from './Route';
 import type {
   Canvas,
   PlanChoice,
@@ -11,6 +12,7 @@ import type {
   PlanMark,
   PlanPosition,
   PlanSight,
+  PlanStation,
 } from './plan-types';
 import { written } from '@/ui/units';
 
@@ -31,6 +33,8 @@ interface NamesProps {
   readonly canvas: Omit<Canvas, 'inks'>;
   /** What is in hand: its corners and figures are left free. */
   readonly draft?: PlanDraft | undefined;
+  /** Turns of a route, whose plates are left free too. */
+  readonly stations?: readonly PlanStation[] | undefined;
   /** Whether the line of sight has words laid over it: then it has none of its own. */
   readonly wordless?: boolean;
 }
@@ -118,6 +122,7 @@ function placedChosen(props: NamesProps) {
     ...cornersTaken(props.canvas),
     ...linesTaken(props),
     ...draftTaken(props),
+    ...stationBoxes(props.stations ?? [], props.canvas),
     ...signs,
   ];
   return placeLabels(chosen, widthPx, heightPx, taken);
@@ -136,6 +141,7 @@ export function placedNames(props: NamesProps) {
     ...cornersTaken(props.canvas),
     ...linesTaken(props),
     ...draftTaken(props),
+    ...stationBoxes(props.stations ?? [], props.canvas),
     ...chosen.map(({ at, clearPx }) => boxAround(at, clearPx)),
     ...names.map(({ box }) => box),
   ];
@@ -166,6 +172,7 @@ export const OtherNames = memo(
         before.ground === after.ground &&
         before.sight === after.sight &&
         before.draft === after.draft &&
+        before.stations === after.stations &&
         before.marks === after.marks &&
         before.positions === after.positions &&
         before.choice.markId === after.choice.markId &&

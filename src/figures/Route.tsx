@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import { G, Path } from 'react-native-svg';
 import type { Point2 } from '@/core';
-import { Plate } from './Plate';
+import { Plate, plateBox } from './Plate';
+import type { BoxPx } from './labels';
 import type { Canvas, PlanLeg, PlanStation } from './plan-types';
 
 /** Bowed to the right of the way walked, so that there and back lie side by side. */
@@ -39,16 +40,30 @@ function bowed(a: Point2, b: Point2): Bowed | undefined {
   };
 }
 
+/** Where the plate of a station stands: over its sign, under it at the top of the sheet. */
+function plateAt({ at }: PlanStation, { scale }: Pick<Canvas, 'scale'>): Point2 {
+  const { x, y } = scale.toPx(at);
+  return { x, y: y < 2 * ABOVE_PX ? y + ABOVE_PX : y - ABOVE_PX };
+}
+
+/** What the plates of a route take of the sheet. */
+export const stationBoxes = (
+  stations: readonly PlanStation[],
+  canvas: Pick<Canvas, 'scale' | 'widthPx'>,
+): readonly BoxPx[] =>
+  stations.map((station) => plateBox(plateAt(station, canvas), station.text, canvas.widthPx));
+
 /** The route of a day: the ways between positions, and at each position its turns. */
 export const Route = memo(function Route({
   ways,
   stations,
-  canvas: { scale, inks, widthPx },
+  canvas,
 }: {
   readonly ways: readonly PlanLeg[];
   readonly stations: readonly PlanStation[];
   readonly canvas: Canvas;
 }) {
+  const { scale, inks, widthPx } = canvas;
   return (
     <G>
       {ways.map(({ from, to, next }, i) => {
@@ -66,20 +81,16 @@ export const Route = memo(function Route({
           </G>
         ) : null;
       })}
-      {stations.map(({ at, text, now }) => {
-        const { x, y } = scale.toPx(at);
-        return (
-          <Plate
-            key={text}
-            x={x}
-            y={y < 2 * ABOVE_PX ? y + ABOVE_PX : y - ABOVE_PX}
-            text={text}
-            inks={inks}
-            withinPx={widthPx}
-            strong={now}
-          />
-        );
-      })}
+      {stations.map((station) => (
+        <Plate
+          key={station.text}
+          {...plateAt(station, canvas)}
+          text={station.text}
+          inks={inks}
+          withinPx={widthPx}
+          strong={station.now}
+        />
+      ))}
     </G>
   );
 });

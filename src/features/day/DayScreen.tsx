@@ -119,5 +119,5 @@ function RoutePlan() {
     [lines, positions, atMs],
   );
   const overlay = useCallback((sheet: PlanSheet) => <Overlay {...sheet} route={route} />, [route]);
-  return <PlanPicture overlay={overlay} />;
+  return <PlanPicture overlay={overlay} stations={route.stations} />;
 }

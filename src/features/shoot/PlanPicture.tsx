@@ -9,7 +9,7 @@ import { GroundPlan } from '@/figures/GroundPlan';
 import type { BoxPx } from '@/figures/labels';
 import { namedBoxes } from '@/figures/Names';
 import { scaleOf } from '@/figures/plan-scale';
-import type { PlanScores } from '@/figures/plan-types';
+import type { PlanScores, PlanStation } from '@/figures/plan-types';
 import { moveItem, sameItem, type ItemRef } from '@/records/edit-site';
 import { written } from '@/ui/units';
 import { Cross } from './Cross';
@@ -62,6 +62,7 @@ export const PlanPicture = memo(function PlanPicture({
   scores,
   pins,
   probed,
+  stations,
 }: {
   readonly overlay?: (sheet: PlanSheet) => ReactNode;
   /** The same for as long as this plan stands. */
@@ -78,6 +79,8 @@ export const PlanPicture = memo(function PlanPicture({
   readonly scores?: PlanScores | undefined;
   readonly pins?: readonly Point2[] | undefined;
   readonly probed?: Point2 | undefined;
+  /** Turns of a route that the overlay writes: no name stands under them. */
+  readonly stations?: readonly PlanStation[] | undefined;
 }) {
   const { update, hold: holdEdits } = useEdits();
   const { shoot, setup, viewed, along, light } = useLooked(
@@ -190,6 +193,7 @@ export const PlanPicture = memo(function PlanPicture({
               scores={scores}
               pins={pins}
               probed={probed}
+              stations={stations}
               draft={use.draft ?? (dragged && nearestTo(setup, dragged))}
               label={`Ground plan of ${shoot.title}`}
               {...canvas}
