@@ -26,7 +26,11 @@ export const overlapping = (page: Page): Promise<string[]> =>
       return own.flatMap((node) => {
         const range = document.createRange();
         range.selectNodeContents(node);
-        return [...range.getClientRects()].flatMap((box) => {
+        const linePx = parseFloat(getComputedStyle(element).lineHeight);
+        return [...range.getClientRects()].flatMap((rect) => {
+          // A browser's box of large letters is higher than their line.
+          const out = Math.max(0, rect.height - (linePx || rect.height)) / 2;
+          const box = new DOMRect(rect.x, rect.y + out, rect.width, rect.height - 2 * out);
           const x = box.left + box.width / 2;
           const y = box.top + box.height / 2;
           if (box.width < 2 || x < 0 || y < 0 || x > innerWidth || y > innerHeight) return [];

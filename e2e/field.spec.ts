@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { cutText, overlapping } from './boxes';
 import { expect, goTo, part, settle, test } from './app';
 import {
   keeperButton,
@@ -54,9 +55,10 @@ const PHONES = [
   [390, 844],
   [360, 740],
   [844, 390],
+  [320, 640],
 ] as const;
 
-/** That all of Field lies inside the screen, for thumbs: targets of 56 px, eight between any two. */
+/** That all of Field lies inside the screen. */
 async function expectAllInside(page: Page, width: number, height: number): Promise<void> {
   const parts = [
     ...[
@@ -78,6 +80,11 @@ async function expectAllInside(page: Page, width: number, height: number): Promi
     expect(box.y + box.height).toBeLessThanOrEqual(height);
     expect(box.x + box.width).toBeLessThanOrEqual(width);
   }
+}
+
+/** What is pressed in Field is for thumbs: targets of 56 px (48 on the narrowest), eight between any two. */
+async function expectThumbed(page: Page, width: number): Promise<void> {
+  const leastPx = width < 360 ? 48 : 56;
   const thumbed = page
     .getByRole('main')
     .getByRole('button')
@@ -89,7 +96,10 @@ async function expectAllInside(page: Page, width: number, height: number): Promi
     const name = (await one.getAttribute('aria-label')) ?? (await one.innerText());
     // Beside the clock, for looking ahead: no press of the thumb's work.
     if (/Look ahead|Back to now/.test(name)) continue;
-    expect({ name, least: Math.min(box.width, box.height) >= 56 }).toEqual({ name, least: true });
+    expect({ name, least: Math.min(box.width, box.height) >= leastPx }).toEqual({
+      name,
+      least: true,
+    });
     pressed.push({ name, ...box });
   }
   expect(pressed.length).toBeGreaterThanOrEqual(10);
@@ -120,11 +130,29 @@ for (const [shoot, moment] of [
       for (const [width, height] of PHONES) {
         await page.setViewportSize({ width, height });
         // Turned in the hand, it is laid out anew.
-        await expect(() => expectAllInside(page, width, height)).toPass({ timeout: 10_000 });
+        await expect(async () => {
+          await expectAllInside(page, width, height);
+          await expectThumbed(page, width);
+        }).toPass({ timeout: 10_000 });
+        expect({ width, over: await overlapping(page), cut: await cutText(page) }).toEqual({
+          width,
+          over: [],
+          cut: [],
+        });
       }
     },
   );
 }
+
+test('all of Field is inside a wide screen', { tag: '@wide' }, async ({ page }) => {
+  await opensAt(page, '2027-04-16T18:20:00Z');
+  await openField(page, 'demo-larkmoor');
+  await expect(() => expectAllInside(page, 1280, 800)).toPass({ timeout: 10_000 });
+  expect({ over: await overlapping(page), cut: await cutText(page) }).toEqual({
+    over: [],
+    cut: [],
+  });
+});
 
 test(
   'what is said in Field lies over no target, and is over on the next page',

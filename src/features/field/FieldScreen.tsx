@@ -24,6 +24,8 @@ import { useWakeLock } from './use-wake-lock';
 const TITLE = 'Field: now, next and the dials';
 /** Lower than this, not all fits at its largest. */
 const LOW_BELOW_PX = 800;
+/** Lower still, upright, shutter, aperture and ISO share a line. */
+const ONE_LINE_BELOW_PX = 700;
 
 /** The one screen while shooting: now, next, the dials as large as they go, and one thumb's work. */
 export function FieldScreen() {
@@ -94,6 +96,8 @@ function OpenField() {
 }
 
 function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
+  const { height, width } = useWindowDimensions();
+  const lowest = height < ONE_LINE_BELOW_PX && width < height;
   const { setup, outlook, atMs, clock } = useShown('setup', 'outlook', 'atMs', 'clock');
   const { answer } = seen;
   const slot = slotOf(seen, setup.choice);
@@ -101,16 +105,16 @@ function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
   const exposure = slot?.exposure ?? engraved(answer.exposure.settings);
   return (
     <View role="region" aria-label="Settings now" className="border-y border-ink px-3 py-1">
-      <Exposure {...exposure} largestPx={low ? 40 : 52} stacked />
+      <Exposure {...exposure} largestPx={low ? 40 : 52} stacked={!lowest} />
       <Extras settings={slot?.settings ?? answer.exposure.settings} />
-      <Text kind="small" numberOfLines={3} aria-live="polite">
+      <Text kind="small" numberOfLines={3} aria-live="polite" className="pt-1">
         {slot
           ? `${slot.name}: ${slot.rest.join('; ')}.`
           : untilInWords(answer.exposure, outlook, { atMs, clock, held })
               .filter(Boolean)
               .join(', ')}
       </Text>
-      <ZoneClicks seen={seen} most={low ? 2 : 4} />
+      <ZoneClicks seen={seen} most={lowest ? 1 : low ? 2 : 4} />
       <Warnings />
     </View>
   );

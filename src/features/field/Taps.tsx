@@ -31,11 +31,11 @@ function Tap({
       onPress={onPress}
       className={`min-h-[58px] min-w-[56px] flex-1 items-center justify-center border border-ink px-1 active:opacity-60 ${strong ? 'bg-ink' : ''}`}
     >
-      <Text kind="strong" className={strong ? 'text-paper' : ''}>
+      <Text kind="strong" className={`text-center ${strong ? 'text-paper' : ''}`}>
         {label}
       </Text>
       {under ? (
-        <Text kind="small" className={strong ? 'text-paper' : ''}>
+        <Text kind="small" className={`text-center ${strong ? 'text-paper' : ''}`}>
           {under}
         </Text>
       ) : null}
