@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, goTo, headline, part, test, timeSlider } from './app';
+import { opensAt } from './field';
 import { cutText, inside, overlapping, screensLong, smallTargets, touchingNames } from './boxes';
 import { keepText, keptText } from './kept';
 import { newShoot } from '../src/records/new-shoot';
@@ -274,6 +275,17 @@ test(
     await expect(page.getByText(/no lamps are set/)).toBeHidden();
   },
 );
+
+test('past shoots stand below, with what was delivered', { tag: '@once' }, async ({ page }) => {
+  await opensAt(page, '2027-05-01T12:00:00Z');
+  await page.goto('/');
+  const past = page.getByRole('list', { name: 'Past' });
+  await expect(past.getByRole('listitem')).toHaveCount(1);
+  await expect(past).toContainText(/^Larkmoor, evening hockey.*\d of \d shots delivered/);
+  await expect(
+    page.getByRole('list', { name: 'Shoots', exact: true }).getByRole('listitem'),
+  ).toHaveCount(2);
+});
 
 test(
   'the list: what is next first, what is unsettled, the demo out and back in a press',
