@@ -276,6 +276,39 @@ test(
   },
 );
 
+test(
+  'each step says its own: states of shots, shade by its owner, what the bag serves, what is next, what is owed',
+  { tag: '@once' },
+  async ({ page }) => {
+    const shots = (list: string | RegExp) =>
+      page.getByRole('list', { name: list }).getByRole('listitem');
+    await page.goto('/shoot/demo-larkmoor/brief');
+    await expect(shots('Shots').first()).toContainText(
+      /works until 20:\d\d; then 1\/\d+ or ISO \d+/,
+    );
+    await expect(shots('Shots').nth(2)).toContainText('works to the end from Sideline');
+    await expect(page.getByText(/by 23:00/)).toBeVisible();
+    await expect(page.getByText('May not: flash, drones')).toBeVisible();
+    await goTo(page, 'Ground');
+    await page.getByRole('button', { name: 'Choose mark Midfield, running up' }).focus();
+    await page.keyboard.press('Enter');
+    await goTo(page, 'Light');
+    await expect(page.getByText(/^shade of West stand 18:1\d$/)).toBeVisible();
+    await goTo(page, 'Kit');
+    await expect(
+      page.getByRole('heading', { name: 'The bag serves all 5 shots promised.' }),
+    ).toBeVisible();
+    await expect(shots('Shots and the bag')).toHaveCount(5);
+    await goTo(page, 'Day');
+    await expect(region(page, 'Day')).toContainText(/Shoots 7 of 7, all 2 promised/);
+    await expect(page.getByText(/50 m to walk, 1 minute\. Leave by 18:57/)).toBeVisible();
+    await goTo(page, 'Log');
+    await expect(region(page, 'What came of it')).toContainText(
+      '0 of 5 promised shots are delivered',
+    );
+  },
+);
+
 test('past shoots stand below, with what was delivered', { tag: '@once' }, async ({ page }) => {
   await opensAt(page, '2027-05-01T12:00:00Z');
   await page.goto('/');
