@@ -79,6 +79,7 @@ function sceneOf(
     ground: { material: 'line', reflectance: 0 },
     solids: [],
     figure: NOBODY,
+    others: [],
     ...rest,
   };
 }
@@ -92,8 +93,6 @@ interface Drawn {
 interface Drawing {
   readonly createFrameRenderer: (
     canvas: HTMLCanvasElement,
-    widthPx: number,
-    heightPx: number,
     paper: { white: number[]; black: number[] },
   ) => FrameRenderer;
 }
@@ -104,8 +103,8 @@ const draw = (page: Page, scene: Scene, samples = 64): Promise<Drawn> =>
       const { createFrameRenderer } = window as unknown as Drawing;
       const canvas = document.createElement('canvas');
       const paper = { white: [1, 1, 1], black: [0, 0, 0] };
-      const frame = createFrameRenderer(canvas, width, height, paper);
-      frame.load(what);
+      const frame = createFrameRenderer(canvas, paper);
+      frame.load(what, width, height);
       for (let i = 0; i < count; i += 1) frame.sample();
       const linear = frame.linear();
       const flat = document.createElement('canvas');

@@ -134,8 +134,9 @@ const filesUnder = (folder: string): string[] =>
 function falls(args: readonly string[]): boolean {
   const { status } = spawnSync(
     path.join(ROOT, 'node_modules/.bin/jest'),
-    ['--bail', '--silent', '--passWithNoTests', ...args],
-    { cwd: COPY, stdio: 'ignore', timeout: LONGEST_MS },
+    // In one process: what never ends is ended with it.
+    ['--runInBand', '--bail', '--silent', '--passWithNoTests', ...args],
+    { cwd: COPY, stdio: 'ignore', timeout: LONGEST_MS, killSignal: 'SIGKILL' },
   );
   return status !== 0;
 }

@@ -1,5 +1,5 @@
 import { focalForFill, focalRange } from '@/core';
-import { viewOf, type View } from './view';
+import { viewOf, type View, type Viewed } from './view';
 import { USUAL_BODY_ID } from '@/presets/bodies';
 import { groundById } from '@/presets/grounds';
 import type { Shot } from '@/records/brief';
@@ -45,10 +45,10 @@ const WANTED_FILL = 0.6;
  * The shoot with another mark or position taken up, the zoom fitted to the framing wanted from there:
  * that of the shot worked on, else well filled. A prime stays what it is.
  */
-export function withPlace(
-  shoot: Shoot,
+export function withPlace<S extends Viewed>(
+  shoot: S,
   place: Partial<Pick<Shoot['choice'], 'markId' | 'positionId'>>,
-): Shoot {
+): S {
   const there = { ...shoot, choice: { ...shoot.choice, ...place } };
   const seen = viewOf(there);
   if (!seen.ok) return there;

@@ -17,6 +17,7 @@ import type { Answer } from './answer';
 import { planLines } from './extent';
 import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
+import { subjectOf } from '@/records/own-subject';
 import { figureOf, plumageOf } from '@/presets/subject-figures';
 
 /** A view at a minute as the scene that its frame is drawn from. */
@@ -36,11 +37,11 @@ const GROUND_MATERIAL: Readonly<Record<Shoot['ground']['surface'], Surface['mate
   ice: 'pale',
 };
 
-type Site = Pick<Shoot, 'ground' | 'features'>;
+type Site = Pick<Shoot, 'ground' | 'features' | 'marks' | 'subjects'>;
 const stood = new WeakMap<Site['features'], ReturnType<typeof siteSolids>>();
 
 /** The same ground gives the same solids, so that nothing is built anew while time or place is dragged. */
-function solidsOf({ ground, features }: Site): Scene['solids'] {
+function solidsOf({ ground, features }: Pick<Site, 'ground' | 'features'>): Scene['solids'] {
   const known = stood.get(features);
   if (known) return known;
   const lines = planLines(ground).map(({ points, weight }) => ({
@@ -52,6 +53,10 @@ function solidsOf({ ground, features }: Site): Scene['solids'] {
   return solids;
 }
 
+const others = new WeakMap<
+  Site['marks'],
+  { readonly but: string; readonly figures: Scene['others'] }
+>();
 const figures = new WeakMap<View['subject'], Figure['pieces']>();
 
 function figureIn({ subject, running, mark }: View): Figure {
@@ -85,6 +90,27 @@ function lightIn({ scene }: View, { light }: Answer, atMs: number): SceneLight {
   };
 }
 
+/** Who else may stand there: at the other marks of a game, never a second of a wild one. */
+function othersIn({ marks, subjects }: Site, { subject, mark }: View): Scene['others'] {
+  if (subject.cautions?.includes('wildlife')) return [];
+  const kept = others.get(marks);
+  if (kept && kept.but === mark.id) return kept.figures;
+  const found = marks
+    .filter(({ id }) => id !== mark.id)
+    .map((other): Figure => {
+      const preset = subjectOf({ subjects }, other.subjectId);
+      return {
+        subject: preset,
+        parts: [],
+        path: { position: { x: other.x, y: other.y, z: 0 }, headingDeg: other.headingDeg },
+        facingDeg: preset.speedMs >= LOOKS_AHEAD_FROM_MS ? other.headingDeg : other.facingDeg,
+        pieces: figurePieces(figureOf(preset), { ...preset, plumage: plumageOf(preset) }),
+      };
+    });
+  others.set(marks, { but: mark.id, figures: found });
+  return found;
+}
+
 /** What the camera takes from here at this minute with these settings. */
 export function sceneThrough(
   site: Site,
@@ -113,5 +139,6 @@ export function sceneThrough(
     },
     solids: solidsOf(site),
     figure: figureIn(view),
+    others: othersIn(site, view),
   };
 }

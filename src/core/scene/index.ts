@@ -1,7 +1,8 @@
 export { figureThrough, type PlacedPiece } from './figure';
 export type { Plumage } from './pieces';
 export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';
-export { instantOf, seenAt, type SampleInstant, type Seen } from './samples';
+export { bandsOf, instantOf, seenAt, type Band, type SampleInstant, type Seen } from './samples';
+export { windowOn } from './window';
 export {
   CLEAR_SKY,
   OVERCAST_SKY,
@@ -16,6 +17,7 @@ export { CLIPPED_AT, grainOf, HEADROOM_STOPS, linearPerNit, MID_GREY, toned } fr
 export type {
   Ellipsoid,
   Figure,
+  FrameWindow,
   Joint,
   Material,
   Mesh,

@@ -44,6 +44,37 @@ export function instantOf(index: number): SampleInstant {
   };
 }
 
+/** A strip that is read at one time: from and to as shares of what is drawn, and when, in seconds from the middle's. */
+export interface Band {
+  readonly from: number;
+  readonly to: number;
+  readonly laterS: number;
+}
+/** So many strips a frame: each sample cuts them elsewhere, so that no step is left in the mean. */
+const BANDS = 12;
+
+/**
+ * The strips that a silent shutter reads one after the other: from the top of a frame held level, from the left of one
+ * held upright. What is drawn of a window is what lies in it.
+ * @param aside 0 to 1, how far the cuts are moved by a strip
+ */
+export function bandsOf(
+  { readoutS, orientation, window }: Pick<Scene['camera'], 'readoutS' | 'orientation' | 'window'>,
+  aside: number,
+): readonly Band[] {
+  if (!readoutS) return [{ from: 0, to: 1, laterS: 0 }];
+  const [begins, share] = !window
+    ? [0, 1]
+    : orientation === 'level'
+      ? [0.5 - window.up - window.heightShare / 2, window.heightShare]
+      : [0.5 + window.right - window.widthShare / 2, window.widthShare];
+  const drawn = (ofFrame: number) => Math.min(1, Math.max(0, (ofFrame - begins) / share));
+  return Array.from({ length: BANDS + 1 }, (_, i) => {
+    const [from, to] = [(i - aside) / BANDS, (i + 1 - aside) / BANDS];
+    return { from: drawn(from), to: drawn(to), laterS: ((from + to) / 2 - 0.5) * readoutS };
+  }).filter(({ from, to }) => to > from);
+}
+
 /** A pinhole in space with a frame before it, as one sample sees. */
 export interface Seen {
   readonly position: Point3;
@@ -72,15 +103,19 @@ function aimAt({ camera, figure }: Scene, timeS: number): Point3 {
   return add(aim, moved);
 }
 
-/** What one sample sees of a scene. */
+/**
+ * What one sample sees of a scene.
+ * @param laterS when the strip that is drawn is read, from the middle of the frame
+ */
 export function seenAt(
   scene: Scene,
   instant: SampleInstant,
   widthPx: number,
   heightPx: number,
+  laterS = 0,
 ): Seen {
   const { position, focalMm, aperture, sensor, orientation, shutterS, shakeS, aim } = scene.camera;
-  const timeS = (instant.time - 0.5) * shutterS;
+  const timeS = (instant.time - 0.5) * shutterS + laterS;
   const forward = unit(subtract(aimAt(scene, timeS), position));
   const level = cross(forward, UP);
   const rightward = length(level) > 1e-9 ? unit(level) : { x: 1, y: 0, z: 0 };
@@ -93,21 +128,26 @@ export function seenAt(
   const perMm = near / imageMm;
   const lensM = focalMm / aperture / 2000;
   const [lensRight, lensUp] = [instant.lensX * lensM, instant.lensY * lensM];
+  const { right = 0, up = 0, widthShare = 1, heightShare = 1 } = scene.camera.window ?? {};
   // The plane of focus stays where it is however the lens is moved across.
   const across = near / focusM;
   // Hands draw one circle of confusion in the time that they are steady for, aslant.
   const shakeMm = (circleOfConfusionMm(sensor) * timeS) / shakeS;
   const shiftX =
-    -lensRight * across + (instant.pixelX / widthPx) * widthMm * perMm + shakeMm * 0.8 * perMm;
+    -lensRight * across +
+    (instant.pixelX / widthPx) * widthMm * widthShare * perMm +
+    shakeMm * 0.8 * perMm;
   const shiftY =
-    -lensUp * across + (instant.pixelY / heightPx) * heightMm * perMm + shakeMm * 0.6 * perMm;
+    -lensUp * across +
+    (instant.pixelY / heightPx) * heightMm * heightShare * perMm +
+    shakeMm * 0.6 * perMm;
   return {
     position: add(position, add(scale(rightward, lensRight), scale(upward, lensUp))),
     axes: [rightward, upward, forward],
-    left: (-widthMm / 2) * perMm + shiftX,
-    right: (widthMm / 2) * perMm + shiftX,
-    foot: (-heightMm / 2) * perMm + shiftY,
-    top: (heightMm / 2) * perMm + shiftY,
+    left: (right - widthShare / 2) * widthMm * perMm + shiftX,
+    right: (right + widthShare / 2) * widthMm * perMm + shiftX,
+    foot: (up - heightShare / 2) * heightMm * perMm + shiftY,
+    top: (up + heightShare / 2) * heightMm * perMm + shiftY,
     near,
     far: FAR_M,
   };

@@ -102,7 +102,7 @@ describe('light and tone', () => {
     const toSun = alongBearing(200, 35);
     // Independent of the module's own sum: a finer one, over the height's sine.
     let lux = 0;
-    const [rings, turns] = [200, 120];
+    const [rings, turns] = [40, 16];
     for (let i = 0; i < rings; i += 1) {
       const z = (i + 0.5) / rings;
       for (let j = 0; j < turns; j += 1) {
@@ -171,6 +171,7 @@ describe('samples', () => {
     ground: { material: 'ground', reflectance: 0.2 },
     solids: [],
     figure: figureOfSubject('standing'),
+    others: [],
   });
   const coordinate = fc.double({ min: -30, max: 30, noNaN: true });
   test('through the middle of the lens a point lies where the projection has it', () => {

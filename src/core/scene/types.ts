@@ -127,6 +127,19 @@ export interface SceneCamera {
   readonly pan?: { readonly part: string; readonly rateError: number };
   /** Hands draw a circle of confusion in this time. */
   readonly shakeS: number;
+  /** How long a silent shutter reads down the sensor, from one long side to the other; all at once without. */
+  readonly readoutS?: number;
+  /** The part of the frame that is drawn; the whole without. */
+  readonly window?: FrameWindow;
+}
+
+/** A part of the frame: where its middle is and how much it takes, as shares of the frame's width and height. */
+export interface FrameWindow {
+  /** From the middle of the frame, right and up, −½ to ½. */
+  readonly right: number;
+  readonly up: number;
+  readonly widthShare: number;
+  readonly heightShare: number;
 }
 
 /** What the dials and the body make of light. */
@@ -147,4 +160,6 @@ export interface Scene {
   readonly ground: Surface;
   readonly solids: readonly Solid[];
   readonly figure: Figure;
+  /** Others who stand about, as they are at the middle of the exposure. */
+  readonly others: readonly Figure[];
 }

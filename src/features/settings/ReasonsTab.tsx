@@ -7,6 +7,7 @@ import {
   type IsoLandmarks,
   type School,
 } from '@/core';
+import { mostMoved } from '@/answers/pictured';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { engraved, gradeInWords, smallLength, stops } from '@/features/shoot/words';
@@ -218,8 +219,9 @@ function SideBySide({ exposure }: { readonly exposure: Seen['answer']['exposure'
   );
 }
 
-function schoolInWords({ smear = [], settings, noise }: ExposurePlan): string {
-  const most = [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
+function schoolInWords(plan: ExposurePlan): string {
+  const { settings, noise } = plan;
+  const most = mostMoved(plan);
   const motion = most
     ? `${most.part} ${most.deliveredPx.toFixed(1)} px, ${gradeInWords(most.grade)}`
     : '';

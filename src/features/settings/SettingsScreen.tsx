@@ -23,12 +23,14 @@ import { focusZone, panSwing } from './instruments';
 import { Levers } from './Levers';
 import { ModeSection } from './ModeSection';
 import { FocusTab, MotionTab } from './MotionTab';
+import { PictureShown, PictureTab } from './PictureTab';
 import { ReasonsTab } from './ReasonsTab';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
 const TABS = [
   { id: 'dials', name: 'Dials' },
+  { id: 'picture', name: 'Picture' },
   { id: 'card', name: 'Card' },
   { id: 'slots', name: 'Slots' },
   { id: 'motion', name: 'Motion' },
@@ -39,6 +41,7 @@ type Tab = (typeof TABS)[number]['id'];
 
 const TITLES: Readonly<Record<Tab, string>> = {
   dials: 'Settings: the dials',
+  picture: 'The picture at these dials',
   card: 'Settings card',
   slots: 'Memory slots',
   motion: 'What moves',
@@ -79,7 +82,13 @@ function Dials() {
       title={TITLES[tab]}
       contentKey={tab}
       picture={
-        onPlan ? <DialsPlan seen={seen} /> : lens && tab === 'dials' ? <ThroughLens /> : undefined
+        onPlan ? (
+          <DialsPlan seen={seen} />
+        ) : tab === 'picture' ? (
+          <PictureShown />
+        ) : lens && tab === 'dials' ? (
+          <ThroughLens />
+        ) : undefined
       }
       tools={tabs}
       second={
@@ -115,6 +124,8 @@ function TabPart({ tab, seen }: { readonly tab: Tab; readonly seen: Seen }) {
   switch (tab) {
     case 'dials':
       return null;
+    case 'picture':
+      return <PictureTab />;
     case 'card':
       return (
         <>
@@ -170,6 +181,8 @@ function SettingsWide({
       middle={
         onPlan ? (
           <DialsPlan seen={seen} />
+        ) : tab === 'picture' ? (
+          <PictureShown />
         ) : (
           <View className="flex-1">
             <ScrollView tabIndex={0} className="flex-[6]" contentContainerClassName="p-6">

@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { sceneThrough } from '@/answers/through-lens';
+import { picturedIn, type Pictured } from '@/answers/pictured';
 import { LensFrame } from '@/figures/frame/LensFrame';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
@@ -18,6 +18,39 @@ function frameIn(widthPx: number, heightPx: number, orientation: 'level' | 'upri
   return { widthPx: width, heightPx: Math.floor(width / across) };
 }
 
+/** A frame as large as its room allows; what is in it is told its size. */
+export function FrameRoom({
+  orientation,
+  children,
+}: {
+  readonly orientation: 'level' | 'upright';
+  readonly children: (size: { readonly widthPx: number; readonly heightPx: number }) => ReactNode;
+}) {
+  const [box, setBox] = useState({ width: 0, height: 0 });
+  const size = frameIn(box.width, box.height, orientation);
+  return (
+    <View
+      className="flex-1 items-center justify-center bg-line"
+      onLayout={({ nativeEvent }) => setBox(nativeEvent.layout)}
+    >
+      {size.widthPx > 0 ? children(size) : null}
+    </View>
+  );
+}
+
+/** The picture of what is shown, at the dials that are set. */
+export function usePicture(): Pictured | undefined {
+  const { seen, setup, atMs } = useShown('seen', 'setup', 'atMs');
+  return useMemo(
+    () => (seen.ok ? picturedIn(setup, seen.view, seen.answer, atMs) : undefined),
+    [seen, setup, atMs],
+  );
+}
+
+/** What is in a picture, for those who do not see it. */
+export const pictureInWords = ({ view, answer }: Pictured): string =>
+  `Through the lens: ${view.subject.name}, ${percent(view.fill)} of the frame, ${lightInWords(answer).toLowerCase()}, ${settingsInWords(answer.exposure.settings)}`;
+
 /** What the camera takes from the place chosen, at this minute, with these settings. */
 export function ThroughLens({
   instead,
@@ -25,40 +58,24 @@ export function ThroughLens({
   /** What is drawn where the browser can't draw the frame. */
   readonly instead?: ReactNode;
 }) {
-  const { seen, setup, atMs } = useShown('seen', 'setup', 'atMs');
-  const [box, setBox] = useState({ width: 0, height: 0 });
-  const { ground, features } = setup;
-  const scene = useMemo(
-    () =>
-      seen.ok
-        ? sceneThrough({ ground, features }, seen.view, seen.answer, {
-            settings: seen.answer.exposure.settings,
-            atMs,
-          })
-        : undefined,
-    [seen, ground, features, atMs],
-  );
-  if (!seen.ok || !scene) {
+  const { seen } = useShown('seen');
+  const picture = usePicture();
+  if (!picture) {
     return (
       <View className="p-3">
         <Text>{seen.ok ? '' : troubleInWords(seen.trouble)}</Text>
       </View>
     );
   }
-  const { view, answer } = seen;
-  const size = frameIn(box.width, box.height, view.orientation);
   return (
-    <View
-      className="flex-1 items-center justify-center bg-line"
-      onLayout={({ nativeEvent }) => setBox(nativeEvent.layout)}
-    >
-      {size.widthPx > 0 ? (
+    <FrameRoom orientation={picture.view.orientation}>
+      {(size) => (
         <LensFrame
-          scene={scene}
-          label={`Through the lens: ${view.subject.name}, ${percent(view.fill)} of the frame, ${lightInWords(answer).toLowerCase()}, ${settingsInWords(answer.exposure.settings)}`}
+          scene={picture.scene}
+          label={pictureInWords(picture)}
           {...size}
           instead={(why) => (
-            <View className="gap-1 p-3" style={{ width: box.width }}>
+            <View className="w-full gap-1 p-3">
               <Text kind="small" ink="quiet">
                 {`The frame can’t be drawn in this browser (${why}).${instead ? ' From the side, in lines:' : ''}`}
               </Text>
@@ -66,8 +83,8 @@ export function ThroughLens({
             </View>
           )}
         />
-      ) : null}
-    </View>
+      )}
+    </FrameRoom>
   );
 }
 

@@ -29,6 +29,8 @@ export interface OpenShoot {
 
 interface LensUse {
   readonly open: boolean;
+  /** What is laid beside the picture taken; nothing by default. */
+  readonly beside: string | undefined;
 }
 
 export const OpenShootContext = createContext<OpenShoot | undefined>(undefined);
@@ -44,7 +46,7 @@ export function useOpening(id: string): OpenShoot {
       looked: storeOf<Look>(),
       shown: storeOf<Plan>(),
       looking: storeOf(FIRST_LOOKING),
-      lens: storeOf<LensUse>({ open: false }),
+      lens: storeOf<LensUse>({ open: false, beside: undefined }),
       search: openSearch(),
       walk: openWalk(),
     };
@@ -83,5 +85,12 @@ export const useWalk = (): Walking => useStore(useOpenShoot().walk.now, 'walk');
 export function useLens(): readonly [boolean, () => void] {
   const { lens } = useOpenShoot();
   const { open } = useStore(lens, 'open');
-  return [open, () => lens.set({ open: !open })];
+  return [open, () => lens.set({ ...lens.get(), open: !open })];
+}
+
+/** What is laid beside the picture taken, by its id, and what changes that. */
+export function useBeside(): readonly [string | undefined, (id: string | undefined) => void] {
+  const { lens } = useOpenShoot();
+  const { beside } = useStore(lens, 'beside');
+  return [beside, (id) => lens.set({ ...lens.get(), beside: id })];
 }

@@ -2,7 +2,6 @@ import {
   BackSide,
   BufferGeometry,
   DoubleSide,
-  Float32BufferAttribute,
   FloatType,
   Matrix4,
   Mesh,
@@ -20,9 +19,9 @@ import {
   type IUniform,
 } from 'three';
 import {
+  bandsOf,
   CLEAR_SKY,
   CLIPPED_AT,
-  figureThrough,
   grainOf,
   instantOf,
   linearPerNit,
@@ -31,7 +30,7 @@ import {
   seenAt,
   skyOnLevel,
   sunForSky,
-  type Piece,
+  type Band,
   type Scene,
   type Seen,
 } from '@/core';
@@ -44,18 +43,13 @@ import {
   shadeTarget,
   sunCamera,
 } from './shade';
-import {
-  groundGeometry,
-  meshGeometry,
-  pieceGeometry,
-  placePiece,
-  solidsGeometry,
-} from './geometry';
+import { fullScreen, type Uniforms } from './full-screen';
+import { emptied, figureMeshes } from './figure-meshes';
+import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
 import {
   ADD_FRAGMENT,
   DEPTH_FRAGMENT,
   DEPTH_VERTEX,
-  FULL_VERTEX,
   PICTURE_FRAGMENT,
   SKY_FRAGMENT,
   SKY_VERTEX,
@@ -75,8 +69,10 @@ export interface Paper {
 }
 
 export interface FrameRenderer {
-  /** Takes up a scene: nothing is drawn of it yet. */
-  readonly load: (scene: Scene) => void;
+  /** The colours of the paper from now on. */
+  readonly setPaper: (paper: Paper) => void;
+  /** Takes up a scene, drawn so many pixels wide and high: nothing is drawn of it yet. */
+  readonly load: (scene: Scene, widthPx: number, heightPx: number) => void;
   /** Adds a sample, and shows the mean of all so far. */
   readonly sample: () => void;
   readonly samples: () => number;
@@ -90,29 +86,8 @@ export interface FrameRenderer {
 /** A clear sky is bluer than the paper; luminance as it is. */
 const SKY_TINT = [0.86, 1.01, 1.32] as const;
 
-type Uniforms = Record<string, IUniform>;
-
-function fullScreen(fragmentShader: string, uniforms: Uniforms): readonly [Stage, ShaderMaterial] {
-  const geometry = new BufferGeometry();
-  geometry.setAttribute('position', new Float32BufferAttribute([-1, -1, 0, 3, -1, 0, -1, 3, 0], 3));
-  const material = new ShaderMaterial({
-    ...{ vertexShader: FULL_VERTEX, fragmentShader, uniforms },
-    ...{ depthTest: false, depthWrite: false },
-  });
-  const stage = new Stage();
-  const mesh = new Mesh(geometry, material);
-  mesh.frustumCulled = false;
-  stage.add(mesh);
-  return [stage, material];
-}
-
 /** @throws Error where the browser can't draw so: no WebGL 2, or no sums of light in it */
-export function createFrameRenderer(
-  canvas: HTMLCanvasElement,
-  widthPx: number,
-  heightPx: number,
-  paper: Paper,
-): FrameRenderer {
+export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): FrameRenderer {
   const context = canvas.getContext('webgl2', {
     antialias: false,
     depth: false,
@@ -126,15 +101,15 @@ export function createFrameRenderer(
   }
   gl.autoClear = false;
   gl.setPixelRatio(1);
-  gl.setSize(widthPx, heightPx, false);
   gl.setClearColor(0, 0);
 
-  const sampled = new WebGLRenderTarget(widthPx, heightPx, {
+  let [widthPx, heightPx] = [1, 1];
+  const sampled = new WebGLRenderTarget(1, 1, {
     ...{ type: FloatType, minFilter: NearestFilter, magFilter: NearestFilter },
   });
   const sums = [0, 1].map(
     () =>
-      new WebGLRenderTarget(widthPx, heightPx, {
+      new WebGLRenderTarget(1, 1, {
         ...{
           type: FloatType,
           minFilter: NearestFilter,
@@ -192,8 +167,10 @@ export function createFrameRenderer(
 
   const still = new Stage();
   const moving = new Stage();
+  const others = new Stage();
   const stage = new Stage();
-  stage.add(sky, still, moving);
+  stage.add(sky, still, moving, others);
+  const subject = figureMeshes(moving, figureSurface);
   const [adding, add] = fullScreen(ADD_FRAGMENT, {
     sum: { value: null },
     sampled: { value: sampled.texture },
@@ -212,26 +189,16 @@ export function createFrameRenderer(
   eye.matrixAutoUpdate = false;
 
   let scene: Scene | undefined;
-  let figureAt: ReturnType<typeof figureThrough> | undefined;
-  let pieces: readonly (readonly [Mesh, number])[] = [];
   let level: Mesh | undefined;
   let lastSolids: Scene['solids'] | undefined;
-  let lastPieces: readonly Piece[] | undefined;
+  let lastOthers: Scene['others'] | undefined;
   let count = 0;
   let asked: WebGLSync | null = null;
-
-  const poseFigure = (timeS: number) => {
-    const placed = figureAt?.(timeS) ?? [];
-    pieces.forEach(([mesh, restM], i) => {
-      const at = placed[i];
-      if (at) placePiece(mesh, restM, at.from, at.to);
-    });
-  };
 
   const loadStill = ({ solids, ground, camera }: Scene) => {
     if (solids === lastSolids) return;
     lastSolids = solids;
-    still.clear();
+    emptied(still);
     const put = (geometry: BufferGeometry, material: ShaderMaterial) => {
       const mesh = new Mesh(geometry, material);
       mesh.frustumCulled = false;
@@ -247,22 +214,16 @@ export function createFrameRenderer(
     });
   };
 
-  const loadFigure = ({ figure }: Scene) => {
-    figureAt = figureThrough(figure);
-    if (figure.pieces !== lastPieces) {
-      lastPieces = figure.pieces;
-      moving.clear();
-      const rest = figureAt(0);
-      pieces = figure.pieces.map((piece, i) => {
-        const { from, to } = rest[i] as (typeof rest)[number];
-        const lengthM = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
-        const mesh = new Mesh(pieceGeometry(piece, lengthM), figureSurface);
-        mesh.frustumCulled = false;
-        moving.add(mesh);
-        return [mesh, lengthM] as const;
-      });
-    }
-    poseFigure(0);
+  const loadOthers = (figures: Scene['others']) => {
+    if (figures === lastOthers) return;
+    lastOthers = figures;
+    others.children.forEach(emptied);
+    others.clear();
+    figures.forEach((one) => {
+      const group = new Stage();
+      others.add(group);
+      figureMeshes(group, stillSurface).load(one);
+    });
   };
 
   /** What the sun does not reach, looked up later by every surface. */
@@ -315,7 +276,8 @@ export function createFrameRenderer(
     (add.uniforms.perNit as IUniform).value = linearPerNit(exposure);
     const frameMm = camera.orientation === 'level' ? camera.sensor.widthMm : camera.sensor.heightMm;
     const pitch = pixelPitchMm(camera.sensor);
-    const { shot, read } = grainOf(exposure, pitch, Math.max(1, (frameMm / pitch / widthPx) ** 2));
+    const drawnMm = frameMm * (camera.window?.widthShare ?? 1);
+    const { shot, read } = grainOf(exposure, pitch, Math.max(1, (drawnMm / pitch / widthPx) ** 2));
     (shown.uniforms.grain as IUniform).value = new Vector2(shot, read);
   };
 
@@ -333,6 +295,22 @@ export function createFrameRenderer(
     eye.projectionMatrixInverse.copy(eye.projectionMatrix).invert();
   };
 
+  const resize = (wide: number, high: number) => {
+    if (wide === widthPx && high === heightPx) return;
+    [widthPx, heightPx] = [wide, high];
+    gl.setSize(wide, high, false);
+    [sampled, ...sums].forEach((target) => target.setSize(wide, high));
+  };
+
+  /** Draws on one strip of what a sample is drawn on. */
+  const confine = ({ from, to }: Band, level: boolean) => {
+    const [x, wide] = level ? [0, widthPx] : [Math.round(from * widthPx), Math.round(to * widthPx)];
+    const [y, high] = level
+      ? [Math.round((1 - to) * heightPx), Math.round((1 - from) * heightPx)]
+      : [0, heightPx];
+    sampled.scissor.set(x, y, wide - x, high - y);
+  };
+
   const draw = (what: Stage, camera: Camera, target: WebGLRenderTarget | null) => {
     gl.setRenderTarget(target);
     gl.clear();
@@ -340,11 +318,17 @@ export function createFrameRenderer(
   };
 
   return {
-    load: (next) => {
+    setPaper: ({ white, black }) => {
+      (shown.uniforms.paper as IUniform).value = new Vector3(...white);
+      (shown.uniforms.ink as IUniform).value = new Vector3(...black);
+    },
+    load: (next, wide, high) => {
+      resize(wide, high);
       scene = next;
       count = 0;
       loadStill(next);
-      loadFigure(next);
+      subject.load(next.figure);
+      loadOthers(next.others);
       setLight(next);
       if (next.light.sunLux > 0) castShade(next);
       sums.forEach((sum) => {
@@ -359,9 +343,14 @@ export function createFrameRenderer(
       (light.aside as IUniform).value = new Vector2(instant.pixelX, instant.pixelY).multiplyScalar(
         3,
       );
-      poseFigure((instant.time - 0.5) * camera.shutterS);
-      aimEye(seenAt(scene, instant, widthPx, heightPx));
-      draw(stage, eye, sampled);
+      const bands = bandsOf(camera, instant.time);
+      sampled.scissorTest = bands.length > 1;
+      for (const band of bands) {
+        confine(band, camera.orientation === 'level');
+        subject.pose((instant.time - 0.5) * camera.shutterS + band.laterS);
+        aimEye(seenAt(scene, instant, widthPx, heightPx, band.laterS));
+        draw(stage, eye, sampled);
+      }
       const [from, to] = count % 2 === 0 ? sums : [sums[1], sums[0]];
       (add.uniforms.sum as IUniform).value = from.texture;
       draw(adding, flat, to);

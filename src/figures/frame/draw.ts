@@ -1,0 +1,72 @@
+import type { Scene } from '@/core';
+import type { Inks } from '@/ui/theme';
+import type { FrameRenderer, Paper } from './renderer';
+
+/** Frames drawn sample by sample, as fast as the card allows and the page can bear. */
+
+/** A card that has drawn a sample by the next frame is quick, and draws so many for the one after. */
+const QUICK_MS = 20;
+const AT_ONCE = 4;
+
+const shares = (hex: string): readonly [number, number, number] => {
+  const of = (from: number) => parseInt(hex.slice(from, from + 2), 16) / 255;
+  return [of(1), of(3), of(5)];
+};
+const brightness = (hex: string) => shares(hex).reduce((a, b) => a + b);
+
+/** The picture's white is the lighter of paper and ink, whichever that is at this brightness. */
+export function paperOf({ paper, ink }: Pick<Inks, 'paper' | 'ink'>): Paper {
+  const [black, white] = brightness(paper) < brightness(ink) ? [paper, ink] : [ink, paper];
+  return { white: shares(white), black: shares(black) };
+}
+
+/** What is drawn: a scene, so large in pixels of the screen, as the mean of so many samples. */
+export interface Asked {
+  readonly scene: Scene;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly samples: number;
+}
+
+/**
+ * Draws a scene until it is done or told to stop.
+ * @param onDrawn called when more samples are seen, with whether that was the last
+ * @returns what stops it
+ */
+export function drawSteadily(
+  renderer: FrameRenderer,
+  { scene, widthPx, heightPx, samples }: Asked,
+  onDrawn?: (done: boolean) => void,
+): () => void {
+  let frame = 0;
+  let wait: ReturnType<typeof setTimeout>;
+  let askedMs = 0;
+  const soon = () => {
+    frame = requestAnimationFrame(step);
+  };
+  const ask = (count: number) => {
+    askedMs = performance.now();
+    for (let i = 0; i < count; i += 1) renderer.sample();
+    soon();
+  };
+  const step = () => {
+    if (askedMs === 0) {
+      renderer.load(scene, widthPx, heightPx);
+      ask(1);
+    } else if (!renderer.isDrawn()) soon();
+    else {
+      const done = renderer.samples() >= samples;
+      onDrawn?.(done);
+      if (done) return;
+      const tookMs = performance.now() - askedMs;
+      // A quick card is asked for more at once; a slow one leaves the page half of the time.
+      if (tookMs < QUICK_MS) ask(AT_ONCE);
+      else wait = setTimeout(() => ask(1), tookMs);
+    }
+  };
+  soon();
+  return () => {
+    cancelAnimationFrame(frame);
+    clearTimeout(wait);
+  };
+}
