@@ -1,6 +1,9 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
-/** A page whose console must stay free of errors. */
+/** Values that no one put into words. */
+const UNSAID = /\[object |\bundefined\b|\bNaN\b/;
+
+/** A page whose console must stay free of errors, and that says nothing but words where a test leaves it. */
 export const test = base.extend<{ page: Page }>({
   page: async ({ page }, run) => {
     const errors: string[] = [];
@@ -10,6 +13,8 @@ export const test = base.extend<{ page: Page }>({
     page.on('pageerror', (error) => errors.push(String(error)));
     await run(page);
     expect(errors).toEqual([]);
+    const said = page.isClosed() ? '' : await page.evaluate(() => document.body.innerText);
+    expect(said).not.toMatch(UNSAID);
   },
 });
 export { expect };

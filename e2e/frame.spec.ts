@@ -10,10 +10,14 @@ import {
   backgroundBlur,
   depthOfField,
   grainOf,
+  illuminanceFromEv,
   imageSize,
+  linearPerNit,
+  meshThrough,
   motionSmear,
   pan,
   pixelPitchMm,
+  rollingShutterSkew,
   shadowLength,
   type Figure,
   type MovingPart,
@@ -21,6 +25,9 @@ import {
   type Scene,
   type Solid,
 } from '../src/core';
+import { pictured } from '../src/answers/pictured';
+import { DEMO_SHOOTS } from '../src/demo';
+import { msOf } from '../src/records/times';
 import { projector } from '../src/core/motion/projection';
 import type { FrameRenderer } from '../src/figures/frame/renderer';
 
@@ -324,5 +331,160 @@ test(
     expect(high / low / (computed(13) / computed(12))).toBeCloseTo(1, 1);
     expect(low / computed(12)).toBeGreaterThan(0.9);
     expect(low / computed(12)).toBeLessThan(1.1);
+  },
+);
+
+test(
+  'wire before the lens: what it takes, and how far its pattern is washed out',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const wall: Solid = {
+      ...{ shape: 'prism', fromM: -20, toM: 40, material: 'line', reflectance: GREY },
+      footprint: [
+        { x: -9, y: 20 },
+        { x: 9, y: 20 },
+        { x: 9, y: 21 },
+        { x: -9, y: 21 },
+      ],
+    };
+    const [fenceM, pitchM, wireM] = [5, 0.05, 0.008];
+    const fence: Solid = {
+      ...{ shape: 'mesh', from: { x: -5, y: fenceM }, to: { x: 5, y: fenceM }, heightM: 4 },
+      ...{ pitchM, wireM, material: 'line', reflectance: 0 },
+    };
+    const pitchPx = ((pitchM / fenceM) * 1000 * PX_PER_MM * 200 * 20) / (20 - 0.2) / 1000;
+    /** Mean of a stretch of whole periods, and how strongly it goes up and down with the wire. */
+    const measured = async (aperture: number, samples: number) => {
+      const scene = sceneOf(20, { aperture }, { solids: [wall, fence] });
+      const profile = across(await draw(page, scene, samples)).slice(
+        0,
+        Math.round(Math.floor(WIDTH / pitchPx) * pitchPx),
+      );
+      const [cos, sin] = [Math.cos, Math.sin].map((of) =>
+        sum(profile.map((value, x) => value * of((2 * Math.PI * (x + 0.5)) / pitchPx))),
+      ) as [number, number];
+      return { mean: sum(profile) / profile.length, swing: Math.hypot(cos, sin) / sum(profile) };
+    };
+    const free = across(await draw(page, sceneOf(20, {}, { solids: [wall] }), 8));
+    const sharp = await measured(500, 64);
+    const open = await measured(5.6, 160);
+    const through = (aperture: number) =>
+      meshThrough({
+        ...{ focalMm: 200, aperture, fenceM, subjectM: 20 },
+        ...{ pitchMm: pitchM * 1000, wireMm: wireM * 1000 },
+      });
+    const { lossShare, patternContrast } = through(5.6);
+    expect(Math.abs(open.mean / (sum(free) / WIDTH) / (1 - lossShare) - 1)).toBeLessThan(0.05);
+    const washed = patternContrast / through(500).patternContrast;
+    expect(washed).toBeLessThan(0.8);
+    expect(Math.abs(open.swing / sharp.swing / washed - 1)).toBeLessThan(0.05);
+  },
+);
+
+test(
+  'a silent shutter leans what goes by; the mirrored scene is the mirrored picture',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const ball = ballAt(30, 0.1, 9);
+    const end = (upM: number) => ({ aheadM: 0, leftM: 0, upM, part: 'body' });
+    const post: Figure = {
+      ...ball,
+      pieces: [
+        {
+          ...{ shape: 'limb', from: end(-0.9), to: end(0.9), fromRadiusM: 0.05, toRadiusM: 0.05 },
+          ...{ material: 'line', reflectance: GREY },
+        },
+      ],
+    };
+    const readoutS = 1 / 16;
+    const middleOfRow = ({ light }: Drawn, fromTop: number) => {
+      const row = light.slice((HEIGHT - 1 - fromTop) * WIDTH, (HEIGHT - fromTop) * WIDTH);
+      return sum(row.map((value, x) => value * x)) / sum(row);
+    };
+    const drawn = await draw(page, sceneOf(30, { readoutS }, { figure: post }), 48);
+    const [top, foot] = [HEIGHT / 2 - 40, HEIGHT / 2 + 40];
+    const speed = imageSize({ sizeM: 9, distanceM: 30, focalMm: 200 });
+    const { skewMm } = rollingShutterSkew({
+      ...{ imageSpeedMmS: speed, readoutS, frameHeightMm: 24, heightShare: 80 / HEIGHT },
+    });
+    // Later rows see it further on: it goes to the right.
+    expectNear(middleOfRow(drawn, foot) - middleOfRow(drawn, top), skewMm * PX_PER_MM);
+
+    const sided = (side: 1 | -1) =>
+      sceneOf(
+        20,
+        { aim: { x: 0, y: 20, z: 1 } },
+        {
+          solids: [
+            {
+              ...{ shape: 'rod', from: { x: side * 0.5, y: 20, z: 0 } },
+              ...{ to: { x: side * 1.2, y: 20, z: 1.6 }, radiusM: 0.1 },
+              ...{ material: 'line', reflectance: 0.5 },
+            },
+          ],
+          ground: { material: 'line', reflectance: 0.2 },
+          light: {
+            ...{ ...sceneOf(1).light, lampLux: 100, sunLux: 900, skyLux: 200 },
+            toSun: alongBearing(side * 120, 40),
+          },
+        },
+      );
+    const [right, left] = [await draw(page, sided(1), 32), await draw(page, sided(-1), 32)];
+    const off = right.light.map((value, i) => {
+      const [x, y] = [i % WIDTH, Math.floor(i / WIDTH)];
+      return Math.abs(value - (left.light[y * WIDTH + WIDTH - 1 - x] as number));
+    });
+    const brightest = Math.max(...right.light);
+    expect(sum(off) / off.length).toBeLessThan(0.01 * brightest);
+    // And it is no picture that is its own mirror image.
+    const own = right.light.map((value, i) => {
+      const [x, y] = [i % WIDTH, Math.floor(i / WIDTH)];
+      return Math.abs(value - (right.light[y * WIDTH + WIDTH - 1 - x] as number));
+    });
+    expect(sum(own) / own.length).toBeGreaterThan(0.02 * brightest);
+  },
+);
+
+test(
+  'in the demo shoots a grey ball where the subject is comes out as its face is exposed',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    for (const [shoot, at] of [
+      [0, '2027-04-16T18:50'],
+      [0, '2027-04-16T20:30'],
+      [1, '2027-05-08T06:40'],
+      [1, '2027-05-08T05:20'],
+      [2, '2027-06-19T12:20'],
+    ] as const) {
+      const demo = DEMO_SHOOTS[shoot] as (typeof DEMO_SHOOTS)[number];
+      const picture = pictured(demo, msOf(at, demo.place.timeZone));
+      if (!picture) throw new Error('must be seen');
+      const { scene, view, answer } = picture;
+      const radiusM = view.subject.heightM * 0.12;
+      const end = (upM: number) => ({ aheadM: 0, leftM: 0, upM });
+      const figure: Figure = {
+        ...{ subject: { heightM: view.subject.heightM, speedMs: 0 }, parts: [], facingDeg: 0 },
+        path: { position: scene.camera.aim, headingDeg: 0 },
+        pieces: [
+          {
+            ...{ shape: 'ball', from: end(-radiusM), to: end(radiusM) },
+            ...{ fromRadiusM: radiusM, toRadiusM: radiusM },
+            ...{ material: 'line', reflectance: GREY },
+          },
+        ],
+      };
+      const { pan: _pan, ...still } = scene.camera;
+      const drawn = await draw(
+        page,
+        { ...scene, camera: { ...still, shakeS: 1e9 }, figure, others: [] },
+        24,
+      );
+      const lux = illuminanceFromEv(answer.light.ev.expected);
+      const linear = ((GREY * lux) / Math.PI) * linearPerNit(scene.exposure);
+      const offStops = Math.abs(Math.log2(middleOf(drawn) / linear));
+      expect({ at, near: offStops < 0.2, offStops: offStops.toFixed(2) }).toMatchObject({
+        near: true,
+      });
+    }
   },
 );

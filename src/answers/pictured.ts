@@ -5,6 +5,7 @@ import {
   type HeldLevers,
   type PanOn,
   type PartSmear,
+  type Point2,
   type Scene,
 } from '@/core';
 import { bodyOf } from '@/records/kit';
@@ -165,6 +166,17 @@ export function besidesOf(setup: Setup, here: Pictured, atMs: number): readonly 
   };
   return [...traded, ...otherBody, ...places, silent];
 }
+
+/** A setup with the position that is chosen put elsewhere. */
+export const standingAt = <S extends Pick<Setup, 'positions' | 'choice'>>(
+  setup: S,
+  { x, y }: Point2,
+): S => ({
+  ...setup,
+  positions: setup.positions.map((entry) =>
+    entry.id === setup.choice.positionId ? { ...entry, x, y } : entry,
+  ),
+});
 
 /** The same place through the hours: so many minutes evenly from the first to the last. */
 export const throughHours = (

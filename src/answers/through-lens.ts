@@ -112,12 +112,54 @@ function othersIn({ marks, subjects }: Site, { subject, mark }: View): Scene['ot
 }
 
 /** What the camera takes from here at this minute with these settings. */
-export function sceneThrough(
+export const sceneThrough = (
   site: Site,
   view: View,
   answer: Answer,
   { settings, atMs }: { readonly settings: Settings; readonly atMs: number },
-): Scene {
+): Scene => ({
+  ...takenWith(view, settings),
+  light: lightIn(view, answer, atMs),
+  ground: groundOf(site),
+  solids: solidsOf(site),
+  figure: figureIn(view),
+  others: othersIn(site, view),
+});
+
+const groundOf = ({ ground: { surface } }: Pick<Shoot, 'ground'>): Surface => ({
+  material: GROUND_MATERIAL[surface],
+  reflectance: GROUND_REFLECTANCE[surface],
+});
+
+/** Light told by its amount alone comes from everywhere: an overcast sky, or the walls of a hall. */
+const EVEN_SHARE = (1 + GROUND_REFLECTANCE.grass) / 2;
+
+/** What the camera takes on a blank ground, in light of which only the amount is known. */
+export const sceneOnBlank = (
+  view: View,
+  settings: Settings,
+  {
+    faceLux,
+    indoors,
+    behind,
+  }: { readonly faceLux: number; readonly indoors: boolean; readonly behind: Scene['solids'] },
+): Scene => ({
+  ...takenWith(view, settings),
+  light: {
+    ...{ toSun: { x: 0, y: 0, z: 1 }, sunLux: 0, cloud: 1, subjectSkyView: 0.5, share: 1, indoors },
+    // On an upright face an even sky gives a half, and the ground what it gives back of it.
+    skyLux: indoors ? 0 : faceLux / EVEN_SHARE,
+    lampLux: indoors ? faceLux : 0,
+    groundReflectance: GROUND_REFLECTANCE.grass,
+  },
+  ground: { material: GROUND_MATERIAL.grass, reflectance: GROUND_REFLECTANCE.grass },
+  solids: behind,
+  figure: figureIn(view),
+  others: [],
+});
+
+/** The camera with its dials. */
+function takenWith(view: View, settings: Settings): Pick<Scene, 'camera' | 'exposure'> {
   const { shutterS, aperture, iso, liftStops, filterStops = 0 } = settings;
   const { camera, aim, focalMm, body, orientation, motion, shakeS, extensionStops } = view;
   return {
@@ -132,13 +174,5 @@ export function sceneThrough(
       liftStops,
       isoStops: Math.log2(iso / body.iso.base),
     },
-    light: lightIn(view, answer, atMs),
-    ground: {
-      material: GROUND_MATERIAL[site.ground.surface],
-      reflectance: GROUND_REFLECTANCE[site.ground.surface],
-    },
-    solids: solidsOf(site),
-    figure: figureIn(view),
-    others: othersIn(site, view),
   };
 }

@@ -24,13 +24,15 @@ import { Lessons } from './Lessons';
 import { OwedList } from './OwedList';
 import { People } from './People';
 import { Subjects } from './Subjects';
+import { WantedPicture } from './WantedPicture';
 import { withBrief } from './with-brief';
 
 const TITLE = 'Brief: what is owed';
 
 /** What lies a press deeper. */
-type Deeper = 'people' | 'access' | 'what' | 'subjects' | 'lessons' | 'care' | 'shoot';
+type Deeper = 'picture' | 'people' | 'access' | 'what' | 'subjects' | 'lessons' | 'care' | 'shoot';
 const DEEPER: Readonly<Record<Deeper, string>> = {
+  picture: 'The picture wanted',
   people: 'Who to find',
   access: 'Client and access',
   what: 'What, where and when',
@@ -113,6 +115,7 @@ function Rows({ onOpen }: { readonly onOpen: (deeper: Deeper) => void }) {
   );
   return (
     <View role="list" aria-label="More of the brief">
+      {row('picture', 'seen through the lens, to keep or to send')}
       {row(
         'people',
         people.length > 0 ? people.map(({ name }) => name).join(' · ') : 'nobody named yet',
@@ -145,6 +148,8 @@ function DeeperPart({ deeper, onDone }: { readonly deeper: Deeper; readonly onDo
   const { update } = useEdits();
   const say = useToast();
   switch (deeper) {
+    case 'picture':
+      return <WantedPicture />;
     case 'people':
       return <People />;
     case 'access':

@@ -1,4 +1,4 @@
-import { refusalsInWords } from '@/features/shoot/score-words';
+import { refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import type { Compared } from '@/core';
@@ -20,6 +20,7 @@ import {
 } from './compare';
 import { CompareTable } from './CompareTable';
 import { FigureRow } from './FigureRow';
+import { PlacePicture } from './PlacePicture';
 import { outOfHundred } from './score-words';
 import { weakest } from '@/answers/search';
 
@@ -101,11 +102,12 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
           {outOfHundred(score.total)}
         </Text>
       </View>
+      <PlacePicture place={{ positionId: entry.id }} atMs={timeMs} name={position.name} />
       <Text kind="small">
         {score.refusals.length > 0
           ? `Off limits: ${refusalsInWords(score.refusals)}.`
           : `Weakest: ${weakest(score)
-              .map(({ why }) => why)
+              .map(({ why }) => scoreWhyInWords(why))
               .join('; ')}.`}
       </Text>
       <Button

@@ -1,4 +1,4 @@
-import { refusalInWords, refusalsInWords } from '@/features/shoot/score-words';
+import { refusalInWords, refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { bearingDeg, type SearchResult } from '@/core';
@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button';
 import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
 import { Text } from '@/ui/Text';
+import { standingAt } from '@/answers/pictured';
 import {
   bestPlaces,
   placeAt,
@@ -20,6 +21,7 @@ import {
   type Scope,
   type ShotThere,
 } from '@/answers/search';
+import { PlacePicture } from './PlacePicture';
 import { outOfHundred } from './score-words';
 
 const MARKS: readonly Option<Scope['marks']>[] = [
@@ -85,13 +87,7 @@ export function SearchSection({
   const asksNow =
     request &&
     searchRequestOf(setup, seen.view, wish, request.timesMs[0] ?? atMs, { scope, hours });
-  const standAt = ({ x, y }: Place) =>
-    edits.update((current) => ({
-      ...current,
-      positions: current.positions.map((entry) =>
-        entry.id === current.choice.positionId ? { ...entry, x, y } : entry,
-      ),
-    }));
+  const standAt = ({ x, y }: Place) => edits.update((current) => standingAt(current, { x, y }));
   return (
     <View role="region" aria-label="Where else to stand" className="gap-3">
       <ScopeFields />
@@ -243,6 +239,11 @@ function PlaceWords({
         <Text kind="figure" className="shrink">{`${title} ${outOfHundred(place.total)}`}</Text>
         <Button label={action} onPress={() => onStand(place)} />
       </View>
+      <PlacePicture
+        place={{ x: place.x, y: place.y }}
+        atMs={place.shots[0]?.timeMs ?? 0}
+        name={title}
+      />
       {place.shots.map((there, i) => (
         <Text key={i} kind="small">
           {shotInWords(there, place, request, i, clock)}
@@ -266,7 +267,7 @@ function shotInWords(
   const lens = kits.length > 1 ? ` with the ${kitName}` : '';
   const away = `${metres(Math.hypot(mark.x - place.x, mark.y - place.y))}, looking ${bearingInWords(bearingDeg(place, mark))}`;
   const lacks = weakest(score)
-    .map(({ why }) => why)
+    .map(({ why }) => scoreWhyInWords(why))
     .join('; ');
   return `${name}${away}${when}${lens}. Weakest: ${lacks}.`;
 }

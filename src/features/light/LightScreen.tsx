@@ -21,6 +21,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useShape } from '@/ui/use-shape';
 import { FlickerSection } from './FlickerSection';
+import { HourFrames } from './HourFrames';
 import { ChartKey, HoursChart } from './HoursChart';
 import { colourInWords, ShotsThrough, Turnings } from './HoursLists';
 import { MeterSection } from './MeterSection';
@@ -36,8 +37,10 @@ const LINES = [
 ] as const;
 
 /** What lies a press deeper. */
-type Deeper = 'lamps' | 'sky' | 'shots' | 'readings' | 'turns' | 'lines' | 'flicker' | 'meter';
+type Deeper =
+  'frames' | 'lamps' | 'sky' | 'shots' | 'readings' | 'turns' | 'lines' | 'flicker' | 'meter';
 const DEEPER: Readonly<Record<Deeper, string>> = {
+  frames: 'The picture through the hours',
   lamps: 'Lamps',
   sky: 'Sky',
   shots: 'When each shot ends',
@@ -215,6 +218,7 @@ function Rows({ seen, by, onOpen }: Parts) {
   );
   return (
     <View role="list" aria-label="More of the light">
+      {row('frames', 'seen from here, hour by hour')}
       {shots.length > 0 ? row('shots', 'and what would save it') : null}
       {row('readings', agreement(seen, readings.length > 0))}
       {row(
@@ -232,6 +236,8 @@ function DeeperPart({ deeper, seen, light, by, setBy }: Parts & { readonly deepe
   const { shoot, hours, clock, atMs } = useShown('shoot', 'hours', 'clock', 'atMs');
   const { update } = useEdits();
   switch (deeper) {
+    case 'frames':
+      return <HourFrames />;
     case 'lamps':
       return <LampControls shoot={shoot} hours={hours} clock={clock} update={update} />;
     case 'sky':
@@ -293,6 +299,7 @@ function LightWide({ sheet, ...parts }: Parts & { readonly sheet: React.ReactNod
           {walk ? <WalkPanel seen={seen} /> : <TakeReadings seen={seen} />}
           <Sources onOpen={onOpen} />
           <Readings seen={seen} />
+          <Button label={DEEPER.frames} onPress={() => onOpen('frames')} />
           <Button label={DEEPER.flicker} onPress={() => onOpen('flicker')} />
           <Button label={DEEPER.meter} onPress={() => onOpen('meter')} />
           <Text kind="small">{colourInWords(seen)}</Text>

@@ -10,6 +10,8 @@ import { NO_OUTLOOK } from '@/answers/answer';
 import { settingsInWords, shutterReason, stopsSentence } from '@/features/shoot/exposure-words';
 import { depthInWords, notesOf, overfilledInWords } from '@/features/shoot/frame-notes';
 import { backgroundInWords } from '@/features/ground/figures';
+import { FrameRoom } from '@/features/shoot/ThroughLens';
+import { LensFrame } from '@/figures/frame/LensFrame';
 import { ExposureDrawn } from '@/features/shoot/MotionAndBudget';
 import type { Quick } from '@/records/quick';
 import { QUICK } from '@/records/storage';
@@ -22,7 +24,7 @@ import { useInks } from '@/ui/theme';
 import { useUnits } from '@/ui/units';
 import { useShape } from '@/ui/use-shape';
 import { ShootSheet } from './ShootSheet';
-import { quickAnswer, type QuickResult } from './quick';
+import { quickAnswer, quickScene, type QuickResult } from './quick';
 import { QuickFields } from './QuickFields';
 import { QuickRows, rowInWords } from './QuickRows';
 import { changesMost } from './rows';
@@ -62,12 +64,13 @@ interface PageProps {
 function Page({ quick, onChange }: PageProps) {
   const [making, setMaking] = useState(false);
   const beside = useShape() !== 'upright';
-  const result = quickAnswer(quick);
+  const result = useMemo(() => quickAnswer(quick), [quick]);
   const fields = <QuickFields quick={quick} onChange={onChange} />;
   const drawn = result.ok ? (
     <ExposureDrawn view={result.view} exposure={result.exposure} ev={result.ev.expected} />
   ) : null;
   const two = <TwoKits quick={quick} onChange={onChange} />;
+  const look = result.ok ? <Look quick={quick} result={result} /> : null;
   const make = <Button label="Make a shoot of it" onPress={() => setMaking(true)} />;
   return (
     <View role="main" className="flex-1">
@@ -79,6 +82,7 @@ function Page({ quick, onChange }: PageProps) {
           </Column>
           <Column>
             <QuickAnswer quick={quick} result={result} onChange={onChange} />
+            {look}
             {two}
             {drawn}
             {make}
@@ -90,6 +94,7 @@ function Page({ quick, onChange }: PageProps) {
             <QuickAnswer quick={quick} result={result} onChange={onChange} />
           </View>
           <ScrollView contentContainerClassName="gap-4 p-4 pb-10">
+            {look}
             {two}
             {fields}
             {drawn}
@@ -99,6 +104,48 @@ function Page({ quick, onChange }: PageProps) {
         </>
       )}
       {making ? <ShootSheet quick={quick} onClose={() => setMaking(false)} /> : null}
+    </View>
+  );
+}
+
+/** The picture over a blank ground, taken up and put away. */
+function Look({
+  quick,
+  result,
+}: {
+  readonly quick: Quick;
+  readonly result: Extract<QuickResult, { ok: true }>;
+}) {
+  const [open, setOpen] = useState(false);
+  const scene = useMemo(() => quickScene(quick, result), [quick, result]);
+  const { view, exposure } = result;
+  return (
+    <View className="gap-2">
+      <Button
+        label={open ? 'Put the lens away' : 'Look through the lens'}
+        onPress={() => setOpen(!open)}
+      />
+      {open ? (
+        <>
+          <View className={view.orientation === 'level' ? 'aspect-[3/2]' : 'aspect-[2/3]'}>
+            <FrameRoom orientation={view.orientation}>
+              {(size) => (
+                <LensFrame
+                  scene={scene}
+                  label={`Through the lens: ${view.subject.name}, ${Math.round(view.fill * 100)} % of the frame, ${settingsInWords(exposure.settings)}`}
+                  {...size}
+                  instead={(why) => (
+                    <Text kind="small">{`The frame can’t be drawn in this browser (${why}).`}</Text>
+                  )}
+                />
+              )}
+            </FrameRoom>
+          </View>
+          <Text kind="small" ink="quiet">
+            Light is told by its amount alone: here it comes from everywhere.
+          </Text>
+        </>
+      ) : null}
     </View>
   );
 }

@@ -2,14 +2,17 @@ import {
   distanceForFill,
   ev as evOf,
   evFromIlluminance,
+  illuminanceFromEv,
   FRAME_SIGMA_STOPS,
   LAMP_LEVELS_LUX,
   METER_SIGMA_STOPS,
   solveExposure,
   type EvRange,
   type Exposure,
+  type Scene,
 } from '@/core';
 import { exposureDemands } from '@/answers/answer';
+import { sceneOnBlank } from '@/answers/through-lens';
 import type { Trouble } from '@/answers/told';
 import { fittedLens, viewOf, type Setup, type View, type Viewed } from '@/answers/view';
 import { EYE_LIGHTS } from '@/presets/eye-lights';
@@ -23,14 +26,13 @@ import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 
 /** A quick answer: settings from subject, distance, lens and light, without any ground. */
 
+interface QuickAnswered {
+  readonly view: View;
+  readonly ev: EvRange;
+  readonly exposure: Exposure;
+}
 export type QuickResult =
-  | {
-      readonly ok: true;
-      readonly view: View;
-      readonly ev: EvRange;
-      readonly exposure: Exposure;
-    }
-  | { readonly ok: false; readonly trouble: Trouble };
+  ({ readonly ok: true } & QuickAnswered) | { readonly ok: false; readonly trouble: Trouble };
 
 /** Bearing the subject moves along, the camera looking north at it. */
 export const HEADING_DEG = { across: 90, diagonal: 135, towards: 180 } as const;
@@ -168,6 +170,26 @@ export function quickAnswer(quick: Quick): QuickResult {
   const { view } = seen;
   const ev = quickEv(quick);
   return { ok: true, view, ev, exposure: solveExposure({ ...exposureDemands(view, choice), ev }) };
+}
+
+const BEHIND_HALF_M = 30;
+const BEHIND_HIGH_M = 12;
+
+/** What the camera takes: the subject before leaves as far behind it as was said, in light from everywhere. */
+export function quickScene(quick: Quick, { view, ev, exposure }: QuickAnswered): Scene {
+  const y = quick.behindM;
+  const hedge: Scene['solids'][number] = {
+    ...{ shape: 'prism', fromM: 0, toM: BEHIND_HIGH_M, material: 'leaf', reflectance: 0.1 },
+    footprint: [
+      { x: -BEHIND_HALF_M, y },
+      { x: BEHIND_HALF_M, y },
+      { x: BEHIND_HALF_M, y: y + 2 },
+      { x: -BEHIND_HALF_M, y: y + 2 },
+    ],
+  };
+  const faceLux = illuminanceFromEv(ev.expected);
+  const { indoors } = lightOf(quick);
+  return sceneOnBlank(view, exposure.settings, { faceLux, indoors, behind: [hedge] });
 }
 
 /** The light of a shoot that a quick answer comes nearest to. */

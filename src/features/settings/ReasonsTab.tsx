@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
   backdropVerdict,
@@ -8,6 +8,9 @@ import {
   type School,
 } from '@/core';
 import { mostMoved } from '@/answers/pictured';
+import { sceneThrough } from '@/answers/through-lens';
+import { settingsInWords } from '@/features/shoot/exposure-words';
+import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { engraved, gradeInWords, smallLength, stops } from '@/features/shoot/words';
@@ -49,7 +52,7 @@ export function ReasonsTab({ seen }: { readonly seen: Seen }) {
   return (
     <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
       <Schools choice={plan.setup.choice} />
-      <SideBySide exposure={exposure} />
+      <SideBySide view={view} answer={answer} widthPx={widthPx} />
       <View className="gap-1">
         <Heading level={2} kind="figure">
           The shutter’s scale
@@ -179,10 +182,31 @@ function Schools({ choice }: { readonly choice: Plan['setup']['choice'] }) {
   );
 }
 
+const COLUMN_GAP_PX = 8;
+
 /** The three schools side by side: what each sets, and what it gives up. */
-function SideBySide({ exposure }: { readonly exposure: Seen['answer']['exposure'] }) {
+function SideBySide({
+  view,
+  answer,
+  widthPx,
+}: Pick<Seen, 'view' | 'answer'> & { readonly widthPx: number }) {
+  const { setup, atMs } = useShown('setup', 'atMs');
+  const { exposure } = answer;
+  const scenes = useMemo(
+    () =>
+      new Map(
+        [answer.exposure, ...answer.exposure.alternatives].map(({ school, settings }) => [
+          school,
+          sceneThrough(setup, view, answer, { settings, atMs }),
+        ]),
+      ),
+    [setup, view, answer, atMs],
+  );
+  const wide = Math.floor((widthPx - 2 * COLUMN_GAP_PX) / 3);
+  const long = view.orientation === 'level' ? wide / 1.5 : wide * 1.5;
   const plans = SCHOOLS.map(({ value, label }) => ({
     label,
+    scene: scenes.get(value),
     chosen: value === exposure.school,
     plan:
       value === exposure.school
@@ -195,13 +219,21 @@ function SideBySide({ exposure }: { readonly exposure: Seen['answer']['exposure'
         The schools side by side
       </Heading>
       <View role="list" aria-label="The schools side by side" className="flex-row gap-2">
-        {plans.map(({ label, chosen, plan }) =>
+        {plans.map(({ label, chosen, plan, scene }) =>
           plan ? (
             <View
               key={label}
               role="listitem"
               className={`min-w-0 flex-1 border-t-2 pt-1 ${chosen ? 'border-signal' : 'border-line'}`}
             >
+              {scene ? (
+                <SmallFrame
+                  scene={scene}
+                  label={`${label}: ${settingsInWords(plan.settings)}`}
+                  widthPx={wide}
+                  heightPx={Math.round(long)}
+                />
+              ) : null}
               <Text kind="label">{label}</Text>
               {Object.values(engraved(plan.settings)).map((text) => (
                 <Text key={text} kind="figure">

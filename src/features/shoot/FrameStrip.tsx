@@ -21,14 +21,21 @@ export function FrameStrip({
   label,
   frames,
   longPx = LONG_PX,
+  wraps = false,
 }: {
   readonly label: string;
   readonly frames: readonly StripFrame[];
   readonly longPx?: number;
+  /** Whether they stand in rows one under the other, where there is room for that. */
+  readonly wraps?: boolean;
 }) {
   return (
-    <ScrollView horizontal showsHorizontalScrollIndicator={false} tabIndex={0}>
-      <View role="list" aria-label={label} className="flex-row gap-2 pb-1">
+    <ScrollView horizontal={!wraps} showsHorizontalScrollIndicator={false} tabIndex={0}>
+      <View
+        role="list"
+        aria-label={label}
+        className={`flex-row gap-2 pb-1 ${wraps ? 'flex-wrap' : ''}`}
+      >
         {frames.map(({ id, picture, name, said, chosen = false, onPress }) => {
           const level = picture.view.orientation === 'level';
           const [widthPx, heightPx] = level

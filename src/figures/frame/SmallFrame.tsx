@@ -7,7 +7,9 @@ import { paperOf } from './draw';
 import { askFrame } from './small-frames';
 
 /** Enough for a small picture to be smooth. */
-const ENOUGH = 32;
+const ENOUGH = 24;
+/** What one looks at is seen roughly first: others that are looked at have their turn before it is fine. */
+const ROUGH = 8;
 const MOST_PX_PER_PX = 2;
 
 /** A frame among others: drawn in its turn, and left as it is. */
@@ -18,6 +20,7 @@ export function SmallFrame({
   heightPx,
   samples = ENOUGH,
   sharp = MOST_PX_PER_PX,
+  first = false,
 }: {
   readonly scene: Scene;
   /** What is seen, for those who do not see it; none where words beside it say so. */
@@ -27,6 +30,8 @@ export function SmallFrame({
   readonly samples?: number;
   /** Drawn pixels for one of the page, at most. */
   readonly sharp?: number;
+  /** Whether it goes before the others: it is what one looks at. */
+  readonly first?: boolean;
 }) {
   const inks = useInks();
   const place = useRef<HTMLCanvasElement>(null);
@@ -36,13 +41,28 @@ export function SmallFrame({
     const to = place.current;
     if (!to) return undefined;
     const scale = Math.min(sharp, window.devicePixelRatio || 1);
-    return askFrame({
-      ...{ scene, samples, to, paper: paperOf(inks), onRefused: setRefused },
-      widthPx: Math.max(1, Math.round(widthPx * scale)),
-      heightPx: Math.max(1, Math.round(heightPx * scale)),
-      onDone: () => setDone(scene),
-    });
-  }, [scene, widthPx, heightPx, samples, sharp, inks]);
+    const ask = (count: number, onDone: () => void) =>
+      askFrame({
+        ...{
+          scene,
+          samples: count,
+          to,
+          paper: paperOf(inks),
+          first,
+          onRefused: setRefused,
+          onDone,
+        },
+        widthPx: Math.max(1, Math.round(widthPx * scale)),
+        heightPx: Math.max(1, Math.round(heightPx * scale)),
+      });
+    const whole = () => ask(samples, () => setDone(scene));
+    let leave = first
+      ? ask(ROUGH, () => {
+          leave = whole();
+        })
+      : whole();
+    return () => leave();
+  }, [scene, widthPx, heightPx, samples, sharp, first, inks]);
   const size = { width: widthPx, height: heightPx };
   if (refused !== undefined) {
     return (

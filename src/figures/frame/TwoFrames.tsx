@@ -29,7 +29,7 @@ export function TwoFrames({
 }) {
   const [at, setAt] = useState(50);
   const partedPx = (at / 100) * widthPx;
-  const size = { widthPx, heightPx, samples: SAMPLES };
+  const size = { widthPx, heightPx, samples: SAMPLES, first: true };
   const over = { position: 'absolute', top: 0, left: 0 } as const;
   return (
     <View style={{ width: widthPx, height: heightPx }}>
@@ -39,7 +39,7 @@ export function TwoFrames({
       <View style={{ ...over, width: partedPx, height: heightPx, overflow: 'hidden' }}>
         <SmallFrame scene={left.scene} label={left.label} {...size} />
       </View>
-      <View style={over}>
+      <View style={{ ...over, width: widthPx }}>
         <SlideArea
           label="Where one frame ends and the other begins"
           value={at}

@@ -4,9 +4,9 @@ import type { FrameRenderer, Paper } from './renderer';
 
 /** Frames drawn sample by sample, as fast as the card allows and the page can bear. */
 
-/** A card that has drawn a sample by the next frame is quick, and draws so many for the one after. */
-const QUICK_MS = 20;
-const AT_ONCE = 4;
+/** As many samples are asked for at once as were last drawn in this time: small frames take little each. */
+const SLICE_MS = 24;
+const MOST_AT_ONCE = 16;
 
 const shares = (hex: string): readonly [number, number, number] => {
   const of = (from: number) => parseInt(hex.slice(from, from + 2), 16) / 255;
@@ -41,12 +41,14 @@ export function drawSteadily(
   let frame = 0;
   let wait: ReturnType<typeof setTimeout>;
   let askedMs = 0;
+  let asked = 1;
   const soon = () => {
     frame = requestAnimationFrame(step);
   };
   const ask = (count: number) => {
     askedMs = performance.now();
-    for (let i = 0; i < count; i += 1) renderer.sample();
+    asked = Math.min(count, samples - renderer.samples());
+    for (let i = 0; i < asked; i += 1) renderer.sample();
     soon();
   };
   const step = () => {
@@ -59,8 +61,9 @@ export function drawSteadily(
       onDrawn?.(done);
       if (done) return;
       const tookMs = performance.now() - askedMs;
-      // A quick card is asked for more at once; a slow one leaves the page half of the time.
-      if (tookMs < QUICK_MS) ask(AT_ONCE);
+      const next = Math.round((asked * SLICE_MS) / Math.max(1, tookMs));
+      // A slow card leaves the page half of the time.
+      if (next >= 1) ask(Math.min(MOST_AT_ONCE, next));
       else wait = setTimeout(() => ask(1), tookMs);
     }
   };

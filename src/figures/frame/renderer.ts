@@ -192,6 +192,8 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
   let level: Mesh | undefined;
   let lastSolids: Scene['solids'] | undefined;
   let lastOthers: Scene['others'] | undefined;
+  let lastShade = '';
+  let shaded: readonly unknown[] = [];
   let count = 0;
   let asked: WebGLSync | null = null;
 
@@ -250,6 +252,20 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     });
     stage.overrideMaterial = null;
     show(true);
+  };
+
+  /** Whether the shade is that of the scene before: the same things under the same sun. */
+  const sameShade = ({ light: { toSun }, camera: { aim }, figure, ...rest }: Scene): boolean => {
+    const { path, facingDeg, pitchDeg } = figure;
+    const shade = JSON.stringify([toSun, aim, path, facingDeg, pitchDeg]);
+    const same =
+      shade === lastShade &&
+      shaded[0] === rest.solids &&
+      shaded[1] === rest.others &&
+      shaded[2] === figure.pieces;
+    lastShade = shade;
+    shaded = [rest.solids, rest.others, figure.pieces];
+    return same;
   };
 
   const setLight = ({ light: lit, exposure, camera }: Scene) => {
@@ -330,7 +346,7 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       subject.load(next.figure);
       loadOthers(next.others);
       setLight(next);
-      if (next.light.sunLux > 0) castShade(next);
+      if (next.light.sunLux > 0 && !sameShade(next)) castShade(next);
       sums.forEach((sum) => {
         gl.setRenderTarget(sum);
         gl.clear();

@@ -9,6 +9,8 @@ import type { FrameRenderer, Paper } from './renderer';
 interface Job extends Asked {
   readonly paper: Paper;
   readonly to: HTMLCanvasElement;
+  /** Whether it is what one looks at: then it goes before all others. */
+  readonly first: boolean;
   readonly onRefused: (why: string) => void;
   readonly onDone: () => void;
 }
@@ -41,9 +43,6 @@ function rest(): void {
   }, IDLE_MS);
 }
 
-/** Samples after which the picture so far is shown: often at first. */
-const shownAt = (samples: number): boolean => samples <= 2 || samples % 8 === 0;
-
 async function work(): Promise<void> {
   const [job] = line;
   if (!job || working) return;
@@ -68,11 +67,9 @@ async function work(): Promise<void> {
     const { widthPx, heightPx, to } = job;
     const pen = to.getContext('2d');
     const halt = drawSteadily(made, job, (done) => {
-      if (done || shownAt(made.samples())) {
-        if (to.width !== widthPx) to.width = widthPx;
-        if (to.height !== heightPx) to.height = heightPx;
-        if (source) pen?.drawImage(source, 0, 0);
-      }
+      if (to.width !== widthPx) to.width = widthPx;
+      if (to.height !== heightPx) to.height = heightPx;
+      if (source) pen?.drawImage(source, 0, 0);
       if (done) {
         job.onDone();
         next();
@@ -94,7 +91,9 @@ async function work(): Promise<void> {
 
 /** Asks for a frame on a canvas; what it gives back takes the asking away. */
 export function askFrame(job: Job): () => void {
-  line = [...line, job];
+  const behind = line.findIndex(({ first }) => !first);
+  const at = job.first && behind >= 0 ? behind : line.length;
+  line = [...line.slice(0, at), job, ...line.slice(at)];
   void work();
   return () => {
     line = line.filter((other) => other !== job);

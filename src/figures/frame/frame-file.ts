@@ -1,0 +1,30 @@
+import type { Scene } from '@/core';
+import type { Inks } from '@/ui/theme';
+import { paperOf } from './draw';
+import { askFrame } from './small-frames';
+
+/** Large enough to be sent and printed small. */
+const LONG_SIDE_PX = 1200;
+const SAMPLES = 96;
+
+/**
+ * A frame as a PNG file, three by two.
+ * @throws Error where the browser can't draw it
+ */
+export function framePng(scene: Scene, inks: Pick<Inks, 'paper' | 'ink'>): Promise<Blob> {
+  const level = scene.camera.orientation === 'level';
+  const [widthPx, heightPx] = level
+    ? [LONG_SIDE_PX, (LONG_SIDE_PX * 2) / 3]
+    : [(LONG_SIDE_PX * 2) / 3, LONG_SIDE_PX];
+  const to = document.createElement('canvas');
+  return new Promise((resolve, reject) => {
+    askFrame({
+      ...{ scene, widthPx, heightPx, samples: SAMPLES, paper: paperOf(inks), to, first: true },
+      onRefused: (why) => reject(new Error(why)),
+      onDone: () =>
+        to.toBlob((blob) =>
+          blob ? resolve(blob) : reject(new Error('the browser gave no picture')),
+        ),
+    });
+  });
+}
