@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { SUBJECTS } from '@/presets/subjects';
 import { figureOf } from '@/presets/subject-figures';
 import {
+  bandsOf,
   CLEAR_SKY,
   CLIPPED_AT,
   figurePieces,
@@ -17,6 +18,7 @@ import {
   skyOnLevel,
   skyShape,
   toned,
+  windowOn,
   type Figure,
   type Scene,
 } from '.';
@@ -34,6 +36,23 @@ const figureOfSubject = (id: string, facingDeg = 0): Figure => {
     pieces: figurePieces(figureOf(subject), subject),
   };
 };
+
+/** Somebody who stands, through a long lens, under lamps. */
+const sceneOf = (aim: Scene['camera']['aim']): Scene => ({
+  camera: {
+    ...{ position: { x: 1, y: -2, z: 1.4 }, aim, focalMm: 300, aperture: 4, shutterS: 1 / 500 },
+    ...{ sensor: SENSOR, orientation: 'level', shakeS: 1e9 },
+  },
+  exposure: { ev: 10, lossStops: 0, liftStops: 0, isoStops: 0 },
+  light: {
+    ...{ toSun: { x: 0, y: 0, z: 1 }, sunLux: 0, skyLux: 0, cloud: 0, subjectSkyView: 0.5 },
+    ...{ lampLux: 100, groundReflectance: 0.2, share: 1, indoors: false },
+  },
+  ground: { material: 'ground', reflectance: 0.2 },
+  solids: [],
+  figure: figureOfSubject('standing'),
+  others: [],
+});
 
 describe('figures', () => {
   test.each(SUBJECTS.map(({ id, heightM }) => [id, heightM] as const))(
@@ -158,26 +177,11 @@ describe('light and tone', () => {
 });
 
 describe('samples', () => {
-  const scene = (aim: Scene['camera']['aim']): Scene => ({
-    camera: {
-      ...{ position: { x: 1, y: -2, z: 1.4 }, aim, focalMm: 300, aperture: 4, shutterS: 1 / 500 },
-      ...{ sensor: SENSOR, orientation: 'level', shakeS: 1e9 },
-    },
-    exposure: { ev: 10, lossStops: 0, liftStops: 0, isoStops: 0 },
-    light: {
-      ...{ toSun: { x: 0, y: 0, z: 1 }, sunLux: 0, skyLux: 0, cloud: 0, subjectSkyView: 0.5 },
-      ...{ lampLux: 100, groundReflectance: 0.2, share: 1, indoors: false },
-    },
-    ground: { material: 'ground', reflectance: 0.2 },
-    solids: [],
-    figure: figureOfSubject('standing'),
-    others: [],
-  });
   const coordinate = fc.double({ min: -30, max: 30, noNaN: true });
   test('through the middle of the lens a point lies where the projection has it', () => {
     fc.assert(
       fc.property(coordinate, coordinate, (x, z) => {
-        const taken = scene({ x: 0, y: 40, z: 2 });
+        const taken = sceneOf({ x: 0, y: 40, z: 2 });
         const { position, axes, left, right, foot, top, near } = seenAt(
           taken,
           instantOf(0),
@@ -197,7 +201,7 @@ describe('samples', () => {
     );
   });
   test('whatever point of the lens it goes through, what is in the plane of focus stays where it is', () => {
-    const taken = scene({ x: 1, y: 38, z: 1.4 });
+    const taken = sceneOf({ x: 1, y: 38, z: 1.4 });
     const at = (index: number) => {
       const { position, axes, left, right, near } = seenAt(
         taken,
@@ -222,7 +226,7 @@ describe('samples', () => {
     expect(Math.max(...all.map(({ time }) => time))).toBeLessThan(1);
   });
   test('hands draw one circle of confusion in the time they are steady for', () => {
-    const taken = scene({ x: 0, y: 40, z: 2 });
+    const taken = sceneOf({ x: 0, y: 40, z: 2 });
     const shaky = { ...taken, camera: { ...taken.camera, shakeS: 1 / 500 } };
     const shift = (time: number) => {
       const instant = { ...instantOf(0), time };
@@ -265,4 +269,76 @@ test('what stands is solid, what only limits is not', () => {
     radiiM: { x: 3, y: 3, z: 3.25 },
   });
   expect(solids[3]).toMatchObject({ pitchM: 0.05, wireM: 0.003, heightM: 2 });
+});
+
+describe('a silent shutter and a window', () => {
+  test('without a readout all is read at once', () => {
+    expect(bandsOf({ orientation: 'level' }, 0.3)).toEqual([{ from: 0, to: 1, laterS: 0 }]);
+  });
+  test('strips cover the frame without gap, the first read half a readout before the middle', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 0.999, noNaN: true }), (aside) => {
+        const bands = bandsOf({ orientation: 'level', readoutS: 1 / 30 }, aside);
+        expect(bands[0]?.from).toBe(0);
+        expect(bands.at(-1)?.to).toBeCloseTo(1, 12);
+        bands.slice(1).forEach(({ from }, i) => expect(from).toBeCloseTo(bands[i]?.to ?? -1, 12));
+        // A strip is a twelfth: its own middle is less than one off its place.
+        bands.forEach(({ from, to, laterS }) =>
+          expect(Math.abs(laterS * 30 - ((from + to) / 2 - 0.5))).toBeLessThan(1 / 12),
+        );
+      }),
+    );
+  });
+  test('a window takes the strips that lie in it: the upper half the first, held upright the left', () => {
+    const upper = { right: 0, up: 0.25, widthShare: 1, heightShare: 0.5 };
+    const level = bandsOf({ orientation: 'level', readoutS: 1, window: upper }, 0);
+    expect(level.map(({ laterS }) => laterS).every((s) => s < 0)).toBe(true);
+    expect([level[0]?.from, level.at(-1)?.to]).toEqual([0, 1]);
+    const left = { right: -0.25, up: 0, widthShare: 0.5, heightShare: 1 };
+    const upright = bandsOf({ orientation: 'upright', readoutS: 1, window: left }, 0);
+    expect(upright.map(({ laterS }) => laterS).every((s) => s < 0)).toBe(true);
+  });
+  test('a window is as many pixels as it is wide, round the part, and never beyond the frame', () => {
+    const figure = figureOfSubject('field-player-swing', 90);
+    const camera = {
+      ...{ position: { x: 0, y: -20, z: 1 }, aim: { x: 0, y: 0, z: 1 }, focalMm: 100 },
+      ...{ aperture: 4, shutterS: 0.001, sensor: SENSOR, shakeS: 1, orientation: 'level' as const },
+    };
+    const window = windowOn({ camera, figure }, 'head', {
+      widthPx: 200,
+      heightPx: 100,
+      mmPerPx: 0.006,
+    });
+    expect(window.widthShare * 36).toBeCloseTo(1.2, 9);
+    expect(window.heightShare * 24).toBeCloseTo(0.6, 9);
+    const head = figure.parts.find(({ name }) => name === 'head');
+    if (!head) throw new Error('must have a head');
+    const at = projector(camera)(partTrack(figure.subject, head, figure.path)(0, 0));
+    expect(window.right * 36).toBeCloseTo(at?.x ?? NaN, 6);
+    expect(window.up * 24).toBeCloseTo(at?.y ?? NaN, 6);
+    const whole = windowOn({ camera, figure }, 'head', {
+      widthPx: 9000,
+      heightPx: 9000,
+      mmPerPx: 0.006,
+    });
+    expect(whole).toEqual({ right: 0, up: 0, widthShare: 1, heightShare: 1 });
+    const off = { ...camera, aim: { x: 4, y: 0, z: 1 } };
+    const { right, widthShare } = windowOn({ camera: off, figure }, 'head', {
+      widthPx: 600,
+      heightPx: 100,
+      mmPerPx: 0.006,
+    });
+    expect(right - widthShare / 2).toBeCloseTo(-0.5, 9);
+  });
+  test('through a window it is seen as through the same part of the frame', () => {
+    const window = { right: 0.1, up: -0.2, widthShare: 0.25, heightShare: 0.5 };
+    const scene = sceneOf({ x: 0, y: 40, z: 2 });
+    const whole = seenAt(scene, instantOf(0), 400, 300);
+    const part = seenAt({ ...scene, camera: { ...scene.camera, window } }, instantOf(0), 100, 150);
+    const [wide, high] = [whole.right - whole.left, whole.top - whole.foot];
+    expect(part.left).toBeCloseTo(whole.left + wide * (0.5 + 0.1 - 0.125), 12);
+    expect(part.right).toBeCloseTo(whole.left + wide * (0.5 + 0.1 + 0.125), 12);
+    expect(part.foot).toBeCloseTo(whole.foot + high * (0.5 - 0.2 - 0.25), 12);
+    expect(part.top).toBeCloseTo(whole.foot + high * (0.5 - 0.2 + 0.25), 12);
+  });
 });

@@ -26,6 +26,8 @@ export interface Asked {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly samples: number;
+  /** Whether somebody waits for it: then a slow card does not leave the page its half. */
+  readonly hurried?: boolean;
 }
 
 /**
@@ -35,7 +37,7 @@ export interface Asked {
  */
 export function drawSteadily(
   renderer: FrameRenderer,
-  { scene, widthPx, heightPx, samples }: Asked,
+  { scene, widthPx, heightPx, samples, hurried = false }: Asked,
   onDrawn?: (done: boolean) => void,
 ): () => void {
   let frame = 0;
@@ -63,7 +65,7 @@ export function drawSteadily(
       const tookMs = performance.now() - askedMs;
       const next = Math.round((asked * SLICE_MS) / Math.max(1, tookMs));
       // A slow card leaves the page half of the time.
-      if (next >= 1) ask(Math.min(MOST_AT_ONCE, next));
+      if (next >= 1 || hurried) ask(Math.min(MOST_AT_ONCE, Math.max(1, next)));
       else wait = setTimeout(() => ask(1), tookMs);
     }
   };

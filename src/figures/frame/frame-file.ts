@@ -4,8 +4,8 @@ import { paperOf } from './draw';
 import { askFrame } from './small-frames';
 
 /** Large enough to be sent and printed small. */
-const LONG_SIDE_PX = 1200;
-const SAMPLES = 96;
+const LONG_SIDE_PX = 960;
+const SAMPLES = 48;
 
 /**
  * A frame as a PNG file, three by two.
@@ -19,7 +19,16 @@ export function framePng(scene: Scene, inks: Pick<Inks, 'paper' | 'ink'>): Promi
   const to = document.createElement('canvas');
   return new Promise((resolve, reject) => {
     askFrame({
-      ...{ scene, widthPx, heightPx, samples: SAMPLES, paper: paperOf(inks), to, first: true },
+      ...{
+        scene,
+        widthPx,
+        heightPx,
+        samples: SAMPLES,
+        paper: paperOf(inks),
+        to,
+        first: true,
+        hurried: true,
+      },
       onRefused: (why) => reject(new Error(why)),
       onDone: () =>
         to.toBlob((blob) =>
