@@ -1,8 +1,18 @@
 /** Size, blur, depth and motion of the true picture, measured in its own pixels (frame.ts). */
 import { expect } from '@playwright/test';
-import { backgroundBlur, depthOfField, imageSize, motionSmear, pan } from '../src/core';
+import { SUBJECTS } from '../src/presets/subjects';
 import {
+  backgroundBlur,
+  depthOfField,
+  imageSize,
+  motionSmear,
+  pan,
+  type Figure,
+} from '../src/core';
+import {
+  type Drawn,
   EYE,
+  GREY,
   NOBODY,
   PX_PER_MM,
   SENSOR,
@@ -15,6 +25,7 @@ import {
   expectNear,
   point,
   sceneOf,
+  sum,
   test,
   widthOf,
 } from './frame';
@@ -77,5 +88,52 @@ test(
     const ballPx = imageSize({ sizeM: 0.1, distanceM: 30, focalMm: 200 }) * PX_PER_MM;
     expectNear(widthOf(column(held, WIDTH / 2)), ballPx);
     expect(Math.max(...held.light)).toBeGreaterThan(0.15);
+  },
+);
+
+test(
+  'every part of a player who swings a stick is drawn out as far as the core says',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const subject = SUBJECTS.find(({ id }) => id === 'field-player-swing');
+    if (!subject) throw new Error('must be there');
+    const path = { position: { x: 0, y: 20, z: 0 }, headingDeg: 70 };
+    const aim = { x: 0, y: 20, z: subject.heightM / 2 };
+    const shutterS = 1 / 125;
+    const eye = { x: 0, y: 0, z: 1.2 };
+    const smear = motionSmear({
+      ...{ subject, parts: subject.parts, path, shutterS },
+      camera: { position: eye, aim, focalMm: 200, sensor: SENSOR },
+    });
+    /** How far the light is spread about its middle, both ways together, in px². */
+    const spread = ({ light }: Drawn): number => {
+      const all = sum(light);
+      const mean = (of: (x: number, y: number) => number) =>
+        sum(light.map((value, i) => value * of(i % WIDTH, Math.floor(i / WIDTH)))) / all;
+      const [x, y] = [mean((px) => px), mean((_, py) => py)];
+      return mean((px, py) => (px - x) ** 2 + (py - y) ** 2);
+    };
+    for (const part of subject.parts) {
+      const end = (upM: number) => ({
+        ...{ aheadM: part.aheadM, leftM: part.leftM, upM: part.upM + upM, part: part.name },
+      });
+      const said = smear.find((one) => one.part === part.name);
+      const figure: Figure = {
+        ...{ subject, parts: subject.parts, path, facingDeg: path.headingDeg },
+        phasesRad: { [part.name]: said?.phaseRad ?? 0 },
+        pieces: [
+          {
+            ...{ shape: 'ball', from: end(-0.03), to: end(0.03) },
+            ...{ fromRadiusM: 0.03, toRadiusM: 0.03, material: 'line', reflectance: GREY },
+          },
+        ],
+      };
+      const taken = (openS: number, samples: number) =>
+        draw(page, sceneOf(20, { position: eye, aim, shutterS: openS }, { figure }), samples);
+      const still = spread(await taken(1e-7, 24));
+      const moved = spread(await taken(shutterS, 64));
+      // What moves evenly by a length is spread by a twelfth of its square.
+      expectNear(Math.sqrt(12 * (moved - still)), (said?.onSensorMm ?? 0) * PX_PER_MM);
+    }
   },
 );

@@ -7,6 +7,7 @@ import {
   GROUND_REFLECTANCE,
   siteSolids,
   skyAt,
+  type ExposurePlan,
   type Figure,
   type Scene,
   type SceneLight,
@@ -59,7 +60,7 @@ const others = new WeakMap<
 >();
 const figures = new WeakMap<View['subject'], Figure['pieces']>();
 
-function figureIn({ subject, running, mark }: View): Figure {
+function figureIn({ subject, running, mark }: View, smear: ExposurePlan['smear'] = []): Figure {
   const pieces =
     figures.get(subject) ??
     figurePieces(figureOf(subject), { ...subject, plumage: plumageOf(subject) });
@@ -68,6 +69,7 @@ function figureIn({ subject, running, mark }: View): Figure {
   const goes = subject.speedMs >= LOOKS_AHEAD_FROM_MS;
   return {
     ...{ subject, parts, path, pieces },
+    phasesRad: Object.fromEntries(smear.map(({ part, phaseRad }) => [part, phaseRad])),
     facingDeg: goes ? mark.headingDeg : mark.facingDeg,
     ...(figureOf(subject) === 'flying' && { pitchDeg: subject.climbDeg ?? 0 }),
   };
@@ -122,7 +124,7 @@ export const sceneThrough = (
   light: lightIn(view, answer, atMs),
   ground: groundOf(site),
   solids: solidsOf(site),
-  figure: figureIn(view),
+  figure: figureIn(view, answer.exposure.smear),
   others: othersIn(site, view),
 });
 
@@ -137,7 +139,7 @@ const EVEN_SHARE = (1 + GROUND_REFLECTANCE.grass) / 2;
 /** What the camera takes on a blank ground, in light of which only the amount is known. */
 export const sceneOnBlank = (
   view: View,
-  settings: Settings,
+  { settings, smear }: ExposurePlan,
   {
     faceLux,
     indoors,
@@ -154,7 +156,7 @@ export const sceneOnBlank = (
   },
   ground: { material: GROUND_MATERIAL.grass, reflectance: GROUND_REFLECTANCE.grass },
   solids: behind,
-  figure: figureIn(view),
+  figure: figureIn(view, smear),
   others: [],
 });
 

@@ -38,6 +38,8 @@ export interface PartSmear {
   /** In circles of 1/1500 of the delivered picture's diagonal. */
   readonly circles: number;
   readonly grade: Grade;
+  /** The phase of its swing in which it is drawn out so far. */
+  readonly phaseRad: number;
   /** The part's image at start, steps between and end, mm right and up on the sensor. */
   readonly trackMm: readonly Point2[];
 }
@@ -213,6 +215,7 @@ export function motionSmear(motion: Motion & { readonly shutterS: number }): rea
       shareOfSubject: onSubjectMm / (subject.heightM * 1000),
       circles,
       grade: gradeOf(circles),
+      phaseRad,
       trackMm: drawnOut(
         times
           .map((timeS, i) => projectAt(timeS)(places[i] as Point3))

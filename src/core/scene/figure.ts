@@ -1,5 +1,15 @@
-import { partTrack, type MovingPart, type PartTrack } from '../motion/subject';
-import { add, alongBearing, cross, scale, subtract, UP, type Point3 } from '../site/vector';
+import { ownSpeedMs, partTrack, type MovingPart } from '../motion/subject';
+import {
+  add,
+  alongBearing,
+  cross,
+  length,
+  scale,
+  subtract,
+  unit,
+  UP,
+  type Point3,
+} from '../site/vector';
 import type { Figure, Joint } from './types';
 
 /** A figure at an instant of the exposure: each piece's two ends, in metres. */
@@ -19,11 +29,45 @@ const COURSE: MovingPart = {
   bodyShare: 1,
 };
 
-/** A figure's pieces through the exposure: each joint goes where the part does whose motion it shares. */
-export function figureThrough(figure: Figure): (timeS: number) => readonly PlacedPiece[] {
-  const { subject, parts, path, pieces } = figure;
-  const tracks = new Map<string | undefined, PartTrack>(
-    [COURSE, ...parts].map((part) => [part.name, partTrack(subject, part, path)]),
+const MOMENT_S = 1e-4;
+
+/**
+ * What a part does of itself besides, at its steadiest pace: at right angles to its way and to the line it is seen
+ * along, which is the worst, as {@link motionSmear} reckons it.
+ */
+function ownMotion(
+  { subject }: Figure,
+  part: MovingPart,
+  track: (timeS: number) => Point3,
+  eye: Point3,
+): Point3 {
+  const speedMs = ownSpeedMs(subject, part);
+  if (speedMs === 0) return { x: 0, y: 0, z: 0 };
+  const way = subtract(track(MOMENT_S), track(-MOMENT_S));
+  const aside = cross(way, subtract(track(0), eye));
+  return scale(length(aside) > 1e-12 ? unit(aside) : UP, speedMs);
+}
+
+/**
+ * A figure's pieces through the exposure: each joint goes where the part does whose motion it shares.
+ * @param eye where it is seen from
+ */
+export function figureThrough(
+  figure: Figure,
+  eye: Point3,
+): (timeS: number) => readonly PlacedPiece[] {
+  const { subject, parts, path, pieces, phasesRad = {} } = figure;
+  const moves = new Map(
+    [COURSE, ...parts].map((part) => {
+      const whole = partTrack(subject, part, path);
+      const track = (timeS: number) => whole(timeS, phasesRad[part.name] ?? 0);
+      const own = ownMotion(figure, part, track, eye);
+      const rest = track(0);
+      return [
+        part.name,
+        (timeS: number) => add(subtract(track(timeS), rest), scale(own, timeS)),
+      ] as const;
+    }),
   );
   const { facingDeg, pitchDeg = 0 } = figure;
   const ahead = alongBearing(facingDeg, pitchDeg);
@@ -38,11 +82,8 @@ export function figureThrough(figure: Figure): (timeS: number) => readonly Place
       scale(upward, upM - middleM),
       scale(UP, middleM),
     ].reduce(add, path.position);
-  const movedBy = ({ part = '' }: Joint): ((timeS: number) => Point3) => {
-    const track = tracks.get(part) ?? (tracks.get('') as PartTrack);
-    const rest = track(0, 0);
-    return (timeS) => subtract(track(timeS, 0), rest);
-  };
+  const movedBy = ({ part = '' }: Joint) =>
+    moves.get(part) ?? (moves.get('') as (timeS: number) => Point3);
   const ends = pieces.map(({ from, to }) => {
     const [a, b] = [restOf(from), restOf(to)];
     const [moveA, moveB] = [movedBy(from), movedBy(to)];

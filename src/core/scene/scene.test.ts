@@ -24,8 +24,9 @@ import {
 } from '.';
 import { projector } from '../motion/projection';
 import { partTrack } from '../motion/subject';
-import { alongBearing, dot, length, subtract } from '../site/vector';
+import { alongBearing, dot, length, subtract, unit } from '../site/vector';
 
+const EYE = { x: 0, y: -20, z: 1 };
 const SENSOR = { widthMm: 36, heightMm: 24, widthPx: 6000, heightPx: 4000 };
 const figureOfSubject = (id: string, facingDeg = 0): Figure => {
   const subject = SUBJECTS.find((one) => one.id === id);
@@ -59,7 +60,7 @@ describe('figures', () => {
     '%s is drawn some %d m high',
     (id, heightM) => {
       const figure = figureOfSubject(id);
-      const placed = figureThrough(figure)(0);
+      const placed = figureThrough(figure, EYE)(0);
       const ends = placed.flatMap(({ from, to }, i) => {
         const { shape, fromRadiusM, toRadiusM } = figure.pieces[
           i
@@ -80,7 +81,7 @@ describe('figures', () => {
     '%s: a piece that has a part’s name goes where it goes',
     (id) => {
       const figure = figureOfSubject(id, 70);
-      const at = figureThrough(figure);
+      const at = figureThrough(figure, EYE);
       const [before, after] = [at(-0.001), at(0.001)];
       figure.pieces.forEach(({ to }, i) => {
         const part = figure.parts.find(({ name }) => name === to.part);
@@ -91,20 +92,37 @@ describe('figures', () => {
           (after[i] as (typeof after)[number]).to,
           (before[i] as (typeof before)[number]).to,
         );
-        expect(length(subtract(moved, drawn))).toBeLessThan(1e-9);
+        // Its own unsteadiness comes at right angles to that.
+        const own = subtract(drawn, moved);
+        expect(length(own)).toBeCloseTo(0.002 * figure.subject.speedMs * (part.ownShare ?? 0), 9);
+        expect(Math.abs(dot(own, moved))).toBeLessThan(1e-6);
       });
     },
   );
+  test('in another phase a part swings otherwise, from where it is', () => {
+    const still = figureOfSubject('field-player-swing', 90);
+    const [swinging] = still.parts.filter(({ swing }) => swing);
+    if (!swinging) throw new Error('something must swing');
+    const turned = { ...still, phasesRad: { [swinging.name]: 1.2 } };
+    const tip = still.pieces.findIndex(({ to }) => to.part === swinging.name);
+    const [a, b] = [still, turned].map((figure) => figureThrough(figure, EYE));
+    expect(b?.(0)[tip]).toEqual(a?.(0)[tip]);
+    const track = partTrack(still.subject, swinging, still.path);
+    const moved = subtract(b?.(0.004)[tip]?.to ?? EYE, b?.(0)[tip]?.to ?? EYE);
+    const along = subtract(track(0.004, 1.2), track(0, 1.2));
+    expect(dot(unit(moved), unit(along))).toBeGreaterThan(0.8);
+    expect(moved).not.toEqual(subtract(a?.(0.004)[tip]?.to ?? EYE, a?.(0)[tip]?.to ?? EYE));
+  });
   test('the stick’s tip stands where the part is, ahead and to the right of the way it looks', () => {
     const figure = figureOfSubject('field-player-swing', 0);
-    const tips = figureThrough(figure)(0).map(({ to }) => to);
+    const tips = figureThrough(figure, EYE)(0).map(({ to }) => to);
     // 0.6 m ahead, 0.4 m to the right, 0.3 m up: the subject's own preset.
     expect(tips.some(({ x, y, z }) => Math.hypot(x - 0.4, y - 0.6, z - 0.3) < 1e-9)).toBe(true);
   });
   test('what flies steeply down is tilted about its middle', () => {
     const dive = { ...figureOfSubject('kingfisher-dive'), pitchDeg: -60 };
-    const level = figureThrough(figureOfSubject('kingfisher-dive'))(0);
-    const tilted = figureThrough(dive)(0);
+    const level = figureThrough(figureOfSubject('kingfisher-dive'), EYE)(0);
+    const tilted = figureThrough(dive, EYE)(0);
     const ahead = level.map(({ to }) => to.y);
     const bill = ahead.indexOf(Math.max(...ahead));
     const drop = (tilted[bill]?.to.z ?? 0) - (level[bill]?.to.z ?? 0);

@@ -95,6 +95,8 @@ export interface Figure {
   /** How steeply its own level is tilted up: along the way of what flies. */
   readonly pitchDeg?: number;
   readonly pieces: readonly Piece[];
+  /** The phase that each part's swing is in, by its name, radians; 0 where not said. */
+  readonly phasesRad?: Readonly<Record<string, number>>;
 }
 
 export interface SceneLight {

@@ -189,7 +189,7 @@ export function quickScene(quick: Quick, { view, ev, exposure }: QuickAnswered):
   };
   const faceLux = illuminanceFromEv(ev.expected);
   const { indoors } = lightOf(quick);
-  return sceneOnBlank(view, exposure.settings, { faceLux, indoors, behind: [hedge] });
+  return sceneOnBlank(view, exposure, { faceLux, indoors, behind: [hedge] });
 }
 
 /** The light of a shoot that a quick answer comes nearest to. */

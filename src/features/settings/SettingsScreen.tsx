@@ -10,7 +10,7 @@ import type { PlanSheet } from '@/features/shoot/plan-use';
 import { useEdits, useLens, useShown } from '@/features/shoot/open-shoot';
 import { StepFrame } from '@/features/shoot/StepFrame';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
-import { LensButton, ThroughLens } from '@/features/shoot/ThroughLens';
+import { LensButton } from '@/features/shoot/ThroughLens';
 import type { Plan } from '@/features/shoot/use-plan';
 import { LetGo } from '@/features/shoot/WaysOut';
 import { WideFrame } from '@/features/shoot/WideFrame';
@@ -23,14 +23,13 @@ import { focusZone, panSwing } from './instruments';
 import { Levers } from './Levers';
 import { ModeSection } from './ModeSection';
 import { FocusTab, MotionTab } from './MotionTab';
-import { PictureShown, PictureTab } from './PictureTab';
+import { PictureParts, PictureShown } from './Picture';
 import { ReasonsTab } from './ReasonsTab';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
 const TABS = [
   { id: 'dials', name: 'Dials' },
-  { id: 'picture', name: 'Picture' },
   { id: 'card', name: 'Card' },
   { id: 'slots', name: 'Slots' },
   { id: 'motion', name: 'Motion' },
@@ -41,7 +40,6 @@ type Tab = (typeof TABS)[number]['id'];
 
 const TITLES: Readonly<Record<Tab, string>> = {
   dials: 'Settings: the dials',
-  picture: 'The picture at these dials',
   card: 'Settings card',
   slots: 'Memory slots',
   motion: 'What moves',
@@ -82,20 +80,12 @@ function Dials() {
       title={TITLES[tab]}
       contentKey={tab}
       picture={
-        onPlan ? (
-          <DialsPlan seen={seen} />
-        ) : tab === 'picture' ? (
-          <PictureShown />
-        ) : lens && tab === 'dials' ? (
-          <ThroughLens />
-        ) : undefined
+        onPlan ? <DialsPlan seen={seen} /> : lens && tab === 'dials' ? <PictureShown /> : undefined
       }
       tools={tabs}
       second={
         tab === 'dials' ? (
-          <View className="px-3 pb-3">
-            <MotionAndBudget />
-          </View>
+          <View className="px-3 pb-3">{lens ? <PictureParts /> : <MotionAndBudget />}</View>
         ) : null
       }
     >
@@ -124,8 +114,6 @@ function TabPart({ tab, seen }: { readonly tab: Tab; readonly seen: Seen }) {
   switch (tab) {
     case 'dials':
       return null;
-    case 'picture':
-      return <PictureTab />;
     case 'card':
       return (
         <>
@@ -171,6 +159,7 @@ function SettingsWide({
                 <Levers view={seen.view} exposure={seen.answer.exposure} />
                 <Held />
                 <LensButton />
+                {lens ? <PictureParts /> : null}
               </>
             ) : (
               <TabPart tab={tab} seen={seen} />
@@ -181,16 +170,21 @@ function SettingsWide({
       middle={
         onPlan ? (
           <DialsPlan seen={seen} />
-        ) : tab === 'picture' ? (
-          <PictureShown />
         ) : (
           <View className="flex-1">
+            {lens ? (
+              <View className="flex-[6] border-b border-ink">
+                <PictureShown />
+              </View>
+            ) : null}
             <ScrollView tabIndex={0} className="flex-[6]" contentContainerClassName="p-6">
               <MotionAndBudget />
             </ScrollView>
-            <View className={`border-t border-ink ${lens ? 'flex-[6]' : 'flex-[4]'}`}>
-              {lens ? <ThroughLens /> : <DialsPlan seen={seen} />}
-            </View>
+            {lens ? null : (
+              <View className="flex-[4] border-t border-ink">
+                <DialsPlan seen={seen} />
+              </View>
+            )}
           </View>
         )
       }

@@ -1,5 +1,5 @@
 import { Mesh, type Object3D, type ShaderMaterial } from 'three';
-import { figureThrough, type Figure } from '@/core';
+import { figureThrough, type Figure, type Point3 } from '@/core';
 import { pieceGeometry, placePiece } from './geometry';
 
 /** Takes all from a stage, and what the graphics card holds of it. */
@@ -9,6 +9,9 @@ export function emptied(stage: Object3D): void {
   });
   stage.clear();
 }
+
+/** For what does not move it is all one where it is seen from. */
+const ANYWHERE: Point3 = { x: 0, y: 0, z: 0 };
 
 /** A figure's pieces on a stage: built when they change, posed at a time of the exposure. */
 export function figureMeshes(stage: Object3D, material: ShaderMaterial) {
@@ -23,7 +26,7 @@ export function figureMeshes(stage: Object3D, material: ShaderMaterial) {
     });
   };
   const build = (figure: Figure) => {
-    const rest = figureThrough(figure)(0);
+    const rest = figureThrough(figure, ANYWHERE)(0);
     emptied(stage);
     pieces = figure.pieces.map((piece, i) => {
       const { from, to } = rest[i] as (typeof rest)[number];
@@ -36,9 +39,9 @@ export function figureMeshes(stage: Object3D, material: ShaderMaterial) {
     shown = figure.pieces;
   };
   return {
-    load: (figure: Figure): void => {
+    load: (figure: Figure, eye: Point3 = ANYWHERE): void => {
       if (figure.pieces !== shown) build(figure);
-      at = figureThrough(figure);
+      at = figureThrough(figure, eye);
       pose(0);
     },
     pose,

@@ -343,7 +343,7 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       scene = next;
       count = 0;
       loadStill(next);
-      subject.load(next.figure);
+      subject.load(next.figure, next.camera.position);
       loadOthers(next.others);
       setLight(next);
       if (next.light.sunLux > 0 && !sameShade(next)) castShade(next);

@@ -85,7 +85,7 @@ export function PictureShown() {
 }
 
 /** What is laid beside the picture, its finest detail, and the same moment down the shutter's scale. */
-export function PictureTab() {
+export function PictureParts() {
   const picture = usePicture();
   if (!picture) return null;
   return (
