@@ -74,6 +74,10 @@ test('on a wide screen the frame stands over the answer', { tag: '@wide' }, asyn
   await expect(headline(page)).toBeVisible();
   await page.getByRole('button', { name: 'Look through the lens' }).click();
   await expect(picture(page)).toHaveAccessibleName(/Kingfisher on the perch, 48 % of the frame/);
+  await page.getByRole('button', { name: /^Crop to 60 %: 1\d MP left$/ }).click();
+  await expect(picture(page)).toHaveAccessibleName(/, cropped to 60 %$/);
+  await page.getByRole('button', { name: 'Whole frame: 48 %' }).click();
+  await expect(picture(page)).not.toHaveAccessibleName(/cropped/);
   await page.getByRole('button', { name: 'Put the lens away' }).click();
   await expect(picture(page)).toBeHidden();
 });

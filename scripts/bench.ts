@@ -6,6 +6,7 @@ import { sceneOf, viewOf } from '../src/answers/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
+import { benchFrames } from './bench-frames';
 import { benchOpening, benchSteps } from './bench-opening';
 import { benchOrder } from './bench-order';
 import { benchSearchAndDay } from './bench-search';
@@ -68,6 +69,7 @@ const PARTS = {
   order: benchOrder,
   server: benchServer,
   places: benchPlaces,
+  frames: benchFrames,
   opening: benchOpening,
   steps: benchSteps,
   drags: benchDrags,

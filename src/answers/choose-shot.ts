@@ -1,5 +1,5 @@
 import { focalForFill, focalRange } from '@/core';
-import { viewOf, type View, type Viewed } from './view';
+import { viewOf, WANTED_FILL, type View, type Viewed } from './view';
 import { USUAL_BODY_ID } from '@/presets/bodies';
 import { groundById } from '@/presets/grounds';
 import type { Shot } from '@/records/brief';
@@ -37,9 +37,6 @@ function reached(shoot: Shoot, positionId: string, shot: Shot): number {
   const { longestMm } = focalRange(lensOf(shoot.kit));
   return Math.min(1, (longestMm * shoot.kit.converter) / wantedMm(seen.view, shot));
 }
-
-/** Share of the frame's height that a subject takes where no shot says otherwise. No source. */
-const WANTED_FILL = 0.6;
 
 /**
  * The shoot with another mark or position taken up, the zoom fitted to the framing wanted from there:

@@ -6,6 +6,7 @@ import { withShot } from './choose-shot';
 import {
   besidesOf,
   canPan,
+  cropped,
   dialled,
   ladderOf,
   mostMoved,
@@ -63,6 +64,18 @@ test('the pan ladder has the rungs of the view, the camera turning with the subj
     expect(moved?.role).toBe('body');
   });
   expect(rungs.at(-1)?.shutterS).toBeGreaterThan(rungs[0]?.shutterS ?? 1);
+});
+
+test('where the lens does not reach, what is delivered is cropped to the framing wanted', () => {
+  const picture = here(alderReach);
+  const { fill } = picture.view;
+  expect(fill).toBeLessThan(0.55);
+  const left = cropped(picture);
+  expect(left?.fill).toBe(0.6);
+  expect(left?.scene.camera.window?.widthShare).toBeCloseTo(fill / 0.6, 12);
+  const { widthPx, heightPx } = picture.view.body.sensor;
+  expect(left?.megapixels).toBeCloseTo((widthPx * heightPx * (fill / 0.6) ** 2) / 1e6, 6);
+  expect(cropped(here(larkmoor))).toBeUndefined();
 });
 
 test('what sits still is not panned', () => {

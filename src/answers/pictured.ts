@@ -15,7 +15,7 @@ import { withPlace } from './choose-shot';
 import { withHeld } from './take-way';
 import { sceneThrough } from './through-lens';
 import { toldOr } from './told';
-import { viewOf, type Setup, type View } from './view';
+import { viewOf, WANTED_FILL, type Setup, type View } from './view';
 
 /** Pictures that could be taken instead: other dials, another place, another body, another hour. */
 
@@ -37,6 +37,29 @@ export function pictured(setup: Setup, atMs: number): Pictured | undefined {
 export function picturedIn(setup: Setup, view: View, answer: Answer, atMs: number): Pictured {
   const { settings } = answer.exposure;
   return { view, answer, scene: sceneThrough(setup, view, answer, { settings, atMs }) };
+}
+
+/** Nearer than this to the framing wanted, nobody crops. No source. */
+const FRAMED_SHARE = 0.97;
+
+/**
+ * The picture as it is delivered where the lens does not reach: cropped to the framing that is wanted, with the
+ * share of each side and the millions of pixels that are left. Nothing where it is framed as it is.
+ */
+export function cropped(
+  picture: Pictured,
+): (Pictured & { readonly fill: number; readonly megapixels: number }) | undefined {
+  const { view, scene } = picture;
+  const fill = view.shot?.fill ?? WANTED_FILL;
+  const share = view.fill / fill;
+  if (share >= FRAMED_SHARE) return undefined;
+  const { widthPx, heightPx } = scene.camera.sensor;
+  const window = { right: 0, up: 0, widthShare: share, heightShare: share };
+  return {
+    ...{ ...picture, fill },
+    megapixels: (widthPx * heightPx * share ** 2) / 1e6,
+    scene: { ...scene, camera: { ...scene.camera, window } },
+  };
 }
 
 /** The same moment with dials held besides those in hand. */

@@ -14,7 +14,7 @@ import {
 } from '@/core';
 import { planExtent, planGround } from './extent';
 import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
-import { chosenShot, type Setup, type View } from './view';
+import { chosenShot, WANTED_FILL, type Setup, type View } from './view';
 import { CONVERTERS } from '@/presets/lenses';
 import { lensesFor, lensOf } from '@/records/kit';
 import type { ShootHours } from '@/records/times';
@@ -26,8 +26,6 @@ export interface Wish {
 }
 export const FIRST_WISH: Wish = { face: 'front', light: 'front' };
 
-/** Share of the frame's height that the subject should take. */
-export const WANTED_FILL = 0.6;
 /** Ground searched beyond what the plan shows, and how many cells it may have. */
 const MARGIN_M = 12;
 const QUARTER_MS = 15 * 60_000;

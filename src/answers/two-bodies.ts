@@ -1,5 +1,5 @@
 import { framingRange, takeOver, withConverter, type FramingRange, type TakeOver } from '@/core';
-import type { View } from './view';
+import { WANTED_FILL, type View } from './view';
 import { bodyOf, lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 
@@ -9,7 +9,6 @@ import type { Shoot } from '@/records/shoot';
 const LEAST_SHARE = 0.6;
 /** A subject larger than this is cut. No source. */
 const MOST_FILL = 0.95;
-const WANTED_FILL = 0.6;
 
 export interface WornRange extends FramingRange {
   readonly name: string;

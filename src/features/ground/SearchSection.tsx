@@ -9,12 +9,12 @@ import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
 import { Text } from '@/ui/Text';
 import { standingAt } from '@/answers/pictured';
+import { WANTED_FILL } from '@/answers/view';
 import {
   bestPlaces,
   placeAt,
   sameQuestion,
   searchRequestOf,
-  WANTED_FILL,
   weakest,
   type AskedSearch,
   type Place,

@@ -20,7 +20,7 @@ import {
   stops,
 } from '@/features/shoot/words';
 import type { Mark, Position, Shoot } from '@/records/shoot';
-import { WANTED_FILL } from '@/answers/search';
+import { WANTED_FILL } from '@/answers/view';
 import { written } from '@/ui/units';
 
 /** Everything a position sees of a mark, in figures with their names. Nothing here decides. */

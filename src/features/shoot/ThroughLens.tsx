@@ -1,11 +1,11 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { picturedIn, type Pictured } from '@/answers/pictured';
+import { cropped, picturedIn, type Pictured } from '@/answers/pictured';
 import { LensFrame } from '@/figures/frame/LensFrame';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { settingsInWords } from './exposure-words';
-import { useLens, useShown } from './open-shoot';
+import { useCrop, useLens, useShown } from './open-shoot';
 import { lightInWords, percent, troubleInWords } from './words';
 
 /** A frame is three by two. */
@@ -60,6 +60,7 @@ export function ThroughLens({
 }) {
   const { seen } = useShown('seen');
   const picture = usePicture();
+  const [crop, turnCrop] = useCrop();
   if (!picture) {
     return (
       <View className="p-3">
@@ -67,22 +68,38 @@ export function ThroughLens({
       </View>
     );
   }
+  const delivered = cropped(picture);
+  const shown = crop && delivered ? delivered : picture;
   return (
     <FrameRoom orientation={picture.view.orientation}>
       {(size) => (
-        <LensFrame
-          scene={picture.scene}
-          label={pictureInWords(picture)}
-          {...size}
-          instead={(why) => (
-            <View className="w-full gap-1 p-3">
-              <Text kind="small" ink="quiet">
-                {`The frame can’t be drawn in this browser (${why}).${instead ? ' From the side, in lines:' : ''}`}
-              </Text>
-              {instead}
+        <>
+          <LensFrame
+            scene={shown.scene}
+            label={`${pictureInWords(picture)}${shown === delivered ? `, cropped to ${percent(delivered.fill)}` : ''}`}
+            {...size}
+            instead={(why) => (
+              <View className="w-full gap-1 p-3">
+                <Text kind="small" ink="quiet">
+                  {`The frame can’t be drawn in this browser (${why}).${instead ? ' From the side, in lines:' : ''}`}
+                </Text>
+                {instead}
+              </View>
+            )}
+          />
+          {delivered ? (
+            <View className="absolute bottom-1 left-1 bg-paper">
+              <Button
+                label={
+                  crop
+                    ? `Whole frame: ${percent(picture.view.fill)}`
+                    : `Crop to ${percent(delivered.fill)}: ${delivered.megapixels.toFixed(delivered.megapixels < 10 ? 1 : 0)} MP left`
+                }
+                onPress={turnCrop}
+              />
             </View>
-          )}
-        />
+          ) : null}
+        </>
       )}
     </FrameRoom>
   );

@@ -31,6 +31,8 @@ interface LensUse {
   readonly open: boolean;
   /** What is laid beside the picture taken; nothing by default. */
   readonly beside: string | undefined;
+  /** Whether it is looked at as it is delivered: cropped where the lens does not reach. */
+  readonly crop: boolean;
 }
 
 export const OpenShootContext = createContext<OpenShoot | undefined>(undefined);
@@ -46,7 +48,7 @@ export function useOpening(id: string): OpenShoot {
       looked: storeOf<Look>(),
       shown: storeOf<Plan>(),
       looking: storeOf(FIRST_LOOKING),
-      lens: storeOf<LensUse>({ open: false, beside: undefined }),
+      lens: storeOf<LensUse>({ open: false, beside: undefined, crop: false }),
       search: openSearch(),
       walk: openWalk(),
     };
@@ -93,4 +95,11 @@ export function useBeside(): readonly [string | undefined, (id: string | undefin
   const { lens } = useOpenShoot();
   const { beside } = useStore(lens, 'beside');
   return [beside, (id) => lens.set({ ...lens.get(), beside: id })];
+}
+
+/** Whether the picture is looked at cropped, and what changes that. */
+export function useCrop(): readonly [boolean, () => void] {
+  const { lens } = useOpenShoot();
+  const { crop } = useStore(lens, 'crop');
+  return [crop, () => lens.set({ ...lens.get(), crop: !crop })];
 }

@@ -43,6 +43,7 @@ export function drawSteadily(
   let frame = 0;
   let wait: ReturnType<typeof setTimeout>;
   let askedMs = 0;
+  let stopped = false;
   let asked = 1;
   const soon = () => {
     frame = requestAnimationFrame(step);
@@ -56,7 +57,9 @@ export function drawSteadily(
   const step = () => {
     if (askedMs === 0) {
       renderer.load(scene, widthPx, heightPx);
-      ask(1);
+      void renderer.ready().then(() => {
+        if (!stopped) ask(1);
+      });
     } else if (!renderer.isDrawn()) soon();
     else {
       const done = renderer.samples() >= samples;
@@ -71,6 +74,7 @@ export function drawSteadily(
   };
   soon();
   return () => {
+    stopped = true;
     cancelAnimationFrame(frame);
     clearTimeout(wait);
   };

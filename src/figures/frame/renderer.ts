@@ -3,7 +3,6 @@ import {
   BufferGeometry,
   DoubleSide,
   FloatType,
-  Matrix4,
   Mesh,
   NearestFilter,
   OrthographicCamera,
@@ -34,22 +33,12 @@ import {
   type Scene,
   type Seen,
 } from '@/core';
-import {
-  FAR_SHADE_M,
-  FAR_SHADE_PX,
-  NEAR_SHADE_HEIGHTS,
-  NEAR_SHADE_PX,
-  shadeMatrix,
-  shadeTarget,
-  sunCamera,
-} from './shade';
+import { createShade } from './shade';
 import { fullScreen, type Uniforms } from './full-screen';
 import { emptied, figureMeshes } from './figure-meshes';
 import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
 import {
   ADD_FRAGMENT,
-  DEPTH_FRAGMENT,
-  DEPTH_VERTEX,
   PICTURE_FRAGMENT,
   SKY_FRAGMENT,
   SKY_VERTEX,
@@ -73,6 +62,8 @@ export interface FrameRenderer {
   readonly setPaper: (paper: Paper) => void;
   /** Takes up a scene, drawn so many pixels wide and high: nothing is drawn of it yet. */
   readonly load: (scene: Scene, widthPx: number, heightPx: number) => void;
+  /** When the card has what it needs to draw what was loaded: waited for aside, so that the page is not. */
+  readonly ready: () => Promise<unknown>;
   /** Adds a sample, and shows the mean of all so far. */
   readonly sample: () => void;
   readonly samples: () => number;
@@ -118,8 +109,8 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
         },
       }),
   ) as [WebGLRenderTarget, WebGLRenderTarget];
-  const nearShade = shadeTarget(NEAR_SHADE_PX);
-  const farShade = shadeTarget(FAR_SHADE_PX);
+  const stage = new Stage();
+  const shade = createShade(gl, stage);
 
   const light: Uniforms = {
     toSun: { value: new Vector3() },
@@ -128,12 +119,7 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     skyShare: { value: 1 },
     groundLux: { value: 0 },
     lampLux: { value: 0 },
-    nearShade: { value: new Matrix4() },
-    farShade: { value: new Matrix4() },
-    nearDepth: { value: nearShade.depthTexture },
-    farDepth: { value: farShade.depthTexture },
-    nearTexel: { value: 1 / NEAR_SHADE_PX },
-    farTexel: { value: 1 / FAR_SHADE_PX },
+    ...shade.uniforms,
     aside: { value: new Vector2() },
   };
   const surface = (own: Uniforms = {}, wire = false) =>
@@ -146,9 +132,6 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
   const stillSurface = surface();
   const figureShare: IUniform = { value: 1 };
   const figureSurface = surface({ skyShare: figureShare });
-  const depthOnly = new ShaderMaterial({
-    ...{ vertexShader: DEPTH_VERTEX, fragmentShader: DEPTH_FRAGMENT, side: DoubleSide },
-  });
   const sky = new Mesh(
     new SphereGeometry(1, 24, 16),
     new ShaderMaterial({
@@ -168,7 +151,6 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
   const still = new Stage();
   const moving = new Stage();
   const others = new Stage();
-  const stage = new Stage();
   stage.add(sky, still, moving, others);
   const subject = figureMeshes(moving, figureSurface);
   const [adding, add] = fullScreen(ADD_FRAGMENT, {
@@ -192,8 +174,6 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
   let level: Mesh | undefined;
   let lastSolids: Scene['solids'] | undefined;
   let lastOthers: Scene['others'] | undefined;
-  let lastShade = '';
-  let shaded: readonly unknown[] = [];
   let count = 0;
   let asked: WebGLSync | null = null;
 
@@ -226,46 +206,6 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       others.add(group);
       figureMeshes(group, stillSurface).load(one);
     });
-  };
-
-  /** What the sun does not reach, looked up later by every surface. */
-  const castShade = ({ light: { toSun }, camera: { aim }, figure }: Scene) => {
-    // Level ground shades nothing.
-    const unseen = [sky, level];
-    const show = (visible: boolean) =>
-      unseen.forEach((mesh) => {
-        if (mesh) mesh.visible = visible;
-      });
-    show(false);
-    stage.overrideMaterial = depthOnly;
-    const nearM = Math.max(0.3, figure.subject.heightM * NEAR_SHADE_HEIGHTS);
-    (
-      [
-        [nearShade, sunCamera(toSun, aim, nearM), light.nearShade],
-        [farShade, sunCamera(toSun, aim, FAR_SHADE_M), light.farShade],
-      ] as const
-    ).forEach(([target, camera, uniform]) => {
-      gl.setRenderTarget(target);
-      gl.clear();
-      gl.render(stage, camera);
-      (uniform as IUniform).value = shadeMatrix(camera);
-    });
-    stage.overrideMaterial = null;
-    show(true);
-  };
-
-  /** Whether the shade is that of the scene before: the same things under the same sun. */
-  const sameShade = ({ light: { toSun }, camera: { aim }, figure, ...rest }: Scene): boolean => {
-    const { path, facingDeg, pitchDeg } = figure;
-    const shade = JSON.stringify([toSun, aim, path, facingDeg, pitchDeg]);
-    const same =
-      shade === lastShade &&
-      shaded[0] === rest.solids &&
-      shaded[1] === rest.others &&
-      shaded[2] === figure.pieces;
-    lastShade = shade;
-    shaded = [rest.solids, rest.others, figure.pieces];
-    return same;
   };
 
   const setLight = ({ light: lit, exposure, camera }: Scene) => {
@@ -327,6 +267,22 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     sampled.scissor.set(x, y, wide - x, high - y);
   };
 
+  /** Has every shader made ready, each for what it draws on. */
+  const ready = () =>
+    Promise.all(
+      (
+        [
+          [stage, eye, sampled],
+          [shade.stage, flat, shade.target],
+          [adding, flat, sums[0]],
+          [showing, flat, null],
+        ] as const
+      ).map(([what, camera, target]) => {
+        gl.setRenderTarget(target);
+        return gl.compileAsync(what, camera);
+      }),
+    );
+
   const draw = (what: Stage, camera: Camera, target: WebGLRenderTarget | null) => {
     gl.setRenderTarget(target);
     gl.clear();
@@ -346,14 +302,16 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       subject.load(next.figure, next.camera.position);
       loadOthers(next.others);
       setLight(next);
-      if (next.light.sunLux > 0 && !sameShade(next)) castShade(next);
       sums.forEach((sum) => {
         gl.setRenderTarget(sum);
         gl.clear();
       });
     },
+    ready,
     sample: () => {
       if (!scene) return;
+      // Level ground shades nothing, and the sky neither.
+      if (count === 0 && scene.light.sunLux > 0) shade.cast(scene, [sky, level]);
       const instant = instantOf(count);
       const { camera } = scene;
       (light.aside as IUniform).value = new Vector2(instant.pixelX, instant.pixelY).multiplyScalar(
@@ -392,7 +350,8 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       return out.map((value) => value / Math.max(1, count));
     },
     dispose: () => {
-      [sampled, ...sums, nearShade, farShade].forEach((target) => target.dispose());
+      [sampled, ...sums].forEach((target) => target.dispose());
+      shade.dispose();
       gl.dispose();
       gl.forceContextLoss();
     },

@@ -1,22 +1,29 @@
 import {
+  BufferGeometry,
   DepthTexture,
+  DoubleSide,
   Matrix4,
+  Mesh,
   NearestFilter,
   OrthographicCamera,
+  Scene as Stage,
+  ShaderMaterial,
   UnsignedIntType,
   WebGLRenderTarget,
+  type WebGLRenderer,
 } from 'three';
-import type { Point3 } from '@/core';
+import type { Point3, Scene } from '@/core';
+import { DEPTH_FRAGMENT, DEPTH_VERTEX } from './shaders';
 
 /** What the sun reaches: depths as it sees them, near the subject and over the ground. */
 
-export const NEAR_SHADE_PX = 1024;
-export const FAR_SHADE_PX = 2048;
+const NEAR_SHADE_PX = 1024;
+const FAR_SHADE_PX = 2048;
 /** Shade is looked for as far round the subject as this, finely in so many of its heights. */
-export const FAR_SHADE_M = 160;
-export const NEAR_SHADE_HEIGHTS = 2.5;
+const FAR_SHADE_M = 160;
+const NEAR_SHADE_HEIGHTS = 2.5;
 /** Depths of what the sun sees. */
-export function shadeTarget(sizePx: number): WebGLRenderTarget {
+function shadeTarget(sizePx: number): WebGLRenderTarget {
   const target = new WebGLRenderTarget(sizePx, sizePx, {
     minFilter: NearestFilter,
     magFilter: NearestFilter,
@@ -26,7 +33,7 @@ export function shadeTarget(sizePx: number): WebGLRenderTarget {
 }
 
 /** A camera in the sun that sees a box round a point. */
-export function sunCamera(toSun: Point3, middle: Point3, halfM: number): OrthographicCamera {
+function sunCamera(toSun: Point3, middle: Point3, halfM: number): OrthographicCamera {
   const camera = new OrthographicCamera(-halfM, halfM, halfM, -halfM, 0, 4 * FAR_SHADE_M);
   const far = 2 * FAR_SHADE_M;
   camera.up.set(0, 0, 1);
@@ -37,5 +44,67 @@ export function sunCamera(toSun: Point3, middle: Point3, halfM: number): Orthogr
   return camera;
 }
 
-export const shadeMatrix = (camera: OrthographicCamera): Matrix4 =>
+const shadeMatrix = (camera: OrthographicCamera): Matrix4 =>
   new Matrix4().multiplyMatrices(camera.projectionMatrix, camera.matrixWorldInverse);
+
+/** Casts the shade of what is on a stage, and says it to the shaders that look it up. */
+export function createShade(gl: WebGLRenderer, stage: Stage) {
+  const near = shadeTarget(NEAR_SHADE_PX);
+  const far = shadeTarget(FAR_SHADE_PX);
+  const uniforms = {
+    nearShade: { value: new Matrix4() },
+    farShade: { value: new Matrix4() },
+    nearDepth: { value: near.depthTexture },
+    farDepth: { value: far.depthTexture },
+    nearTexel: { value: 1 / NEAR_SHADE_PX },
+    farTexel: { value: 1 / FAR_SHADE_PX },
+  };
+  const depthOnly = new ShaderMaterial({
+    ...{ vertexShader: DEPTH_VERTEX, fragmentShader: DEPTH_FRAGMENT, side: DoubleSide },
+  });
+  const alone = new Stage();
+  alone.add(new Mesh(new BufferGeometry(), depthOnly));
+  let lastWhere = '';
+  let lastWhat: readonly unknown[] = [];
+  /** Whether the shade is that of the scene before: the same things under the same sun. */
+  const same = ({ light: { toSun }, camera: { aim }, figure, solids, others }: Scene): boolean => {
+    const { path, facingDeg, pitchDeg, pieces } = figure;
+    const where = JSON.stringify([toSun, aim, path, facingDeg, pitchDeg]);
+    const what = [solids, others, pieces];
+    const unchanged = where === lastWhere && what.every((one, i) => one === lastWhat[i]);
+    [lastWhere, lastWhat] = [where, what];
+    return unchanged;
+  };
+  return {
+    uniforms,
+    /** The shader alone, and what it draws on: to be made ready with the others. */
+    stage: alone,
+    target: near,
+    cast: (scene: Scene, unseen: readonly (Mesh | undefined)[]): void => {
+      if (same(scene)) return;
+      const { toSun } = scene.light;
+      const { aim } = scene.camera;
+      const show = (visible: boolean) =>
+        unseen.forEach((mesh) => {
+          if (mesh) mesh.visible = visible;
+        });
+      show(false);
+      stage.overrideMaterial = depthOnly;
+      const nearM = Math.max(0.3, scene.figure.subject.heightM * NEAR_SHADE_HEIGHTS);
+      (
+        [
+          [near, sunCamera(toSun, aim, nearM), uniforms.nearShade],
+          [far, sunCamera(toSun, aim, FAR_SHADE_M), uniforms.farShade],
+        ] as const
+      ).forEach(([target, camera, matrix]) => {
+        gl.setRenderTarget(target);
+        gl.clear();
+        gl.render(stage, camera);
+        matrix.value = shadeMatrix(camera);
+      });
+      stage.overrideMaterial = null;
+      show(true);
+    },
+    dispose: (): void => [near, far].forEach((target) => target.dispose()),
+  };
+}
