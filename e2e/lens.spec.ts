@@ -125,9 +125,9 @@ test(
     await expect(loupe).toContainText(
       /The stick tip moves \d\.\d px as delivered: slightly soft\./,
     );
-    await page.getByRole('button', { name: 'Beside it' }).click();
+    await page.getByRole('button', { name: 'Compare with' }).click();
     await page.getByRole('radio', { name: 'A stop faster, ISO doubled' }).click();
-    const beside = page.getByRole('img', { name: /^Beside it, A stop faster/ });
+    const beside = page.getByRole('img', { name: /^Compared, A stop faster/ });
     await expect(beside).toHaveAccessibleName(/1\/4000 · f\/2\.8 · ISO 320$/);
     const line = page.getByRole('slider', { name: 'Where one frame ends and the other begins' });
     await expect(line).toHaveAttribute(
@@ -143,7 +143,7 @@ test(
     await page.mouse.move(box.x + box.width * 0.2, box.y + 40, { steps: 5 });
     await page.mouse.up();
     await expect(line).toHaveAttribute('aria-valuenow', '20');
-    await page.getByRole('button', { name: 'Take the one beside' }).click();
+    await page.getByRole('button', { name: 'Use the picture on the right' }).click();
     await expect(headline(page)).toHaveAccessibleName('1/4000, f/2.8, ISO 320');
     await expect(line).toBeHidden();
     await page.getByRole('button', { name: 'Undo', exact: true }).click();

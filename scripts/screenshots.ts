@@ -33,12 +33,12 @@ const step = (shoot: string, ...steps: readonly string[]): readonly Shot[] =>
   steps.map((at) => ({ at: `/shoot/demo-${shoot}/${at}` }));
 /** A frame without a graphics card. */
 const FRAME_MS = 12_000;
+const LOOK = 'Look through the lens';
 const GROUND = '/shoot/demo-larkmoor/ground';
 const tool = (name: string, at = GROUND): Shot => ({ at, press: [name] });
 
 const PICTURES: readonly Picture[] = [
-  { name: 'shoots-phone', size: PHONE, shots: [{ at: '/' }] },
-  { name: 'quick-phone', size: PHONE, shots: [{ at: '/quick' }] },
+  { name: 'shoots-and-quick-phone', size: PHONE, shots: [{ at: '/' }, { at: '/quick' }] },
   {
     name: 'larkmoor-steps',
     size: PHONE,
@@ -87,9 +87,34 @@ const PICTURES: readonly Picture[] = [
     size: PHONE,
     shots: [
       { ...tool('Lens'), waitMs: FRAME_MS },
-      { ...tool('Lens'), waitMs: FRAME_MS, quarters: 7 },
       { ...tool('Lens', '/shoot/demo-alder-reach/ground'), waitMs: FRAME_MS },
       { ...tool('Lens', '/shoot/demo-tern-water/ground'), waitMs: FRAME_MS },
+      {
+        at: '/shoot/demo-larkmoor/settings',
+        press: [LOOK, /^Compare with/, /^From Sideline, level/],
+        waitMs: FRAME_MS,
+      },
+      { at: '/shoot/demo-larkmoor/settings', press: [LOOK], to: 'Camera', waitMs: 2 * FRAME_MS },
+      {
+        at: '/shoot/demo-larkmoor/light',
+        press: [/^The picture through/],
+        waitMs: 2 * FRAME_MS,
+      },
+      { at: '/shoot/demo-alder-reach/brief', press: [/^The picture wanted/], waitMs: FRAME_MS },
+      { ...tool('Lens'), waitMs: FRAME_MS, quarters: 7 },
+    ],
+  },
+  {
+    name: 'lens-wide',
+    size: WIDE,
+    shots: [
+      {
+        at: '/shoot/demo-larkmoor/settings',
+        press: [LOOK, /^Compare with/, /^From East touchline/],
+        waitMs: 2 * FRAME_MS,
+      },
+      { at: '/shoot/demo-alder-reach/ground', press: [LOOK], waitMs: FRAME_MS },
+      { at: '/shoot/demo-tern-water/ground', press: [LOOK], waitMs: FRAME_MS },
     ],
   },
   {
@@ -144,16 +169,20 @@ async function newShoot(page: Page, base: string): Promise<readonly string[]> {
 
 const fileOf = (name: string) => path.resolve(__dirname, `../docs/screenshots/${name}.png`);
 
-/** One picture of several, side by side; those that are broader than high one over the other. */
+const MOST_ACROSS = 4;
+
+/** One picture of several, side by side and in rows; those that are broader than high one over the other. */
 async function saveSheet(page: Page, shots: readonly string[], name: string): Promise<void> {
   const { width, height } = page.viewportSize() ?? PHONE;
   const stacked = width > height;
-  const along = (size: number) => (size + 20) * shots.length - 20;
-  await page.setViewportSize(
-    stacked ? { width, height: along(height) } : { width: along(width), height },
-  );
+  const across = stacked ? 1 : Math.min(MOST_ACROSS, shots.length);
+  const along = (size: number, count: number) => (size + 20) * count - 20;
+  await page.setViewportSize({
+    width: along(width, across),
+    height: along(height, Math.ceil(shots.length / across)),
+  });
   await page.setContent(
-    `<body style="margin:0;display:flex;flex-direction:${stacked ? 'column' : 'row'};gap:20px;background:#888">${shots
+    `<body style="margin:0;display:flex;flex-wrap:wrap;gap:20px;background:#888">${shots
       .map((shot) => `<img src="data:image/png;base64,${shot}">`)
       .join('')}`,
   );
@@ -174,10 +203,8 @@ async function taken(page: Page, base: string, shot: Shot): Promise<Buffer> {
     await time.blur();
   }
   for (const name of press) {
-    await page
-      .getByRole('button', { name, exact: typeof name === 'string' })
-      .first()
-      .click();
+    const how = { name, exact: typeof name === 'string' };
+    await page.getByRole('button', how).or(page.getByRole('radio', how)).first().click();
     await page.waitForTimeout(1200);
   }
   if (to !== undefined) {

@@ -116,6 +116,11 @@ describe('a walk over the ground', () => {
       .map((point, i) => Math.hypot(point.x - (walk[i]?.x ?? 0), point.y - (walk[i]?.y ?? 0)));
     expect(Math.max(...steps)).toBeCloseTo(91.4 / 3, 1);
     expect(Math.min(...steps)).toBeCloseTo(55 / 3, 1);
+    // It begins in the corner left of the way the ground lies, and to its foot.
+    const turn = (larkmoor.ground.bearingDeg * Math.PI) / 180;
+    const { x, y } = walk[0] ?? { x: 0, y: 0 };
+    expect(x * Math.cos(turn) - y * Math.sin(turn)).toBeLessThan(-10);
+    expect(x * Math.sin(turn) + y * Math.cos(turn)).toBeLessThan(-20);
   });
   test('without a field it goes round the marks', () => {
     const walk = gridWalk(alder);

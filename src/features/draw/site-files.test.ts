@@ -231,3 +231,15 @@ test('names with control characters make sound XML', () => {
   expect(gpx).toContain('ABCD &amp; &lt;E&gt;');
   expect(escaped(name)).toBe('ABCD &amp; &lt;E&gt;');
 });
+
+test('a point without a name is called what it is taken as', () => {
+  const text = collection(feature({ type: 'Point', coordinates: HERE }));
+  for (const [pointsAs, name] of [
+    ['marks', 'Mark'],
+    ['positions', 'Position'],
+  ] as const) {
+    const read = readSite(text, larkmoor, pointsAs);
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.items[pointsAs]?.map((entry) => entry.name)).toEqual([name]);
+  }
+});

@@ -75,7 +75,7 @@ export function PictureShown() {
           right={{
             scene: other.scene,
             name: shortName(beside, other),
-            label: `Beside it, ${besideInWords(beside)}: ${pictureInWords(other)}`,
+            label: `Compared, ${besideInWords(beside)}: ${pictureInWords(other)}`,
           }}
           {...size}
         />
@@ -106,7 +106,7 @@ function BesidePicker({ picture }: { readonly picture: Pictured }) {
   return (
     <View className="gap-2">
       <Picker
-        label="Beside it"
+        label="Compare with"
         value={beside?.id ?? NOTHING}
         options={[
           { value: NOTHING, label: 'Nothing' },
@@ -116,7 +116,7 @@ function BesidePicker({ picture }: { readonly picture: Pictured }) {
       />
       {beside && taken ? (
         <Button
-          label="Take the one beside"
+          label="Use the picture on the right"
           onPress={() => {
             update(taken);
             lay(undefined);

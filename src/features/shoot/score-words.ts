@@ -1,5 +1,6 @@
 import { formatShutter, type PositionRefusal, type ScoreWhy } from '@/core';
 import { written } from '@/ui/units';
+import { stops } from './words';
 
 /** Why a place scores as it does, and why one may not stand there. Every number is the core's. */
 
@@ -31,7 +32,7 @@ export function scoreWhyInWords(why: ScoreWhy): string {
     case 'noPicture':
       return 'no picture from here';
     case 'light':
-      return `EV ${why.ev.toFixed(1)}, ${Math.abs(why.spareStops).toFixed(1)} stops ${why.spareStops < 0 ? 'short of' : 'over'} ${formatShutter(why.shutterS)} at f/${why.aperture.toFixed(1)}`;
+      return `EV ${why.ev.toFixed(1)}, ${stops(Math.abs(why.spareStops))} ${why.spareStops < 0 ? 'short of' : 'over'} ${formatShutter(why.shutterS)} at f/${why.aperture.toFixed(1)}`;
   }
 }
 

@@ -147,6 +147,8 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     }),
   );
   sky.frustumCulled = false;
+  // Where something stands before it, it need not be computed.
+  sky.renderOrder = 1;
 
   const still = new Stage();
   const moving = new Stage();

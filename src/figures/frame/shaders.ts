@@ -46,19 +46,18 @@ varying vec4 vColour;
 varying vec3 vNormal;
 varying vec3 vPlace;
 
-float hashed(vec3 p) {
-  p = fract(p * 0.1031);
-  p += dot(p, p.zyx + 31.32);
+float hashed(vec2 at) {
+  vec3 p = fract(at.xyx * 0.1031);
+  p += dot(p, p.yzx + 33.33);
   return fract((p.x + p.y) * p.z);
 }
 // Leaves, seats, grass: light and dark by turns, as large as the detail is, and as light as ever in the mean.
-float mottled(vec3 at) {
-  vec3 i = floor(at);
-  vec3 f = smoothstep(0.0, 1.0, at - i);
-  float low = mix(mix(hashed(i), hashed(i + vec3(1, 0, 0)), f.x), mix(hashed(i + vec3(0, 1, 0)), hashed(i + vec3(1, 1, 0)), f.x), f.y);
-  i.z += 1.0;
-  float high = mix(mix(hashed(i), hashed(i + vec3(1, 0, 0)), f.x), mix(hashed(i + vec3(0, 1, 0)), hashed(i + vec3(1, 1, 0)), f.x), f.y);
-  return mix(low, high, f.z) * 2.0 - 1.0;
+// Level or upright, along whichever way: two of the three measures tell one detail from the next.
+float mottled(vec3 place) {
+  vec2 at = vec2(place.x + 0.37 * place.z, place.y + 0.73 * place.z);
+  vec2 i = floor(at);
+  vec2 f = smoothstep(0.0, 1.0, at - i);
+  return mix(mix(hashed(i), hashed(i + vec2(1, 0)), f.x), mix(hashed(i + vec2(0, 1)), hashed(i + vec2(1, 1)), f.x), f.y) * 2.0 - 1.0;
 }
 
 float lit(mat4 shade, sampler2D depths, float texel, float bias) {
