@@ -95,6 +95,7 @@ test(
   'every part of a player who swings a stick is drawn out as far as the core says',
   { tag: '@once' },
   async ({ drawing: page }) => {
+    test.slow();
     const subject = SUBJECTS.find(({ id }) => id === 'field-player-swing');
     if (!subject) throw new Error('must be there');
     const path = { position: { x: 0, y: 20, z: 0 }, headingDeg: 70 };
@@ -130,8 +131,8 @@ test(
       };
       const taken = (openS: number, samples: number) =>
         draw(page, sceneOf(20, { position: eye, aim, shutterS: openS }, { figure }), samples);
-      const still = spread(await taken(1e-7, 24));
-      const moved = spread(await taken(shutterS, 64));
+      const still = spread(await taken(1e-7, 12));
+      const moved = spread(await taken(shutterS, 40));
       // What moves evenly by a length is spread by a twelfth of its square.
       expectNear(Math.sqrt(12 * (moved - still)), (said?.onSensorMm ?? 0) * PX_PER_MM);
     }

@@ -89,8 +89,10 @@ export const draw = (page: Page, scene: Scene, samples = 64): Promise<Drawn> =>
       const canvas = document.createElement('canvas');
       const paper = { white: [1, 1, 1], black: [0, 0, 0] };
       const frame = createFrameRenderer(canvas, paper);
-      frame.load(what, width, height);
+      frame.load(what, width, height).forEach((step) => step());
+      frame.cast();
       for (let i = 0; i < count; i += 1) frame.sample();
+      frame.show();
       const linear = frame.linear();
       const flat = document.createElement('canvas');
       [flat.width, flat.height] = [width, height];

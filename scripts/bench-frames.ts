@@ -28,11 +28,15 @@ const drawn = (page: Page, scene: Scene) =>
       const { createFrameRenderer } = window as unknown as Drawing;
       const paper = { white: [1, 1, 1], black: [0, 0, 0] } as const;
       const frame = createFrameRenderer(document.createElement('canvas'), paper);
-      frame.load(what, widthPx, heightPx);
+      const take = (one: Scene) => {
+        frame.load(one, widthPx, heightPx).forEach((step) => step());
+        frame.cast();
+      };
+      take(what);
       frame.sample();
       frame.linear();
       const begunMs = performance.now();
-      frame.load(what, widthPx, heightPx);
+      take(what);
       for (let i = 0; i < samples; i += 1) frame.sample();
       frame.linear();
       const wholeMs = performance.now() - begunMs;
@@ -40,7 +44,7 @@ const drawn = (page: Page, scene: Scene) =>
       for (let i = 0; i < moves; i += 1) {
         const { position } = what.camera;
         const camera = { ...what.camera, position: { ...position, x: position.x + i * 0.1 } };
-        frame.load({ ...what, camera }, widthPx, heightPx);
+        take({ ...what, camera });
         frame.sample();
         frame.linear();
       }

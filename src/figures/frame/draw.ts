@@ -7,6 +7,8 @@ import type { FrameRenderer, Paper } from './renderer';
 /** As many samples are asked for at once as were last drawn in this time: small frames take little each. */
 const SLICE_MS = 24;
 const MOST_AT_ONCE = 16;
+/** With so many times the samples it is shown again: what few more samples change is not seen. */
+const SHOWN_AGAIN = 1.3;
 
 const shares = (hex: string): readonly [number, number, number] => {
   const of = (from: number) => parseInt(hex.slice(from, from + 2), 16) / 255;
@@ -32,18 +34,19 @@ export interface Asked {
 
 /**
  * Draws a scene until it is done or told to stop.
- * @param onDrawn called when more samples are seen, with whether that was the last
+ * @param onShown called when more samples are seen, with whether that was the last
  * @returns what stops it
  */
 export function drawSteadily(
   renderer: FrameRenderer,
   { scene, widthPx, heightPx, samples, hurried = false }: Asked,
-  onDrawn?: (done: boolean) => void,
+  onShown?: (done: boolean) => void,
 ): () => void {
   let frame = 0;
   let wait: ReturnType<typeof setTimeout>;
   let askedMs = 0;
   let stopped = false;
+  let showFrom = 1;
   let asked = 1;
   const soon = () => {
     frame = requestAnimationFrame(step);
@@ -54,16 +57,31 @@ export function drawSteadily(
     for (let i = 0; i < asked; i += 1) renderer.sample();
     soon();
   };
-  const step = () => {
-    if (askedMs === 0) {
-      renderer.load(scene, widthPx, heightPx);
+  const steps = [...renderer.load(scene, widthPx, heightPx)];
+  /** A step a turn; then, with the shaders ready, the shade and the first sample. */
+  const setUp = () => {
+    const next = steps.shift();
+    if (next) {
+      next();
+      soon();
+    } else {
       void renderer.ready().then(() => {
-        if (!stopped) ask(1);
+        if (stopped) return;
+        renderer.cast();
+        ask(1);
       });
-    } else if (!renderer.isDrawn()) soon();
+    }
+  };
+  const step = () => {
+    if (askedMs === 0) setUp();
+    else if (!renderer.isDrawn()) soon();
     else {
       const done = renderer.samples() >= samples;
-      onDrawn?.(done);
+      if (done || renderer.samples() >= showFrom) {
+        showFrom = Math.ceil(renderer.samples() * SHOWN_AGAIN);
+        renderer.show();
+        onShown?.(done);
+      }
       if (done) return;
       const tookMs = performance.now() - askedMs;
       const next = Math.round((asked * SLICE_MS) / Math.max(1, tookMs));

@@ -60,12 +60,19 @@ export interface Paper {
 export interface FrameRenderer {
   /** The colours of the paper from now on. */
   readonly setPaper: (paper: Paper) => void;
-  /** Takes up a scene, drawn so many pixels wide and high: nothing is drawn of it yet. */
-  readonly load: (scene: Scene, widthPx: number, heightPx: number) => void;
+  /**
+   * Takes up a scene, drawn so many pixels wide and high, in steps that are done one after the other: each may have a
+   * turn of its own, so that the page is not held up. Nothing is drawn of it yet.
+   */
+  readonly load: (scene: Scene, widthPx: number, heightPx: number) => readonly (() => void)[];
   /** When the card has what it needs to draw what was loaded: waited for aside, so that the page is not. */
   readonly ready: () => Promise<unknown>;
-  /** Adds a sample, and shows the mean of all so far. */
+  /** Casts the shade of what was loaded, before the first sample. */
+  readonly cast: () => void;
+  /** Adds a sample. */
   readonly sample: () => void;
+  /** Shows the mean of all samples so far: asked for when they are drawn, the page need not wait for them. */
+  readonly show: () => void;
   readonly samples: () => number;
   /** Whether what was asked for is drawn: the graphics card works beside the page, and must not be flooded. */
   readonly isDrawn: () => boolean;
@@ -269,21 +276,18 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     sampled.scissor.set(x, y, wide - x, high - y);
   };
 
-  /** Has every shader made ready, each for what it draws on. */
-  const ready = () =>
-    Promise.all(
-      (
-        [
-          [stage, eye, sampled],
-          [shade.stage, flat, shade.target],
-          [adding, flat, sums[0]],
-          [showing, flat, null],
-        ] as const
-      ).map(([what, camera, target]) => {
-        gl.setRenderTarget(target);
-        return gl.compileAsync(what, camera);
-      }),
-    );
+  /** Has every shader made ready, each for what it draws on and in a turn of its own. */
+  const ready = async () => {
+    for (const [what, camera, target] of [
+      [stage, eye, sampled],
+      [shade.stage, flat, shade.target],
+      [adding, flat, sums[0]],
+      [showing, flat, null],
+    ] as const) {
+      gl.setRenderTarget(target);
+      await gl.compileAsync(what, camera);
+    }
+  };
 
   const draw = (what: Stage, camera: Camera, target: WebGLRenderTarget | null) => {
     gl.setRenderTarget(target);
@@ -296,24 +300,28 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       (shown.uniforms.paper as IUniform).value = new Vector3(...white);
       (shown.uniforms.ink as IUniform).value = new Vector3(...black);
     },
-    load: (next, wide, high) => {
-      resize(wide, high);
-      scene = next;
-      count = 0;
-      loadStill(next);
-      subject.load(next.figure, next.camera.position);
-      loadOthers(next.others);
-      setLight(next);
-      sums.forEach((sum) => {
-        gl.setRenderTarget(sum);
-        gl.clear();
-      });
+    load: (next, wide, high) => [
+      () => {
+        resize(wide, high);
+        scene = next;
+        count = 0;
+        setLight(next);
+        sums.forEach((sum) => {
+          gl.setRenderTarget(sum);
+          gl.clear();
+        });
+      },
+      () => loadStill(next),
+      () => subject.load(next.figure, next.camera.position),
+      () => loadOthers(next.others),
+    ],
+    // Level ground shades nothing, and the sky neither.
+    cast: () => {
+      if (scene && scene.light.sunLux > 0) shade.cast(scene, [sky, level]);
     },
     ready,
     sample: () => {
       if (!scene) return;
-      // Level ground shades nothing, and the sky neither.
-      if (count === 0 && scene.light.sunLux > 0) shade.cast(scene, [sky, level]);
       const instant = instantOf(count);
       const { camera } = scene;
       (light.aside as IUniform).value = new Vector2(instant.pixelX, instant.pixelY).multiplyScalar(
@@ -331,11 +339,13 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       (add.uniforms.sum as IUniform).value = from.texture;
       draw(adding, flat, to);
       count += 1;
-      (shown.uniforms.sum as IUniform).value = to.texture;
-      (shown.uniforms.samples as IUniform).value = count;
-      draw(showing, flat, null);
       context.deleteSync(asked);
       asked = null;
+    },
+    show: () => {
+      (shown.uniforms.sum as IUniform).value = sums[count % 2]?.texture ?? null;
+      (shown.uniforms.samples as IUniform).value = Math.max(1, count);
+      draw(showing, flat, null);
     },
     samples: () => count,
     isDrawn: () => {
