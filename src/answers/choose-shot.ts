@@ -1,5 +1,6 @@
 import { focalForFill, focalRange } from '@/core';
-import { viewOf, WANTED_FILL, type View, type Viewed } from './view';
+import { viewOf, type View, type Viewed } from './view';
+import { WANTED_FILL } from './wanted';
 import { USUAL_BODY_ID } from '@/presets/bodies';
 import { groundById } from '@/presets/grounds';
 import type { Shot } from '@/records/brief';

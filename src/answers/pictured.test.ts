@@ -71,7 +71,7 @@ test('where the lens does not reach, what is delivered is cropped to the framing
   const { fill } = picture.view;
   expect(fill).toBeLessThan(0.55);
   const left = cropped(picture);
-  expect(left?.fill).toBe(0.6);
+  expect(left?.wanted).toBe(0.6);
   expect(left?.scene.camera.window?.widthShare).toBeCloseTo(fill / 0.6, 12);
   const { widthPx, heightPx } = picture.view.body.sensor;
   expect(left?.megapixels).toBeCloseTo((widthPx * heightPx * (fill / 0.6) ** 2) / 1e6, 6);

@@ -15,7 +15,8 @@ import { withPlace } from './choose-shot';
 import { withHeld } from './take-way';
 import { sceneThrough } from './through-lens';
 import { toldOr } from './told';
-import { viewOf, WANTED_FILL, type Setup, type View } from './view';
+import { viewOf, type Setup, type View } from './view';
+import { cropOf } from './wanted';
 
 /** Pictures that could be taken instead: other dials, another place, another body, another hour. */
 
@@ -39,27 +40,14 @@ export function picturedIn(setup: Setup, view: View, answer: Answer, atMs: numbe
   return { view, answer, scene: sceneThrough(setup, view, answer, { settings, atMs }) };
 }
 
-/** Nearer than this to the framing wanted, nobody crops. No source. */
-const FRAMED_SHARE = 0.97;
-
-/**
- * The picture as it is delivered where the lens does not reach: cropped to the framing that is wanted, with the
- * share of each side and the millions of pixels that are left. Nothing where it is framed as it is.
- */
-export function cropped(
-  picture: Pictured,
-): (Pictured & { readonly fill: number; readonly megapixels: number }) | undefined {
-  const { view, scene } = picture;
-  const fill = view.shot?.fill ?? WANTED_FILL;
-  const share = view.fill / fill;
-  if (share >= FRAMED_SHARE) return undefined;
-  const { widthPx, heightPx } = scene.camera.sensor;
+/** The picture as it is delivered where the lens does not reach: cropped to the framing wanted. */
+export function cropped(picture: Pictured) {
+  const crop = cropOf(picture.view);
+  if (!crop) return undefined;
+  const { keptFraction: share } = crop;
   const window = { right: 0, up: 0, widthShare: share, heightShare: share };
-  return {
-    ...{ ...picture, fill },
-    megapixels: (widthPx * heightPx * share ** 2) / 1e6,
-    scene: { ...scene, camera: { ...scene.camera, window } },
-  };
+  const { scene } = picture;
+  return { ...crop, scene: { ...scene, camera: { ...scene.camera, window } } };
 }
 
 /** The same moment with dials held besides those in hand. */
@@ -86,9 +74,13 @@ export interface LadderRung extends Pictured {
 export const mostMoved = ({ smear = [] }: Pick<ExposurePlan, 'smear'>): PartSmear | undefined =>
   [...smear].sort((a, b) => b.deliveredPx - a.deliveredPx)[0];
 
+/** Slower than this there is nothing to pan with. No source. */
+const PANS_FROM_MS = 0.5;
+export const hardlyMoves = ({ subject }: Pick<View, 'subject'>): boolean =>
+  subject.speedMs < PANS_FROM_MS;
+
 /** Whether there is anything to pan with from here. */
-export const canPan = ({ subject, ladder }: View): boolean =>
-  subject.speedMs >= 0.5 && !ladder.comesAtYou;
+export const canPan = (view: View): boolean => !hardlyMoves(view) && !view.ladder.comesAtYou;
 
 /** The same moment down the shutter's scale: before a camera that stands still, or followed. */
 export function ladderOf(

@@ -14,7 +14,8 @@ import {
 } from '@/core';
 import { planExtent, planGround } from './extent';
 import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
-import { chosenShot, WANTED_FILL, type Setup, type View } from './view';
+import { chosenShot, type Setup, type View } from './view';
+import { WANTED_FILL } from './wanted';
 import { CONVERTERS } from '@/presets/lenses';
 import { lensesFor, lensOf } from '@/records/kit';
 import type { ShootHours } from '@/records/times';

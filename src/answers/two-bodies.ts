@@ -1,5 +1,6 @@
 import { framingRange, takeOver, withConverter, type FramingRange, type TakeOver } from '@/core';
-import { WANTED_FILL, type View } from './view';
+import { type View } from './view';
+import { wantedFill } from './wanted';
 import { bodyOf, lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 
@@ -24,7 +25,7 @@ export interface TwoBodies {
 export function twoBodies(kit: Shoot['kit'], view: View): TwoBodies | undefined {
   const { second, bag } = kit;
   if (!second) return undefined;
-  const wanted = view.shot?.fill ?? WANTED_FILL;
+  const wanted = wantedFill(view);
   const rangeOf = (worn: NonNullable<Shoot['kit']['second']>): WornRange => {
     const lens = lensOf({ ...worn, bag });
     return {

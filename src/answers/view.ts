@@ -73,9 +73,6 @@ export type Setup = Pick<
   | 'air'
 >;
 
-/** Share of the frame's height that the subject should take where no shot says otherwise. No source. */
-export const WANTED_FILL = 0.6;
-
 /** What a view rests on: a setup but for what stands on the ground and what was measured. */
 export type Viewed = Omit<Setup, 'features' | 'readings'>;
 

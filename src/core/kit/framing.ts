@@ -37,7 +37,7 @@ export interface Framed {
 const JUST_BEYOND = 1.001;
 
 /** A framing this close to what is wanted is as wanted. */
-const NEAR_ENOUGH = 0.97;
+export const FRAMED_SHARE = 0.97;
 
 /**
  * How a lens frames a subject: zoomed to the framing wanted as far as it goes.
@@ -58,9 +58,9 @@ export function framed(
   const verdict =
     distanceM < lens.nearestFocusM
       ? 'tooNear'
-      : here < fill * NEAR_ENOUGH
+      : here < fill * FRAMED_SHARE
         ? 'short'
-        : here > fill / NEAR_ENOUGH
+        : here > fill / FRAMED_SHARE
           ? 'long'
           : 'frames';
   return {

@@ -1,6 +1,7 @@
 export {
   bestFramed,
   framed,
+  FRAMED_SHARE,
   framingRange,
   takeOver,
   type Combination,

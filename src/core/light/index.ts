@@ -50,6 +50,7 @@ export {
   lightSeries,
   seriesTimes,
   momentsWithin,
+  SHORT_STOPS,
   shortSpans,
   type LightSeries,
   type LightSeriesRequest,

@@ -93,7 +93,7 @@ export interface ShortSpan {
 }
 
 /** Less than half a click is no shortage that anybody could dial. */
-const SHORT_STOPS = 1 / 6;
+export const SHORT_STOPS = 1 / 6;
 
 /** The moments of a series within some hours. */
 export const momentsWithin = (

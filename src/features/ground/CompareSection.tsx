@@ -102,7 +102,13 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
           {outOfHundred(score.total)}
         </Text>
       </View>
-      <PlacePicture place={{ positionId: entry.id }} atMs={timeMs} name={position.name} />
+      <PlacePicture
+        positionId={entry.id}
+        x={position.x}
+        y={position.y}
+        atMs={timeMs}
+        name={position.name}
+      />
       <Text kind="small">
         {score.refusals.length > 0
           ? `Off limits: ${refusalsInWords(score.refusals)}.`

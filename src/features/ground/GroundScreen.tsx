@@ -6,7 +6,7 @@ import { MotionAndBudget } from '@/features/shoot/MotionAndBudget';
 import { AnswerPanel } from '@/features/shoot/AnswerPanel';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
-import { useLens, useLooked, useOpenShoot, useSearch } from '@/features/shoot/open-shoot';
+import { useLensUse, useLooked, useOpenShoot, useSearch } from '@/features/shoot/open-shoot';
 import { LensButton, ThroughLens } from '@/features/shoot/ThroughLens';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { Button } from '@/ui/Button';
@@ -95,7 +95,7 @@ function GroundPhone() {
   const draw = useDrawing();
   const close = () => setTool(undefined);
   const searching = tool === 'search';
-  const [looking, turnLens] = useLens();
+  const [{ open: looking }, use] = useLensUse();
   const sheet = tool && SHEETS[tool];
   return (
     <PhoneFrame
@@ -112,7 +112,7 @@ function GroundPhone() {
           }))}
           onPress={(id) => {
             if (id === 'draw') draw();
-            else if (id === 'lens') turnLens();
+            else if (id === 'lens') use({ open: !looking });
             else setTool(id === tool ? undefined : id);
           }}
         />
@@ -139,7 +139,7 @@ function GroundPhone() {
 
 function GroundWide() {
   const [open, setOpen] = useState<'side' | 'when'>();
-  const [looking] = useLens();
+  const [{ open: looking }] = useLensUse();
   const draw = useDrawing();
   return (
     <WideFrame

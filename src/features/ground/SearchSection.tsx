@@ -9,7 +9,7 @@ import { Choice, type Option } from '@/ui/Choice';
 import { Progress } from '@/ui/Progress';
 import { Text } from '@/ui/Text';
 import { standingAt } from '@/answers/pictured';
-import { WANTED_FILL } from '@/answers/view';
+import { WANTED_FILL } from '@/answers/wanted';
 import {
   bestPlaces,
   placeAt,
@@ -229,7 +229,7 @@ function PlaceWords({
   readonly action: string;
   readonly onStand: (place: Place) => void;
 }) {
-  const { clock } = useShown('clock');
+  const { clock, setup } = useShown('clock', 'setup');
   if (place.refusals.length > 0) {
     return <Text>{`Off limits: ${refusalsInWords(place.refusals)}.`}</Text>;
   }
@@ -240,7 +240,9 @@ function PlaceWords({
         <Button label={action} onPress={() => onStand(place)} />
       </View>
       <PlacePicture
-        place={{ x: place.x, y: place.y }}
+        positionId={setup.choice.positionId}
+        x={place.x}
+        y={place.y}
         atMs={place.shots[0]?.timeMs ?? 0}
         name={title}
       />

@@ -2,7 +2,6 @@ import {
   BACKDROP_DETAIL_M,
   backdropVerdict,
   backgroundBlur,
-  cropFor,
   frameFill,
   meshThrough,
   eachPostStrip,
@@ -18,9 +17,10 @@ import {
   percent,
   smallLength,
   stops,
+  megapixelsLeft,
 } from '@/features/shoot/words';
 import type { Mark, Position, Shoot } from '@/records/shoot';
-import { WANTED_FILL } from '@/answers/view';
+import { cropOf, wantedFill } from '@/answers/wanted';
 import { written } from '@/ui/units';
 
 /** Everything a position sees of a mark, in figures with their names. Nothing here decides. */
@@ -101,10 +101,9 @@ function bothWays({ subject, sight, focalMm, body }: View): string {
   return `level ${fill('level')}, upright ${fill('upright')}`;
 }
 
-function cropInWords({ fill, body }: View): string {
-  if (fill >= WANTED_FILL) return 'no crop needed';
-  const { megapixels } = cropFor({ fill, wantedFill: WANTED_FILL, sensor: body.sensor });
-  return `${megapixels.toFixed(megapixels < 10 ? 1 : 0)} MP left`;
+function cropInWords(view: View): string {
+  const crop = cropOf(view);
+  return crop ? megapixelsLeft(crop) : 'no crop needed';
 }
 
 /** What one position sees of one mark at one minute. */
@@ -120,7 +119,7 @@ export function figuresOf(view: View, answer: Answer, along: AlongSight): readon
     ...figure('Subject', faceSeen(faceOffDeg)),
     ...figure('Fills the frame', bothWays(view)),
     ...figure('Pixels on it', `${Math.round(view.pixels)} px`),
-    ...figure(`Cropped to fill ${percent(WANTED_FILL)}`, cropInWords(view)),
+    ...figure(`Cropped to fill ${percent(wantedFill(view))}`, cropInWords(view)),
     ...figure(
       'Sharp in depth',
       depth &&

@@ -10,7 +10,7 @@ import { NO_OUTLOOK } from '@/answers/answer';
 import { settingsInWords, shutterReason, stopsSentence } from '@/features/shoot/exposure-words';
 import { depthInWords, notesOf, overfilledInWords } from '@/features/shoot/frame-notes';
 import { backgroundInWords } from '@/features/ground/figures';
-import { FrameRoom } from '@/features/shoot/ThroughLens';
+import { frameInWords, FrameRoom, NotDrawn } from '@/features/shoot/ThroughLens';
 import { LensFrame } from '@/figures/frame/LensFrame';
 import { ExposureDrawn } from '@/features/shoot/MotionAndBudget';
 import type { Quick } from '@/records/quick';
@@ -132,11 +132,9 @@ function Look({
               {(size) => (
                 <LensFrame
                   scene={scene}
-                  label={`Through the lens: ${view.subject.name}, ${Math.round(view.fill * 100)} % of the frame, ${settingsInWords(exposure.settings)}`}
+                  label={frameInWords(view, exposure)}
                   {...size}
-                  instead={(why) => (
-                    <Text kind="small">{`The frame can’t be drawn in this browser (${why}).`}</Text>
-                  )}
+                  instead={(why) => <NotDrawn why={why} />}
                 />
               )}
             </FrameRoom>

@@ -1,4 +1,5 @@
 import { Pressable, View } from 'react-native';
+import { hardlyMoves } from '@/answers/pictured';
 import { formatShutter, type PanOn } from '@/core';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
@@ -66,7 +67,7 @@ function Ladder({ seen }: { readonly seen: Seen }) {
   const { shot } = view;
   const arc = swingOf(view);
   const panning = view.wanted.technique === 'pan';
-  if (view.subject.speedMs < 0.5) {
+  if (hardlyMoves(view)) {
     return <Text>It hardly moves: there is nothing to pan with.</Text>;
   }
   if (comesAtYou) {

@@ -13,7 +13,7 @@ import {
 import { withHeld } from '@/answers/take-way';
 import { DELIVERED_LONG_SIDE_PX, formatShutter, pixelPitchMm, windowOn } from '@/core';
 import { FrameStrip } from '@/features/shoot/FrameStrip';
-import { useBeside, useEdits, useShown } from '@/features/shoot/open-shoot';
+import { useEdits, useLensUse, useShown } from '@/features/shoot/open-shoot';
 import { FrameRoom, pictureInWords, ThroughLens, usePicture } from '@/features/shoot/ThroughLens';
 import { engraved, gradeInWords, percent } from '@/features/shoot/words';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
@@ -57,7 +57,7 @@ const shortName = (beside: Beside, picture: Pictured): string =>
 /** The picture at the dials set, and what is laid beside it. */
 export function PictureShown() {
   const picture = usePicture();
-  const [id] = useBeside();
+  const [{ beside: id }] = useLensUse();
   const beside = useBesides(picture).find((one) => one.id === id);
   const other = useMemo(() => beside?.picture(), [beside]);
   if (!picture || !beside || !other) return <ThroughLens />;
@@ -99,7 +99,7 @@ export function PictureParts() {
 
 function BesidePicker({ picture }: { readonly picture: Pictured }) {
   const { update } = useEdits();
-  const [id, lay] = useBeside();
+  const [{ beside: id }, use] = useLensUse();
   const besides = useBesides(picture);
   const beside = besides.find((one) => one.id === id);
   const taken = beside?.taken;
@@ -112,14 +112,14 @@ function BesidePicker({ picture }: { readonly picture: Pictured }) {
           { value: NOTHING, label: 'Nothing' },
           ...besides.map((one) => ({ value: one.id, label: besideInWords(one) })),
         ]}
-        onChange={(next) => lay(next === NOTHING ? undefined : next)}
+        onChange={(next) => use({ beside: next === NOTHING ? undefined : next })}
       />
       {beside && taken ? (
         <Button
           label="Use the picture on the right"
           onPress={() => {
             update(taken);
-            lay(undefined);
+            use({ beside: undefined });
           }}
         />
       ) : null}

@@ -10,6 +10,7 @@ import {
 import { mostMoved } from '@/answers/pictured';
 import { sceneThrough } from '@/answers/through-lens';
 import { settingsInWords } from '@/features/shoot/exposure-words';
+import { sizeIn } from '@/figures/frame/size';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
@@ -202,8 +203,7 @@ function SideBySide({
       ),
     [setup, view, answer, atMs],
   );
-  const wide = Math.floor((widthPx - 2 * COLUMN_GAP_PX) / 3);
-  const long = view.orientation === 'level' ? wide / 1.5 : wide * 1.5;
+  const size = sizeIn(view.orientation, (widthPx - 2 * COLUMN_GAP_PX) / 3);
   const plans = SCHOOLS.map(({ value, label }) => ({
     label,
     scene: scenes.get(value),
@@ -230,8 +230,7 @@ function SideBySide({
                 <SmallFrame
                   scene={scene}
                   label={`${label}: ${settingsInWords(plan.settings)}`}
-                  widthPx={wide}
-                  heightPx={Math.round(long)}
+                  {...size}
                 />
               ) : null}
               <Text kind="label">{label}</Text>

@@ -7,7 +7,7 @@ import { Overlay } from '@/features/shoot/Overlay';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
-import { useEdits, useLens, useShown } from '@/features/shoot/open-shoot';
+import { useEdits, useLensUse, useShown } from '@/features/shoot/open-shoot';
 import { StepFrame } from '@/features/shoot/StepFrame';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import { LensButton } from '@/features/shoot/ThroughLens';
@@ -60,7 +60,7 @@ function Dials() {
   const { seen } = useShown('seen');
   const tab = useTab(TABS);
   const shape = useShape();
-  const [lens] = useLens();
+  const [{ open: lens }] = useLensUse();
   if (!seen.ok) {
     return (
       <StepFrame title={TITLES.dials}>
@@ -144,7 +144,7 @@ function SettingsWide({
   readonly tabs: ReactNode;
   readonly onPlan: boolean;
 }) {
-  const [lens] = useLens();
+  const [{ open: lens }] = useLensUse();
   return (
     <WideFrame
       title={TITLES[tab]}

@@ -1,10 +1,8 @@
 import { Pressable, ScrollView, View } from 'react-native';
 import type { Pictured } from '@/answers/pictured';
+import { sizeOf } from '@/figures/frame/size';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { Text } from '@/ui/Text';
-
-/** The long side of a picture in a strip. */
-const LONG_PX = 150;
 
 export interface StripFrame {
   readonly id: string;
@@ -20,12 +18,10 @@ export interface StripFrame {
 export function FrameStrip({
   label,
   frames,
-  longPx = LONG_PX,
   wraps = false,
 }: {
   readonly label: string;
   readonly frames: readonly StripFrame[];
-  readonly longPx?: number;
   /** Whether they stand in rows one under the other, where there is room for that. */
   readonly wraps?: boolean;
 }) {
@@ -37,13 +33,10 @@ export function FrameStrip({
         className={`flex-row gap-2 pb-1 ${wraps ? 'flex-wrap' : ''}`}
       >
         {frames.map(({ id, picture, name, said, chosen = false, onPress }) => {
-          const level = picture.view.orientation === 'level';
-          const [widthPx, heightPx] = level
-            ? [longPx, (longPx * 2) / 3]
-            : [(longPx * 2) / 3, longPx];
+          const size = sizeOf(picture.view.orientation);
           const body = (
             <>
-              <SmallFrame scene={picture.scene} widthPx={widthPx} heightPx={heightPx} />
+              <SmallFrame scene={picture.scene} {...size} />
               <Text kind="strong">{name}</Text>
               <Text kind="small" ink={chosen ? 'ink' : 'quiet'}>
                 {said}
@@ -52,7 +45,7 @@ export function FrameStrip({
           );
           const edge = `border-t-4 pt-1 ${chosen ? 'border-signal' : 'border-transparent'}`;
           return (
-            <View key={id} role="listitem" style={{ width: widthPx }}>
+            <View key={id} role="listitem" style={{ width: size.widthPx }}>
               {onPress ? (
                 <Pressable
                   role="button"

@@ -1,22 +1,15 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { cropped, picturedIn, type Pictured } from '@/answers/pictured';
+import type { View as Seen } from '@/answers/view';
+import type { ExposurePlan } from '@/core';
 import { LensFrame } from '@/figures/frame/LensFrame';
+import { sizeIn, type FrameSize } from '@/figures/frame/size';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { settingsInWords } from './exposure-words';
-import { useCrop, useLens, useShown } from './open-shoot';
-import { lightInWords, percent, troubleInWords } from './words';
-
-/** A frame is three by two. */
-const LONG_TO_SHORT = 3 / 2;
-
-/** The largest frame, level or upright, in a box. */
-function frameIn(widthPx: number, heightPx: number, orientation: 'level' | 'upright') {
-  const across = orientation === 'level' ? LONG_TO_SHORT : 1 / LONG_TO_SHORT;
-  const width = Math.floor(Math.min(widthPx, heightPx * across));
-  return { widthPx: width, heightPx: Math.floor(width / across) };
-}
+import { useLensUse, useShown } from './open-shoot';
+import { lightInWords, megapixelsLeft, percent, troubleInWords } from './words';
 
 /** A frame as large as its room allows; what is in it is told its size. */
 export function FrameRoom({
@@ -24,16 +17,34 @@ export function FrameRoom({
   children,
 }: {
   readonly orientation: 'level' | 'upright';
-  readonly children: (size: { readonly widthPx: number; readonly heightPx: number }) => ReactNode;
+  readonly children: (size: FrameSize) => ReactNode;
 }) {
   const [box, setBox] = useState({ width: 0, height: 0 });
-  const size = frameIn(box.width, box.height, orientation);
+  const size = sizeIn(orientation, box.width, box.height);
   return (
     <View
       className="flex-1 items-center justify-center bg-line"
       onLayout={({ nativeEvent }) => setBox(nativeEvent.layout)}
     >
       {size.widthPx > 0 ? children(size) : null}
+    </View>
+  );
+}
+
+/** Said where the browser can't draw a frame, with what stands there for it. */
+export function NotDrawn({
+  why,
+  children,
+}: {
+  readonly why: string;
+  readonly children?: ReactNode;
+}) {
+  return (
+    <View className="w-full gap-1 p-3">
+      <Text kind="small" ink="quiet">
+        {`The frame can’t be drawn in this browser (${why}).${children ? ' From the side, in lines:' : ''}`}
+      </Text>
+      {children}
     </View>
   );
 }
@@ -47,9 +58,16 @@ export function usePicture(): Pictured | undefined {
   );
 }
 
-/** What is in a picture, for those who do not see it. */
+/** What is in a frame, for those who do not see it; its light where more than its amount is known. */
+export const frameInWords = (view: Seen, { settings }: ExposurePlan, light?: string): string =>
+  [
+    `Through the lens: ${view.subject.name}`,
+    `${percent(view.fill)} of the frame`,
+    ...(light ? [light.toLowerCase()] : []),
+    settingsInWords(settings),
+  ].join(', ');
 export const pictureInWords = ({ view, answer }: Pictured): string =>
-  `Through the lens: ${view.subject.name}, ${percent(view.fill)} of the frame, ${lightInWords(answer).toLowerCase()}, ${settingsInWords(answer.exposure.settings)}`;
+  frameInWords(view, answer.exposure, lightInWords(answer));
 
 /** What the camera takes from the place chosen, at this minute, with these settings. */
 export function ThroughLens({
@@ -60,7 +78,7 @@ export function ThroughLens({
 }) {
   const { seen } = useShown('seen');
   const picture = usePicture();
-  const [crop, turnCrop] = useCrop();
+  const [{ crop }, use] = useLensUse();
   if (!picture) {
     return (
       <View className="p-3">
@@ -76,16 +94,9 @@ export function ThroughLens({
         <>
           <LensFrame
             scene={shown.scene}
-            label={`${pictureInWords(picture)}${shown === delivered ? `, cropped to ${percent(delivered.fill)}` : ''}`}
+            label={`${pictureInWords(picture)}${shown === delivered ? `, cropped to ${percent(delivered.wanted)}` : ''}`}
             {...size}
-            instead={(why) => (
-              <View className="w-full gap-1 p-3">
-                <Text kind="small" ink="quiet">
-                  {`The frame can’t be drawn in this browser (${why}).${instead ? ' From the side, in lines:' : ''}`}
-                </Text>
-                {instead}
-              </View>
-            )}
+            instead={(why) => <NotDrawn why={why}>{instead}</NotDrawn>}
           />
           {delivered ? (
             <View className="absolute bottom-1 left-1 bg-paper">
@@ -93,9 +104,9 @@ export function ThroughLens({
                 label={
                   crop
                     ? `Whole frame: ${percent(picture.view.fill)}`
-                    : `Crop to ${percent(delivered.fill)}: ${delivered.megapixels.toFixed(delivered.megapixels < 10 ? 1 : 0)} MP left`
+                    : `Crop to ${percent(delivered.wanted)}: ${megapixelsLeft(delivered)}`
                 }
-                onPress={turnCrop}
+                onPress={() => use({ crop: !crop })}
               />
             </View>
           ) : null}
@@ -107,6 +118,11 @@ export function ThroughLens({
 
 /** Takes the lens up, or puts it away. */
 export function LensButton() {
-  const [open, turn] = useLens();
-  return <Button label={open ? 'Put the lens away' : 'Look through the lens'} onPress={turn} />;
+  const [{ open }, use] = useLensUse();
+  return (
+    <Button
+      label={open ? 'Put the lens away' : 'Look through the lens'}
+      onPress={() => use({ open: !open })}
+    />
+  );
 }

@@ -1,4 +1,5 @@
 import {
+  DELIVERED_LONG_SIDE_PX,
   formatShutter,
   motionSmear,
   nearestMark,
@@ -155,7 +156,6 @@ export function shutterReason(view: View, plan: ExposurePlan): string {
   return most ? `${head} The ${most.part} moves ${px(most.deliveredPx)}.` : head;
 }
 
-const DELIVERED_LONG_SIDE_PX = 2048;
 /** Wider than this share of the picture, a streak's length says nothing more. */
 const ALL_STREAK_SHARE = 0.25;
 

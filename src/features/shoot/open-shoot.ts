@@ -83,23 +83,9 @@ export const useSearch = <K extends keyof Searching>(...keys: readonly K[]): Pic
 /** Of a walk over the ground with a meter. */
 export const useWalk = (): Walking => useStore(useOpenShoot().walk.now, 'walk');
 
-/** Whether one looks through the lens, and what takes it up or puts it away. */
-export function useLens(): readonly [boolean, () => void] {
+/** How one looks through the lens, and what changes that. */
+export function useLensUse(): readonly [LensUse, (change: Partial<LensUse>) => void] {
   const { lens } = useOpenShoot();
-  const { open } = useStore(lens, 'open');
-  return [open, () => lens.set({ ...lens.get(), open: !open })];
-}
-
-/** What is laid beside the picture taken, by its id, and what changes that. */
-export function useBeside(): readonly [string | undefined, (id: string | undefined) => void] {
-  const { lens } = useOpenShoot();
-  const { beside } = useStore(lens, 'beside');
-  return [beside, (id) => lens.set({ ...lens.get(), beside: id })];
-}
-
-/** Whether the picture is looked at cropped, and what changes that. */
-export function useCrop(): readonly [boolean, () => void] {
-  const { lens } = useOpenShoot();
-  const { crop } = useStore(lens, 'crop');
-  return [crop, () => lens.set({ ...lens.get(), crop: !crop })];
+  const use = useStore(lens, 'open', 'beside', 'crop');
+  return [use, (change) => lens.set({ ...lens.get(), ...change })];
 }

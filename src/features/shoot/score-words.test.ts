@@ -25,6 +25,13 @@ test('what a score stands on is said with its figures', () => {
   expect(scoreWhyInWords({ ...light, spareStops: 1.13 })).toBe(
     'EV 9.3, 1.1 stops over 1/1000 at f/2.8',
   );
+  // Less than half a click is short for nobody: the answer has no shortage either.
+  expect(scoreWhyInWords({ ...light, spareStops: -0.15 })).toBe(
+    'EV 9.3, just enough for 1/1000 at f/2.8',
+  );
+  expect(scoreWhyInWords({ ...light, spareStops: -0.18 })).toBe(
+    'EV 9.3, 0.2 stop short of 1/1000 at f/2.8',
+  );
   for (const kind of ['inTheWay', 'clear', 'noSun', 'noPicture'] as const) {
     expect(scoreWhyInWords({ kind })).toMatch(/^[a-z ]+$/);
   }

@@ -1,4 +1,4 @@
-import { formatShutter, type PositionRefusal, type ScoreWhy } from '@/core';
+import { formatShutter, SHORT_STOPS, type PositionRefusal, type ScoreWhy } from '@/core';
 import { written } from '@/ui/units';
 import { stops } from './words';
 
@@ -31,8 +31,14 @@ export function scoreWhyInWords(why: ScoreWhy): string {
       return 'no sun on the mark';
     case 'noPicture':
       return 'no picture from here';
-    case 'light':
-      return `EV ${why.ev.toFixed(1)}, ${stops(Math.abs(why.spareStops))} ${why.spareStops < 0 ? 'short of' : 'over'} ${formatShutter(why.shutterS)} at f/${why.aperture.toFixed(1)}`;
+    case 'light': {
+      // What the dials round away is short for nobody: as the answer has it.
+      const spare =
+        Math.abs(why.spareStops) <= SHORT_STOPS
+          ? 'just enough for'
+          : `${stops(Math.abs(why.spareStops))} ${why.spareStops < 0 ? 'short of' : 'over'}`;
+      return `EV ${why.ev.toFixed(1)}, ${spare} ${formatShutter(why.shutterS)} at f/${why.aperture.toFixed(1)}`;
+    }
   }
 }
 

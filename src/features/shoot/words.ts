@@ -13,6 +13,10 @@ export const sentence = (text: string): string =>
 export const stops = (value: number): string =>
   `${value.toFixed(1)} stop${value < 1.05 ? '' : 's'}`;
 
+/** "9.6 MP left", "16 MP left": of a crop. */
+export const megapixelsLeft = ({ megapixels }: { readonly megapixels: number }): string =>
+  `${megapixels.toFixed(megapixels < 10 ? 1 : 0)} MP left`;
+
 /** "right", "2 stops dark", "0.7 stop bright": a frame judged by eye, in words and never by a sign. */
 export function lookedInWords(darkStops: number): string {
   const by = Math.abs(darkStops);

@@ -1,6 +1,7 @@
 import type { Scene } from '@/core';
 import type { Inks } from '@/ui/theme';
 import { paperOf } from './draw';
+import { sizeOf } from './size';
 import { askFrame } from './small-frames';
 
 /** Large enough to be sent and printed small. */
@@ -12,17 +13,13 @@ const SAMPLES = 48;
  * @throws Error where the browser can't draw it
  */
 export function framePng(scene: Scene, inks: Pick<Inks, 'paper' | 'ink'>): Promise<Blob> {
-  const level = scene.camera.orientation === 'level';
-  const [widthPx, heightPx] = level
-    ? [LONG_SIDE_PX, (LONG_SIDE_PX * 2) / 3]
-    : [(LONG_SIDE_PX * 2) / 3, LONG_SIDE_PX];
+  const size = sizeOf(scene.camera.orientation, LONG_SIDE_PX);
   const to = document.createElement('canvas');
   return new Promise((resolve, reject) => {
     askFrame({
+      ...size,
       ...{
         scene,
-        widthPx,
-        heightPx,
         samples: SAMPLES,
         paper: paperOf(inks),
         to,
