@@ -47,8 +47,8 @@ export function Draft({ draft, canvas }: { readonly draft: PlanDraft; readonly c
           strokeWidth={2.4}
         />
       ))}
-      {draftWords(draft, scale).map(({ box: _box, ...word }) => (
-        <HaloText key={`${word.x} ${word.y}`} {...word} inks={inks} strong withinPx={widthPx} />
+      {draftWords(draft, scale).map(({ box: _box, ...word }, i) => (
+        <HaloText key={i} {...word} inks={inks} strong withinPx={widthPx} />
       ))}
     </G>
   );

@@ -42,28 +42,39 @@ export function ShootScreen() {
     );
   }
   // Another shoot at the same address is another page: nothing of the one before stays.
-  return <OpenedShoot key={shoot.id} shoot={shoot} />;
+  return <OpenedShoot key={shoot.id} id={shoot.id} />;
 }
 
 /**
  * A shoot with what can be undone and the step it is at, which a fault in showing it takes nothing of: the
  * navigator stands over the boundary, and what is in it shows the step that is open.
  */
-function OpenedShoot({ shoot }: { readonly shoot: Shoot }) {
-  const open = useOpening(shoot.id);
+const OpenedShoot = memo(function OpenedShoot({ id }: Pick<Shoot, 'id'>) {
+  const open = useOpening(id);
   useUndoKeys(open.edits);
   return (
     <OpenShootContext.Provider value={open}>
-      <PageTitle title={shoot.title} />
+      {/* It knows nothing of the shoot: a change would have it make every step anew. */}
       <Navigator>
-        <ErrorBoundary
-          resetKeys={[shoot]}
-          fallbackRender={(fault) => <ShootTrouble shoot={shoot} {...fault} />}
-        >
-          <ShownShoot shoot={shoot} />
-        </ErrorBoundary>
+        <GuardedShoot id={id} />
       </Navigator>
     </OpenShootContext.Provider>
+  );
+});
+
+function GuardedShoot({ id }: Pick<Shoot, 'id'>) {
+  const { data: shoot } = useShoot(id, demoShoots);
+  if (!shoot) return null;
+  return (
+    <>
+      <PageTitle title={shoot.title} />
+      <ErrorBoundary
+        resetKeys={[shoot]}
+        fallbackRender={(fault) => <ShootTrouble shoot={shoot} {...fault} />}
+      >
+        <ShownShoot shoot={shoot} />
+      </ErrorBoundary>
+    </>
   );
 }
 
