@@ -160,7 +160,7 @@ test(
       title: 'Tern Water, autumn heats',
     });
     await goTo(page, 'Brief');
-    await openRow(page, 'What earlier shoots taught');
+    await openRow(page, 'What shoots and practice taught');
     const lesson = page.getByRole('list', { name: 'Lessons' }).getByRole('listitem').first();
     await expect(lesson).toContainText(/^Plan pans for a speed that varies by \d+ %/);
     await expect(lesson).toContainText('In this plan');

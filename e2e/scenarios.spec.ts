@@ -78,7 +78,7 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
 
   // What it taught stands in the brief of the regatta to come, and can be taken up and left out.
   await page.goto('/shoot/demo-tern-water/brief');
-  await page.getByRole('button', { name: /^What earlier shoots taught/ }).click();
+  await page.getByRole('button', { name: /^What shoots and practice taught/ }).click();
   const lessons = page.getByRole('list', { name: 'Lessons' });
   await expect(lessons).toContainText(/Plan pans for a speed that varies by \d+ %/);
   await page.getByRole('button', { name: 'Use: swing' }).click();

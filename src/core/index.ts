@@ -5,6 +5,7 @@ export * from './log';
 export * from './motion';
 export * from './optics';
 export * from './plan';
+export * from './practice';
 export * from './quantity';
 export * from './scene';
 export * from './site';

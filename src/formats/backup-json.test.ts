@@ -5,6 +5,7 @@ import { DEMO_SHOOTS } from '@/demo';
 import { firstItem } from '@/records/edit-kit';
 import { comparedKept, mergedKept } from '@/records/merge-kept';
 import { FIRST_COLUMNS } from '@/records/columns';
+import { FIRST_PRACTICE, type Try } from '@/records/practice';
 import { FIRST_QUICK } from '@/records/quick';
 import { FIRST_SHELF } from '@/records/shelf';
 import { SHOOT_VERSION, type Shoot } from '@/records/shoot';
@@ -12,11 +13,15 @@ import type { Kept } from '@/records/storage';
 import { BACKUP_FORMAT, backupFileName, readBackup, writeBackup } from './backup-json';
 
 const WRITTEN_AT = '2027-04-16T21:00:00.000Z';
+const pressed = (id: string, at: string): Try => ({
+  ...{ kind: 'moment', id, at, moment: 'jump', lateS: 0.06 },
+});
 const KEPT: Kept = {
   shoots: DEMO_SHOOTS,
   quick: { ...FIRST_QUICK, distanceM: 44 },
   shelf: { ...FIRST_SHELF, items: [firstItem('lens', 'own-1')], always: ['Keys'] },
   columns: { ...FIRST_COLUMNS, byName: { race: 'name' } },
+  practice: { ...FIRST_PRACTICE, tries: [pressed('p1', WRITTEN_AT)] },
   setAside: [
     { key: 'bright-perch/shoot/x', reason: 'cut off', text: '{"a', setAsideAt: WRITTEN_AT },
   ],
@@ -60,13 +65,20 @@ test('shoots of every older version are lifted on the way', () => {
   );
 });
 
+test('a backup from before there was practice brings none, and takes none away', () => {
+  const read = readBackup(changed((file) => delete file.practice));
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record.kept.practice).toEqual(FIRST_PRACTICE);
+  expect(mergedKept(KEPT, read.record.kept).practice).toEqual(KEPT.practice);
+});
+
 test.each([
   ['<html>', /not JSON/],
   [TEXT.slice(0, 2000), /cut off/],
   ['null', /^format: must be "bright-perch\/backup"/],
   ['{"format":"bright-perch/shoot"}', /one shoot, not a backup/],
-  [changed((file) => (file.version = 3)), /^version: must be 1 or 2, not 3/],
-  [changed((file) => (file.version = 'x'.repeat(9e6))), /^version: must be 1 or 2, not "x{59}…$/],
+  [changed((file) => (file.version = 4)), /^version: must be 1 to 3, not 4/],
+  [changed((file) => (file.version = 'x'.repeat(9e6))), /^version: must be 1 to 3, not "x{59}…$/],
   [changed((file) => (file.setAside = [{ key: 1 }])), /^setAside\[0\]\.key:/],
   [changed((file) => (file.writtenAt = 'yesterday')), /^writtenAt:/],
   [changed((file) => (file.shoots = {})), /^shoots: must be a list/],
@@ -78,6 +90,10 @@ test.each([
   [changed((file) => (file.quick = { version: 1 })), /^quick\./],
   [changed((file) => (file.shelf = [])), /^shelf\./],
   [changed((file) => delete file.columns), /^columns\./],
+  [
+    changed((file) => (file.practice = { ...KEPT.practice, tries: [{ kind: 'pan' }] })),
+    /^practice\.tries\[0\]\./,
+  ],
   [' '.repeat(30_000_001), /over 30 MB/],
 ])('a backup that is wrong is refused whole, with what is wrong (%#)', (text, why) => {
   expect(reason(text)).toMatch(why);
@@ -105,11 +121,16 @@ test('put together, nothing goes away, and of two the one changed last is kept',
     ...KEPT,
     shoots: [larkmoor, later(alder), { ...larkmoor, id: 'another' }],
     shelf: { ...FIRST_SHELF, items: [firstItem('card', 'own-2')], always: ['Keys', 'Sandwich'] },
+    practice: {
+      ...FIRST_PRACTICE,
+      tries: [pressed('p0', '2027-04-01T21:00:00.000Z'), pressed('p1', WRITTEN_AT)],
+    },
   };
   const both = mergedKept(here, backup);
   expect(both.shoots).toEqual([later(larkmoor), later(alder), { ...larkmoor, id: 'another' }]);
   expect(both.shelf.items.map(({ id }) => id)).toEqual(['own-1', 'own-2']);
   expect(both.shelf.always).toEqual(['Keys', 'Sandwich']);
+  expect(both.practice.tries.map(({ id }) => id)).toEqual(['p0', 'p1']);
   expect(comparedKept(here, backup)).toEqual({
     shoots: 3,
     fresh: 1,

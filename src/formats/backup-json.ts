@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { firstProblem, parseRecord, quoted, type Parsed } from '@/records/parse';
-import { COLUMNS, QUICK, setAsideSchema, SHELF, SHOOT_KIND, type Kept } from '@/records/storage';
+import { COLUMNS, PRACTICE, QUICK, setAsideSchema, SHELF, SHOOT_KIND, type Kept } from '@/records/storage';
 
 /** All that is kept, as one JSON file. Described in docs/shoot-file.md. */
 export const BACKUP_FORMAT = 'bright-perch/backup';
-/** From version 2 on a backup holds what was set aside, too. */
-export const BACKUP_VERSION = 2;
+/** From version 2 on a backup holds what was set aside, too; from version 3 on what was practised. */
+export const BACKUP_VERSION = 3;
 export const LARGEST_BACKUP_BYTES = 30_000_000;
 export const BACKUP_TOO_LARGE = 'the file is over 30 MB; no backup is so large';
 const MOST_SHOOTS = 5000;
@@ -39,8 +39,9 @@ export function readBackup(text: string): Parsed<Backup> {
     return refuse('format: this is one shoot, not a backup; bring it in with Import');
   }
   if (file.format !== BACKUP_FORMAT) return refuse(`format: must be "${BACKUP_FORMAT}"`);
-  if (file.version !== 1 && file.version !== BACKUP_VERSION) {
-    return refuse(`version: must be 1 or ${BACKUP_VERSION}, not ${quoted(file.version)}`);
+  const { version } = file;
+  if (!(Number.isInteger(version) && Number(version) >= 1 && Number(version) <= BACKUP_VERSION)) {
+    return refuse(`version: must be 1 to ${BACKUP_VERSION}, not ${quoted(version)}`);
   }
   const writtenAt = typeof file.writtenAt === 'string' ? file.writtenAt : '';
   if (Number.isNaN(Date.parse(writtenAt))) return refuse('writtenAt: must be a moment');
@@ -62,6 +63,8 @@ export function readBackup(text: string): Parsed<Backup> {
   if (!shelf.ok) return refuse(`shelf.${shelf.reason}`);
   const columns = parseRecord(file.columns, COLUMNS.kind);
   if (!columns.ok) return refuse(`columns.${columns.reason}`);
+  const practice = parseRecord(file.practice ?? PRACTICE.first, PRACTICE.kind);
+  if (!practice.ok) return refuse(`practice.${practice.reason}`);
   const setAside = z
     .array(setAsideSchema)
     .max(MOST_SHOOTS)
@@ -76,6 +79,7 @@ export function readBackup(text: string): Parsed<Backup> {
         quick: quick.record,
         shelf: shelf.record,
         columns: columns.record,
+        practice: practice.record,
         setAside: setAside.data,
       },
     },

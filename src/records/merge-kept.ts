@@ -1,4 +1,5 @@
 import { MOST_COLUMNS } from './columns';
+import { MOST_TRIES } from './practice';
 import { MOST_ALWAYS, MOST_ON_SHELF } from './shelf';
 import type { Kept } from './storage';
 
@@ -18,7 +19,7 @@ function union<T extends { readonly id: string }>(
 
 /**
  * What is here and what a backup holds, together: of a shoot that both have, the one changed last; of
- * the shelf, everything; the quick answer stays the one that is here.
+ * the shelf and of practice, everything; the quick answer stays the one that is here.
  */
 export function mergedKept(here: Kept, backup: Kept): Kept {
   return {
@@ -29,6 +30,12 @@ export function mergedKept(here: Kept, backup: Kept): Kept {
       items: union(here.shelf.items, backup.shelf.items, (a) => a).slice(0, MOST_ON_SHELF),
       floors: { ...backup.shelf.floors, ...here.shelf.floors },
       always: [...new Set([...here.shelf.always, ...backup.shelf.always])].slice(0, MOST_ALWAYS),
+    },
+    practice: {
+      ...here.practice,
+      tries: union(here.practice.tries, backup.practice.tries, (a) => a)
+        .sort((a, b) => (a.at < b.at ? -1 : 1))
+        .slice(-MOST_TRIES),
     },
     // One text is set aside once.
     setAside: [...new Map([...here.setAside, ...backup.setAside].map((e) => [e.text, e])).values()],

@@ -6,6 +6,7 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
+import { onWrittenElsewhere } from './between-tabs';
 import { byStart, type Summary } from './list';
 import { LIST_KEY, noteSaveTrouble, reasonOf, type Seed } from './list-queries';
 import { pendingWrites, type PendingWrites } from './pending-writes';
@@ -15,7 +16,6 @@ import type { Shoot } from './shoot';
 import {
   bringBack,
   discardSetAside,
-  onWrittenElsewhere,
   readKept,
   readNewest,
   readSetAside,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { announce } from './between-tabs';
 import { changedOnto } from './changes';
 import {
   COLUMNS_MIGRATIONS,
@@ -12,6 +13,13 @@ import { byStart, SEEDED_KEY, SHOOT_PREFIX, SUMMARY_PREFIX, type Summary } from 
 import { LAST_ANSWER_PREFIX } from './last-answer';
 import { underLock } from './locks';
 import { firstProblem, parseRecordText, type Parsed } from './parse';
+import {
+  FIRST_PRACTICE,
+  PRACTICE_MIGRATIONS,
+  PRACTICE_VERSION,
+  practiceSchema,
+  type Practice,
+} from './practice';
 import { FIRST_QUICK, QUICK_MIGRATIONS, QUICK_VERSION, quickSchema, type Quick } from './quick';
 import { FIRST_SHELF, SHELF_MIGRATIONS, SHELF_VERSION, shelfSchema, type Shelf } from './shelf';
 import { newId } from './new-id';
@@ -56,7 +64,12 @@ export const COLUMNS: Single<Columns> = {
   first: FIRST_COLUMNS,
   kind: { schema: columnsSchema, version: COLUMNS_VERSION, migrations: COLUMNS_MIGRATIONS },
 };
-const SINGLES = [QUICK, SHELF, COLUMNS] as const;
+export const PRACTICE: Single<Practice> = {
+  key: `${ROOT}practice`,
+  first: FIRST_PRACTICE,
+  kind: { schema: practiceSchema, version: PRACTICE_VERSION, migrations: PRACTICE_MIGRATIONS },
+};
+const SINGLES = [QUICK, SHELF, COLUMNS, PRACTICE] as const;
 
 export const shootKey = (id: string): string => SHOOT_PREFIX + id;
 /** The id of the shoot that is kept under a key, if one is. */
@@ -64,7 +77,7 @@ export const shootIdOf = (key: string): string | undefined =>
   key.startsWith(SHOOT_PREFIX) ? key.slice(SHOOT_PREFIX.length) : undefined;
 
 /** What a key holds is one of these. */
-export type Any = Shoot | Quick | Shelf | Columns;
+export type Any = Shoot | Quick | Shelf | Columns | Practice;
 
 /** @throws RangeError for a key that no record has */
 export function kindOf(key: string): Kind<Any> {
@@ -290,6 +303,7 @@ export interface Kept {
   readonly quick: Quick;
   readonly shelf: Shelf;
   readonly columns: Columns;
+  readonly practice: Practice;
   /** What could not be read and was set aside. */
   readonly setAside: readonly Omit<SetAside, 'asideKey'>[];
 }
@@ -299,6 +313,7 @@ export const readKept = async (): Promise<Kept> => ({
   quick: await readSingle(QUICK),
   shelf: await readSingle(SHELF),
   columns: await readSingle(COLUMNS),
+  practice: await readSingle(PRACTICE),
   setAside: (await readSetAside()).map(({ asideKey: _key, ...entry }) => entry),
 });
 
@@ -306,7 +321,14 @@ export const readKept = async (): Promise<Kept> => ({
  * Puts a whole state in place of the one there is, in one transaction. What was set aside here stays.
  * @throws what the storage threw, with everything as it was
  */
-export async function writeKept({ shoots, quick, shelf, columns, setAside: aside }: Kept) {
+export async function writeKept({
+  shoots,
+  quick,
+  shelf,
+  columns,
+  practice,
+  setAside: aside,
+}: Kept) {
   const device = await openDevice();
   const mine = (key: string) =>
     [SHOOT_PREFIX, ...BESIDE_PREFIXES].some((prefix) => key.startsWith(prefix)) ||
@@ -317,6 +339,7 @@ export async function writeKept({ shoots, quick, shelf, columns, setAside: aside
     [QUICK.key, quick],
     [SHELF.key, shelf],
     [COLUMNS.key, columns],
+    [PRACTICE.key, practice],
   ];
   const held = new Set((await readSetAside()).map(({ text }) => text));
   await device.change({
@@ -347,29 +370,6 @@ export async function seedOnce(seed: () => Promise<readonly Shoot[]>): Promise<v
     const texts = shoots.map((shoot) => textsOf(shootKey(shoot.id), shoot, JSON.stringify(shoot)));
     await device.change(Object.assign({ [SEEDED_KEY]: new Date().toISOString() }, ...texts));
   });
-}
-
-/** Told of a key that another tab has changed; of null when all may have changed. */
-type Heard = (key: string | null) => void;
-let channel: BroadcastChannel | undefined;
-
-/** The line between tabs; none where there are no pages. */
-function openChannel(): BroadcastChannel | undefined {
-  if (typeof window === 'undefined' || typeof BroadcastChannel === 'undefined') return undefined;
-  channel ??= new BroadcastChannel(ROOT);
-  return channel;
-}
-
-function announce(key: string | null): void {
-  openChannel()?.postMessage(key);
-}
-
-/** Calls when another tab has written, until it is told to stop. */
-export function onWrittenElsewhere(heard: Heard): () => void {
-  const line = openChannel();
-  const hear = ({ data }: MessageEvent<string | null>) => heard(data);
-  line?.addEventListener('message', hear);
-  return () => line?.removeEventListener('message', hear);
 }
 
 /** The state a record has on the device now, as far as it was last read here, and as it is there. */

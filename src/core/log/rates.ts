@@ -1,8 +1,8 @@
 import { above, atLeast, nonEmpty, within } from '../check';
+import { Z } from '../quantity/quantiles';
 import { erf } from '../quantity/special';
 
-/** Two-sided 95 % of the normal distribution. */
-const Z_95 = 1.959963984540054;
+const Z_95 = Z[0.95];
 
 export interface Rate {
   readonly rate: number;

@@ -14,7 +14,7 @@ export {
   wingTipSpeed,
 } from './moment';
 export { framesForNineInTen, pan, panArc, type Pan, type PanArc, type PanRequest } from './pan';
-export type { Camera } from './projection';
+export { imageScale, projector, type Camera } from './projection';
 export { burstOverCycles, passingStreak, timeInFocus, turnDuring } from './rhythm';
 export {
   emptyRates,
@@ -36,5 +36,12 @@ export {
   type Motion,
   type PartSmear,
 } from './smear';
-export type { MovingPart, MovingSubject, PartRole, Path, Swing } from './subject';
+export {
+  partTrack,
+  type MovingPart,
+  type MovingSubject,
+  type PartRole,
+  type Path,
+  type Swing,
+} from './subject';
 export type { ClassTimes, TimeRule, Times, TimesLens } from './times';

@@ -37,7 +37,7 @@ const DEEPER: Readonly<Record<Deeper, string>> = {
   access: 'Client and access',
   what: 'What, where and when',
   subjects: 'Subjects of your own',
-  lessons: 'What earlier shoots taught',
+  lessons: 'What shoots and practice taught',
   care: 'Take care',
   shoot: 'This shoot as a whole',
 };

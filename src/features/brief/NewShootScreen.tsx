@@ -14,6 +14,7 @@ import { isDemo } from '@/records/list';
 import { newId } from '@/records/new-id';
 import { newShoot, onKnownGround } from '@/records/new-shoot';
 import { useShootActions, useShoots } from '@/records/queries';
+import { PRACTICE, readSingle } from '@/records/storage';
 import type { Shoot } from '@/records/shoot';
 import { Button, IconButton } from '@/ui/Button';
 import { Field } from '@/ui/Field';
@@ -111,11 +112,11 @@ export function NewShootScreen() {
   const make = async () => {
     setAsked(true);
     if (!read.ok) return;
-    const known = await all(demoShoots);
+    const [known, practice] = await Promise.all([all(demoShoots), readSingle(PRACTICE)]);
     const fresh = briefsOf(draft, read.form, newestFirst(known)).map((brief) => {
       const made = newShoot(brief, newId(), new Date().toISOString());
       const onGround = draft.venue ? onKnownGround(made, draft.venue) : made;
-      return taughtByEarlier(zoomedToBegin(onGround), known);
+      return taughtByEarlier(zoomedToBegin(onGround), known, practice);
     });
     fresh.forEach(add);
     if (fresh[0]) router.replace(`/shoot/${fresh[0].id}/ground`);

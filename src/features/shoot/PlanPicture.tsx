@@ -12,6 +12,7 @@ import { scaleOf } from '@/figures/plan-scale';
 import type { PlanScores, PlanStation } from '@/figures/plan-types';
 import { moveItem, sameItem, type ItemRef } from '@/records/edit-site';
 import { written } from '@/ui/units';
+import { useSteady } from '@/ui/use-steady';
 import { Cross } from './Cross';
 import { closeExtent, planLight, planSight } from './drawing';
 import { nearestTo } from './lengths';
@@ -136,8 +137,7 @@ export const PlanPicture = memo(function PlanPicture({
   };
   const shift = (item: ItemRef, eastM: number, northM: number) =>
     update((current) => moveItem(current, item, eastM, northM), `keys ${item.id}`);
-  const hands = {
-    scale,
+  const hands = useSteady({
     onPick: pick,
     onPickUnder: pickUnder,
     onHold: hold,
@@ -146,7 +146,7 @@ export const PlanPicture = memo(function PlanPicture({
       use.place(item, to);
     },
     onShift: shift,
-  };
+  });
   const canvas = { scale, widthPx: size.width, heightPx: size.height };
   const named = overlay
     ? namedBoxes({ ground, marks, positions, choice, sight, canvas, wordless: onlyInHand })
@@ -206,7 +206,7 @@ export const PlanPicture = memo(function PlanPicture({
                   people={marks}
                   chosenId={mark.id}
                   chosenLabel={`Mark ${mark.name}: ${written(mark.x, 'm', 0)} east, ${written(mark.y, 'm', 0)} north of the middle`}
-                  {...hands}
+                  {...{ scale, ...hands }}
                 />
                 <People
                   list="positions"
@@ -217,7 +217,7 @@ export const PlanPicture = memo(function PlanPicture({
                       ? `${metres(view.sight.distanceM)} from ${view.mark.name}, looking ${bearingInWords(view.sight.bearingDeg)}`
                       : 'no answer from here'
                   }`}
-                  {...hands}
+                  {...{ scale, ...hands }}
                 />
               </>
             ) : null}

@@ -19,7 +19,7 @@ export const StepLinks = memo(function StepLinks({ rows = 2 }: { readonly rows?:
             <Pressable
               role="link"
               {...(here && { 'aria-current': 'page' as const })}
-              className={`min-h-touch min-w-[48px] grow items-center justify-center ${rows === 2 ? 'basis-1/4' : ''} ${here ? 'border-b-4 border-signal pt-1' : ''}`}
+              className={`min-h-touch min-w-[48px] grow items-center justify-center ${rows === 2 ? 'basis-1/5' : ''} ${here ? 'border-b-4 border-signal pt-1' : ''}`}
             >
               <Text kind={here ? 'label' : 'small'}>{step.name}</Text>
             </Pressable>

@@ -5,9 +5,11 @@ import { itemsOf } from '@/records/kit';
 import { isDemo } from '@/records/list';
 import { othersHere } from '@/answers/nature';
 import { matchedFrames, type MatchedFrame } from '@/answers/matched';
+import { panPractised, panReckoned, type PanReckoned } from '@/answers/practised';
 import { deliveredOf, lightOffsets, panSkill } from '@/answers/taught';
+import { FIRST_PRACTICE, type Practice } from '@/records/practice';
 
-/** What earlier shoots taught, as changes of a plan that can be seen, taken up and left out. */
+/** What earlier shoots and practice taught, as changes of a plan that can be seen, taken up and left out. */
 
 /** A change of the plan that a lesson stands for. */
 export interface Lesson {
@@ -46,30 +48,39 @@ function lessonOf<B extends NonNullable<Before>>(
     head,
     evidence,
     about,
+    stale = false,
     read,
     write,
   }: Pick<Lesson, 'id' | 'head' | 'evidence' | 'about'> & {
+    /** Whether the plan holds another value than the lesson has now. */
+    readonly stale?: boolean;
     readonly read: (shoot: Shoot) => B | undefined;
     /** @param value the lesson's own when absent, what was before when given; none where there was none */
     readonly write: (shoot: Shoot, value?: { readonly before: B | undefined }) => Shoot;
   },
 ): Lesson {
-  const entry = shoot.log.lessons.find((lesson) => lesson.id === id);
+  const entryIn = ({ log }: Shoot) => log.lessons.find((lesson) => lesson.id === id);
   return {
     id,
     head,
     evidence,
     about,
-    use: entry?.use,
-    apply: (now) => decided(write(now), id, true, read(now)),
+    use: stale && entryIn(shoot)?.use ? undefined : entryIn(shoot)?.use,
+    // Taken up again with a newer value, what was before stays what it was before the first.
+    apply: (now) => {
+      const known = entryIn(now);
+      return decided(write(now), id, true, known?.use ? known.before : read(now));
+    },
     leave: (now) => {
-      const known = now.log.lessons.find((lesson) => lesson.id === id);
+      const known = entryIn(now);
       const put = known?.use ? write(now, { before: known.before as B | undefined }) : now;
       return decided(put, id, false, undefined);
     },
   };
 }
 
+/** The lesson that practice and panned frames teach. */
+export const PAN_LESSON = 'pan-sigma';
 /** Fewer panned frames than this teach nothing yet. No source. */
 const FEWEST_PANNED = 8;
 const FEWEST_READINGS = 2;
@@ -78,16 +89,40 @@ const FEWEST_FRAMES = 20;
 const LONE_SIGMA_STOPS = 0.5;
 const LEAST_SIGMA_STOPS = 0.2;
 
-function panLesson(shoot: Shoot, earlier: readonly Shoot[]): readonly Lesson[] {
+const range = ({ low, high }: { readonly low: number; readonly high: number }): string =>
+  `${percent(low)} to ${percent(high)}`;
+
+/** What a plan's even swing rests on. */
+function panEvidence({ practised, field, fieldOverPractice }: PanReckoned): string {
+  return [
+    ...(field ? [`${field.frames} panned frames: ${range(field)}.`] : []),
+    ...(practised
+      ? [
+          `${practised.count} swings practised: ${range(practised.hand.sigma)}${practised.lostShare > 0 ? `, and ${percent(practised.lostShare)} lost the subject` : ''}.`,
+        ]
+      : []),
+    ...(fieldOverPractice !== undefined
+      ? [`The field was ${fieldOverPractice.toFixed(1)} times what practice says.`]
+      : practised
+        ? ['Panned pictures that are read in will set it right.']
+        : []),
+    `A beginner’s is taken as ${percent(FIRST_PAN_SIGMA)}.`,
+  ].join(' ');
+}
+
+function panLesson(shoot: Shoot, earlier: readonly Shoot[], practice: Practice): readonly Lesson[] {
   const skill = panSkill(earlier);
-  if (!skill || skill.frames < FEWEST_PANNED) return [];
-  const sigma = Math.min(0.5, Math.max(0.01, Math.round(skill.rate * 100) / 100));
+  const field = skill && skill.frames >= FEWEST_PANNED ? skill : undefined;
+  const reckoned = panReckoned(panPractised(practice), field);
+  if (!reckoned) return [];
+  const sigma = Math.min(0.5, Math.max(0.01, Math.round(reckoned.sigma * 100) / 100));
   return [
     lessonOf<number>(shoot, {
-      id: 'pan-sigma',
+      id: PAN_LESSON,
       about: 'swing',
       head: `Plan pans for a speed that varies by ${percent(sigma)}`,
-      evidence: `${skill.frames} panned frames: ${percent(skill.low)} to ${percent(skill.high)}. A beginner’s is taken as ${percent(FIRST_PAN_SIGMA)}.`,
+      evidence: panEvidence(reckoned),
+      stale: shoot.choice.panSigma !== sigma,
       read: ({ choice }) => choice.panSigma,
       write: (now, value) => ({
         ...now,
@@ -240,12 +275,16 @@ function owedLessons(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
 export const teachersOf = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[] =>
   all.filter((other) => other.id !== shoot.id && isDemo(other) === isDemo(shoot));
 
-/** What shoots before this one teach it. */
-export function lessonsFor(shoot: Shoot, all: readonly Shoot[]): readonly Lesson[] {
+/** What shoots before this one, and practice, teach it. */
+export function lessonsFor(
+  shoot: Shoot,
+  all: readonly Shoot[],
+  practice: Practice = FIRST_PRACTICE,
+): readonly Lesson[] {
   const earlier = teachersOf(shoot, all).filter((other) => other.startLocal < shoot.startLocal);
   const here = othersHere(shoot, earlier);
   return [
-    ...panLesson(shoot, earlier),
+    ...panLesson(shoot, earlier, practice),
     ...lightLesson(shoot, here),
     ...isoLesson(shoot, earlier.flatMap(matchedFrames)),
     ...framesLesson(shoot, here),
@@ -253,6 +292,9 @@ export function lessonsFor(shoot: Shoot, all: readonly Shoot[]): readonly Lesson
   ];
 }
 
-/** A new plan with all that earlier shoots teach: each lesson stands in its brief and can be left out. */
-export const taughtByEarlier = (shoot: Shoot, all: readonly Shoot[]): Shoot =>
-  lessonsFor(shoot, all).reduce((plan, lesson) => lesson.apply(plan), shoot);
+/** A new plan with all that earlier shoots and practice teach: each lesson stands in its brief and can be left out. */
+export const taughtByEarlier = (
+  shoot: Shoot,
+  all: readonly Shoot[],
+  practice: Practice = FIRST_PRACTICE,
+): Shoot => lessonsFor(shoot, all, practice).reduce((plan, lesson) => lesson.apply(plan), shoot);

@@ -8,6 +8,7 @@ export const STEPS = [
   { id: 'day', name: 'Day' },
   { id: 'field', name: 'Field' },
   { id: 'log', name: 'Log' },
+  { id: 'practice', name: 'Practice' },
 ] as const;
 export type StepId = (typeof STEPS)[number]['id'];
 

@@ -174,6 +174,9 @@ export function ShootsScreen() {
         <View className="min-w-fit sm:flex-1">
           <Button label="Quick answer" onPress={() => router.navigate('/quick')} />
         </View>
+        <View className="min-w-fit sm:flex-1">
+          <Button label="Practice" onPress={() => router.navigate('/practice')} />
+        </View>
         <View className="min-w-fit flex-1">
           <Button label="New shoot" kind="primary" onPress={() => router.navigate('/new')} />
         </View>

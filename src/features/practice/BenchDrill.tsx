@@ -1,0 +1,190 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  BENCH_S,
+  benchOff,
+  benchScene,
+  gradeAt,
+  loupeOn,
+  questionOf,
+  type Question,
+} from '@/answers/blur-bench';
+import { benchTries } from '@/answers/practised';
+import { formatShutter, DELIVERED_LONG_SIDE_PX, type Scene } from '@/core';
+import { FrameRoom } from '@/features/shoot/ThroughLens';
+import { gradeInWords, metres } from '@/features/shoot/words';
+import type { FrameSize } from '@/figures/frame/size';
+import { SmallFrame } from '@/figures/frame/SmallFrame';
+import { TwoFrames } from '@/figures/frame/TwoFrames';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Heading, Text } from '@/ui/Text';
+import type { DrillProps } from './drill-frame';
+import { askedInWords, benchInWords, leaningInWords } from './bench-words';
+import { chancesNow, useBenchAtHome, usePractice, type Rehearsal } from './rehearsal';
+
+const SAMPLES = 64;
+const TASKS = [
+  { value: 'name', label: 'Name the time' },
+  { value: 'hold', label: 'Slowest that holds' },
+] as const;
+
+/** What smears how far at which time: named from its picture, or chosen so that it just holds. */
+export function BenchDrill({ rehearsal, Frame }: DrillProps) {
+  const [round, setRound] = useState(0);
+  const [task, setTask] = useState<Question['task']>('name');
+  const [chances, setChances] = useState(chancesNow);
+  const atHome = useBenchAtHome(round);
+  const on = rehearsal.shootId === undefined && atHome ? atHome : rehearsal;
+  const question = useMemo(() => questionOf(on.picture, task, chances), [on, task, chances]);
+  const next = () => {
+    setRound(round + 1);
+    setChances(chancesNow());
+  };
+  if (!question) {
+    return (
+      <Frame title="Blur">
+        <Text>
+          {`Nothing of ${on.picture.view.subject.name.toLowerCase()} smears enough from here to be told apart.`}
+        </Text>
+        <Button label="Something else" kind="primary" onPress={next} />
+      </Frame>
+    );
+  }
+  return (
+    <Asked key={`${round} ${task}`} {...{ on, question, task, next, Frame }} onTask={setTask} />
+  );
+}
+
+function Asked({
+  on,
+  question,
+  task,
+  onTask,
+  next,
+  Frame,
+}: {
+  readonly on: Rehearsal;
+  readonly question: Question;
+  readonly task: Question['task'];
+  readonly onTask: (task: Question['task']) => void;
+  readonly next: () => void;
+  readonly Frame: DrillProps['Frame'];
+}) {
+  const { note } = usePractice();
+  const { picture } = on;
+  const { view } = picture;
+  const [answerS, setAnswerS] = useState<number>();
+  const scenes = useMemo(
+    () => ({
+      truth: benchScene(picture, question.shutterS),
+      answered: benchScene(picture, answerS ?? question.shutterS),
+    }),
+    [picture, question, answerS],
+  );
+  const times = BENCH_S.filter((shutterS) => shutterS >= view.body.fastestShutterS);
+  const answer = (shutterS: number) => {
+    setAnswerS(shutterS);
+    note(
+      {
+        kind: 'bench',
+        task,
+        subject: view.subject.name,
+        shutterS: question.shutterS,
+        offStops: benchOff(question, shutterS),
+      },
+      on,
+    );
+  };
+  // The picture of what is asked for would be the answer.
+  const shows = task === 'name' || answerS !== undefined;
+  return (
+    <Frame
+      title="Blur"
+      picture={
+        <FrameRoom orientation={view.orientation}>
+          {(size) =>
+            answerS !== undefined && answerS !== question.shutterS ? (
+              <TwoFrames
+                left={named(
+                  near(scenes.answered, question, size),
+                  `Yours, ${formatShutter(answerS)}`,
+                )}
+                right={named(
+                  near(scenes.truth, question, size),
+                  `Right, ${formatShutter(question.shutterS)}`,
+                )}
+                {...size}
+              />
+            ) : (
+              <SmallFrame
+                scene={near(
+                  shows ? scenes.truth : benchScene(picture, times.at(-1) ?? 0),
+                  question,
+                  size,
+                )}
+                label={`${view.subject.name}, the ${question.part} in the middle${answerS === undefined ? '' : `, at ${formatShutter(question.shutterS)}`}`}
+                samples={SAMPLES}
+                first
+                {...size}
+              />
+            )
+          }
+        </FrameRoom>
+      }
+    >
+      <Choice label="Task" value={task} options={TASKS} onChange={onTask} />
+      <Text kind="strong">{askedInWords(question)}</Text>
+      <Text kind="small" ink="quiet">
+        {`${view.subject.name}, ${metres(view.sight.distanceM)} off at ${Math.round(view.focalMm)} mm, ${view.subject.speedMs.toFixed(0)} m/s; the camera on a tripod. Shown as delivered, pixel for pixel.`}
+      </Text>
+      {answerS === undefined ? (
+        <View role="list" aria-label="Times" className="flex-row flex-wrap gap-2">
+          {times.map((shutterS) => (
+            <View key={shutterS} role="listitem" className="min-w-[72px] grow">
+              <Button label={formatShutter(shutterS)} onPress={() => answer(shutterS)} />
+            </View>
+          ))}
+        </View>
+      ) : (
+        <View className="gap-2">
+          <Text kind="strong" aria-live="polite">
+            {benchInWords(question, answerS)}
+          </Text>
+          <Text kind="small">
+            {`At ${formatShutter(question.shutterS)} the ${question.part} comes out ${gradeInWords(gradeAt(picture, question.part, question.shutterS))}${
+              answerS === question.shutterS
+                ? ''
+                : `, at ${formatShutter(answerS)} ${gradeInWords(gradeAt(picture, question.part, answerS))}`
+            }.`}
+          </Text>
+          <Button label="Next" kind="primary" onPress={next} />
+        </View>
+      )}
+      <SoFar task={task} />
+    </Frame>
+  );
+}
+
+const named = (scene: Scene, name: string) => ({ scene, name, label: name });
+
+/** Round the part that is asked for, pixel for pixel of the picture as delivered. */
+function near(scene: Scene, { part }: Question, size: FrameSize): Scene {
+  const { widthMm, heightMm } = scene.camera.sensor;
+  return loupeOn(scene, part, size, Math.max(widthMm, heightMm) / DELIVERED_LONG_SIDE_PX);
+}
+
+function SoFar({ task }: { readonly task: Question['task'] }) {
+  const { practice } = usePractice();
+  const tries = practice ? benchTries(practice, task) : [];
+  if (tries.length === 0) return null;
+  const near = tries.filter(({ offStops }) => Math.abs(offStops) <= 1).length;
+  return (
+    <View role="region" aria-label="Your answers" className="gap-1">
+      <Heading level={3}>Your answers</Heading>
+      <Text>
+        {`${near} of the last ${tries.length} within a stop. ${leaningInWords(tries.map(({ offStops }) => offStops))}`}
+      </Text>
+    </View>
+  );
+}

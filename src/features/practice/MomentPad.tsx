@@ -1,0 +1,83 @@
+import { useCallback, useEffect, useRef } from 'react';
+import { figureThen, happening, type Happening } from '@/answers/moments';
+import type { View } from '@/answers/view';
+import type { Scene } from '@/core';
+import { paperOf } from '@/figures/frame/draw';
+import { drawLineView } from '@/figures/frame/line-view';
+import type { FrameSize } from '@/figures/frame/size';
+import type { MomentKind } from '@/records/practice';
+import { useInks } from '@/ui/theme';
+import { isPressKey, LivePad, type Live, type Surface } from './LivePad';
+
+export interface Pressed {
+  readonly what: Happening;
+  /** When it was pressed, the moment being 0; nothing when it was let pass. */
+  readonly pressS?: number;
+}
+
+/** Something that happens before the lens: a press begins it, and one is to fall on its moment. */
+export function MomentPad({
+  kind,
+  view,
+  scene,
+  size,
+  label,
+  onDone,
+}: {
+  readonly kind: MomentKind;
+  readonly view: View;
+  readonly scene: Scene;
+  readonly size: FrameSize;
+  readonly label: string;
+  readonly onDone: (pressed: Pressed) => void;
+}) {
+  const inks = useInks();
+  const done = useRef(onDone);
+  useEffect(() => {
+    done.current = onDone;
+  });
+  const make = useCallback(
+    ({ canvas, pen, go }: Surface): Live => {
+      const paper = paperOf(inks);
+      let run: { readonly what: Happening; readonly atMs: number } | undefined;
+      let pressS: number | undefined;
+      const timeOf = (nowMs: number) => (run ? run.what.fromS + (nowMs - run.atMs) / 1000 : 0);
+      const still = happening(kind, view, 0);
+      const press = (nowMs: number) => {
+        if (run) pressS ??= timeOf(nowMs);
+        else {
+          run = { what: happening(kind, view, Math.random()), atMs: nowMs };
+          pressS = undefined;
+          go();
+        }
+      };
+      return {
+        draw: (nowMs) => {
+          const what = run?.what ?? still;
+          const timeS = run ? timeOf(nowMs) : still.fromS;
+          drawLineView(pen, {
+            ...{ scene, aim: scene.camera.aim, paper },
+            ...{ figures: [figureThen(scene, what, timeS)], balls: what.ballsAt(timeS) },
+            ...{ widthPx: canvas.width, heightPx: canvas.height },
+          });
+        },
+        goesOn: (nowMs) => {
+          if (!run) return false;
+          if (timeOf(nowMs) < run.what.toS) return true;
+          const { what } = run;
+          run = undefined;
+          done.current({ what, ...(pressS !== undefined && { pressS }) });
+          return false;
+        },
+        onDown: (event) => press(event.timeStamp),
+        onKey: (event) => {
+          if (!isPressKey(event)) return false;
+          if (!event.repeat) press(event.timeStamp);
+          return true;
+        },
+      };
+    },
+    [kind, view, scene, inks],
+  );
+  return <LivePad size={size} label={label} make={make} />;
+}

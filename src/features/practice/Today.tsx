@@ -1,0 +1,142 @@
+import { View } from 'react-native';
+import {
+  benchTries,
+  FEWEST_TRIES,
+  momentPractised,
+  panPractised,
+  stopsTries,
+} from '@/answers/practised';
+import { MOMENTS, type Practice } from '@/records/practice';
+import { LessonList } from '@/features/shoot/LessonList';
+import { PAN_LESSON } from '@/features/shoot/lessons';
+import { useLessons } from '@/features/shoot/use-lessons';
+import { percent } from '@/features/shoot/words';
+import { Button } from '@/ui/Button';
+import { Heading, Text } from '@/ui/Text';
+import { RowButton } from '@/ui/RowButton';
+import { useToast } from '@/ui/Toast';
+import type { DrillProps } from './drill-frame';
+import { HomeFields } from './HomeFields';
+import { lateInShort, MOMENT_NAMES } from './moment-words';
+import { usePractice } from './rehearsal';
+
+/** What practice has come to, what of it is in the plan, and what is practised on at home. */
+export function Today({ rehearsal, Frame, onOpen }: DrillProps) {
+  const { practice } = usePractice();
+  return (
+    <Frame title="Practice">
+      <Text>
+        Three minutes: follow, press, judge. What your hand does is measured, and tomorrow’s plan
+        may reckon with it.
+      </Text>
+      {practice ? <SoFar practice={practice} onOpen={onOpen} /> : null}
+      {rehearsal.shootId === undefined ? <HomeFields /> : <InPlan />}
+      <Clear />
+    </Frame>
+  );
+}
+
+const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
+function panSoFar(practice: Practice): string {
+  const practised = panPractised(practice);
+  if (practised) {
+    const { value, low, high } = practised.hand.sigma;
+    return `Rate off by ${percent(value)} (${percent(low)} to ${percent(high)}), ${count(practised.count, 'swing')}`;
+  }
+  const tried = practice.tries.filter(({ kind }) => kind === 'pan').length;
+  return tried === 0
+    ? 'Follow what crosses; see the frame that swing made'
+    : `${count(tried, 'swing')}; told from ${FEWEST_TRIES} by hand on`;
+}
+
+function momentSoFar(practice: Practice): string {
+  const told = MOMENTS.flatMap((kind) => {
+    const hand = momentPractised(practice, kind);
+    return hand ? [`${MOMENT_NAMES[kind].toLowerCase()} ${lateInShort(hand)}`] : [];
+  });
+  if (told.length > 0) return told.join(' · ');
+  const tried = practice.tries.filter(({ kind }) => kind === 'moment').length;
+  return tried === 0
+    ? 'Press when it happens; see what a burst would have had'
+    : `${tried === 1 ? '1 press' : `${tried} presses`}; told from ${FEWEST_TRIES} of a kind on`;
+}
+
+const within = (right: number, of: number): string => `${right} of the last ${of}`;
+
+function blurSoFar(practice: Practice): string {
+  const tries = [...benchTries(practice, 'name'), ...benchTries(practice, 'hold')];
+  return tries.length === 0
+    ? 'Name the time of a smear; find the slowest that holds'
+    : `${within(tries.filter(({ offStops }) => Math.abs(offStops) <= 1).length, tries.length)} within a stop`;
+}
+
+function stopsSoFar(practice: Practice): string {
+  const tries = stopsTries(practice);
+  return tries.length === 0
+    ? 'A frame comes back too dark: find the stops where they cost least'
+    : `${within(tries.filter(({ right }) => right).length, tries.length)} right`;
+}
+
+function SoFar({
+  practice,
+  onOpen,
+}: {
+  readonly practice: Practice;
+  readonly onOpen: DrillProps['onOpen'];
+}) {
+  const rows = [
+    { id: 'pan', name: 'Pan', said: panSoFar },
+    { id: 'moment', name: 'Moment', said: momentSoFar },
+    { id: 'blur', name: 'Blur', said: blurSoFar },
+    { id: 'stops', name: 'Stops', said: stopsSoFar },
+  ] as const;
+  return (
+    <View role="list" aria-label="Drills">
+      {rows.map(({ id, name, said }) => (
+        <RowButton key={id} name={name} detail={said(practice)} onPress={() => onOpen(id)} />
+      ))}
+    </View>
+  );
+}
+
+/** What practice says to this plan: used, or left out. */
+function InPlan() {
+  const lessons = useLessons().filter(({ id }) => id === PAN_LESSON);
+  return (
+    <View role="region" aria-label="In this plan" className="gap-2">
+      <Heading level={3}>In this plan</Heading>
+      {lessons.length > 0 ? (
+        <LessonList lessons={lessons} />
+      ) : (
+        <Text ink="quiet">
+          {`Nothing yet: after ${FEWEST_TRIES} swings by hand the plan can reckon with yours.`}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+/** Throws away what was practised, which can be undone. */
+function Clear() {
+  const { practice, change } = usePractice();
+  const say = useToast();
+  if (!practice || practice.tries.length === 0) return null;
+  const { tries } = practice;
+  return (
+    <Button
+      kind="quiet"
+      label={`Clear all ${tries.length} tries`}
+      onPress={() => {
+        change((now) => ({ ...now, tries: [] }));
+        say({
+          text: `${tries.length} tries cleared`,
+          action: {
+            label: 'Undo',
+            onPress: () => change((now) => ({ ...now, tries: [...tries, ...now.tries] })),
+          },
+        });
+      }}
+    />
+  );
+}

@@ -1,0 +1,26 @@
+import { formatShutter } from '@/core';
+import { benchOff, type Question } from '@/answers/blur-bench';
+import { gradeInWords } from '@/features/shoot/words';
+
+/** "What time was this taken at?" */
+export const askedInWords = ({ task, part, grade }: Question): string =>
+  task === 'name'
+    ? `At what time was this taken? Look at the ${part}.`
+    : `Which is the slowest time that still leaves the ${part} ${grade ? gradeInWords(grade) : ''}?`;
+
+const stopsInWords = (stops: number): string => (stops === 1 ? '1 stop' : `${stops} stops`);
+
+/** "1 stop too slow: it was 1/500". */
+export function benchInWords(question: Question, answerS: number): string {
+  const off = benchOff(question, answerS);
+  const right = formatShutter(question.shutterS);
+  if (off === 0) return `Right: ${right}.`;
+  return `${stopsInWords(Math.abs(off))} too ${off > 0 ? 'slow' : 'fast'}: ${right}.`;
+}
+
+/** Whether one takes times for slower or faster than they are, on the whole. */
+export function leaningInWords(offs: readonly number[]): string {
+  const mean = offs.reduce((sum, off) => sum + off, 0) / Math.max(1, offs.length);
+  if (offs.length < 5 || Math.abs(mean) < 0.3) return '';
+  return `On the whole you name times ${Math.abs(mean).toFixed(1)} stops too ${mean > 0 ? 'slow' : 'fast'}.`;
+}

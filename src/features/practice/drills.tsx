@@ -1,0 +1,22 @@
+import { BenchDrill } from './BenchDrill';
+import type { DrillId, DrillProps } from './drill-frame';
+import { MomentDrill } from './MomentDrill';
+import { PanDrill } from './PanDrill';
+import { StopsDrill } from './StopsDrill';
+import { Today } from './Today';
+
+/** A drill by its name. */
+export function Drill({ drill, ...props }: DrillProps & { readonly drill: DrillId }) {
+  switch (drill) {
+    case 'today':
+      return <Today {...props} />;
+    case 'pan':
+      return <PanDrill {...props} />;
+    case 'moment':
+      return <MomentDrill {...props} />;
+    case 'blur':
+      return <BenchDrill {...props} />;
+    case 'stops':
+      return <StopsDrill {...props} />;
+  }
+}
