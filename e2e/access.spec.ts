@@ -99,6 +99,15 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
   await look();
   await openField(page, 'demo-larkmoor');
   await look();
+  for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye']) {
+    await page.goto(`/shoot/demo-larkmoor/practice${drill}`);
+    await expect(part(page, 'Today')).toBeVisible();
+    await page.waitForTimeout(300);
+    await look();
+  }
+  await page.goto('/practice');
+  await expect(page.getByRole('region', { name: 'Warm-up' })).toBeVisible();
+  await look();
   await page.goto('/shoot/demo-larkmoor/log');
   await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
   await page.getByRole('button', { name: 'Set it right' }).click();

@@ -11,6 +11,7 @@ import { figureOf } from '@/presets/subject-figures';
 import {
   MOMENTS,
   type BenchTry,
+  type EyeTry,
   type MomentKind,
   type MomentTry,
   type PanTry,
@@ -225,3 +226,6 @@ export const benchTries = ({ tries }: Practice, task: BenchTry['task']): readonl
 
 export const stopsTries = ({ tries }: Practice): readonly StopsTry[] =>
   tries.flatMap((made) => (made.kind === 'stops' ? made : [])).slice(-ANSWERS);
+
+export const eyeTries = ({ tries }: Practice): readonly EyeTry[] =>
+  tries.flatMap((made) => (made.kind === 'eye' ? made : [])).slice(-ANSWERS);

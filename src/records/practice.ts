@@ -76,16 +76,26 @@ const stopsTrySchema = z.strictObject({
   tookS: z.number().min(0).max(3600),
 });
 
+/** What was read from a picture's light: so many steps off. */
+const eyeTrySchema = z.strictObject({
+  kind: z.literal('eye'),
+  ...tried,
+  task: z.enum(['side', 'height', 'ev']),
+  offSteps: z.number().int().min(0).max(10),
+});
+
 const trySchema = z.discriminatedUnion('kind', [
   panTrySchema,
   momentTrySchema,
   benchTrySchema,
   stopsTrySchema,
+  eyeTrySchema,
 ]);
 export type Try = z.infer<typeof trySchema>;
 export type PanTry = z.infer<typeof panTrySchema>;
 export type MomentTry = z.infer<typeof momentTrySchema>;
 export type BenchTry = z.infer<typeof benchTrySchema>;
+export type EyeTry = z.infer<typeof eyeTrySchema>;
 export type StopsTry = z.infer<typeof stopsTrySchema>;
 
 export const practiceSchema = z.strictObject({

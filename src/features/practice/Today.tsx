@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import {
   benchTries,
+  eyeTries,
   FEWEST_TRIES,
   momentPractised,
   panPractised,
@@ -19,16 +20,14 @@ import type { DrillProps } from './drill-frame';
 import { HomeFields } from './HomeFields';
 import { lateInShort, MOMENT_NAMES } from './moment-words';
 import { usePractice } from './rehearsal';
+import { WarmUp } from './WarmUp';
 
 /** What practice has come to, what of it is in the plan, and what is practised on at home. */
 export function Today({ rehearsal, Frame, onOpen }: DrillProps) {
   const { practice } = usePractice();
   return (
     <Frame title="Practice">
-      <Text>
-        Three minutes: follow, press, judge. What your hand does is measured, and tomorrow’s plan
-        may reckon with it.
-      </Text>
+      {practice ? <WarmUp {...{ practice, onOpen }} shootId={rehearsal.shootId} /> : null}
       {practice ? <SoFar practice={practice} onOpen={onOpen} /> : null}
       {rehearsal.shootId === undefined ? <HomeFields /> : <InPlan />}
       <Clear />
@@ -78,6 +77,13 @@ function stopsSoFar(practice: Practice): string {
     : `${within(tries.filter(({ right }) => right).length, tries.length)} right`;
 }
 
+function eyeSoFar(practice: Practice): string {
+  const tries = eyeTries(practice);
+  return tries.length === 0
+    ? 'Where the sun stands, how high, how much light'
+    : `${within(tries.filter(({ offSteps }) => offSteps === 0).length, tries.length)} right`;
+}
+
 function SoFar({
   practice,
   onOpen,
@@ -90,6 +96,7 @@ function SoFar({
     { id: 'moment', name: 'Moment', said: momentSoFar },
     { id: 'blur', name: 'Blur', said: blurSoFar },
     { id: 'stops', name: 'Stops', said: stopsSoFar },
+    { id: 'eye', name: 'Eye', said: eyeSoFar },
   ] as const;
   return (
     <View role="list" aria-label="Drills">

@@ -26,5 +26,6 @@ export const DRILLS = [
   { id: 'moment', name: 'Moment' },
   { id: 'blur', name: 'Blur' },
   { id: 'stops', name: 'Stops' },
+  { id: 'eye', name: 'Eye' },
 ] as const;
 export type DrillId = (typeof DRILLS)[number]['id'];

@@ -1,5 +1,6 @@
 import { BenchDrill } from './BenchDrill';
 import type { DrillId, DrillProps } from './drill-frame';
+import { EyeDrill } from './EyeDrill';
 import { MomentDrill } from './MomentDrill';
 import { PanDrill } from './PanDrill';
 import { StopsDrill } from './StopsDrill';
@@ -18,5 +19,7 @@ export function Drill({ drill, ...props }: DrillProps & { readonly drill: DrillI
       return <BenchDrill {...props} />;
     case 'stops':
       return <StopsDrill {...props} />;
+    case 'eye':
+      return <EyeDrill {...props} />;
   }
 }

@@ -6,6 +6,7 @@ import ZoomOut from 'lucide-react-native/icons/zoom-out';
 import { viewAfter } from '@/figures/plan-scale';
 import { IconButton } from '@/ui/Button';
 import { useInks } from '@/ui/theme';
+import { useSteady } from '@/ui/use-steady';
 import type { PlanLook } from './use-plan-view';
 
 const ZOOM = 1.5;
@@ -66,26 +67,33 @@ export function PlanButtons({
   const next = ups[(wayUp + 1) % ups.length] ?? ups[0];
   const whole = framing === 'whole';
   const FrameIcon = whole ? ZoomIn : ZoomOut;
+  // While a place is dragged the sight turns with each frame, and none of the buttons.
+  const press = useSteady({
+    turn: () => look.turnTo(next?.up ?? 0),
+    out: zoom(1 / ZOOM),
+    in: zoom(ZOOM),
+    frame: () => look.frame(whole ? 'close' : 'whole'),
+  });
   return (
     <>
       <View className="absolute right-0 top-0">
         <IconButton
           label={`${ups[wayUp]?.name ?? 'Turned by hand'}. Turn the plan: ${next?.name ?? 'North up'}`}
-          onPress={() => look.turnTo(next?.up ?? 0)}
+          onPress={press.turn}
         >
           <View className="h-16 w-12" />
         </IconButton>
       </View>
       <View className="absolute bottom-1 right-1 flex-row">
-        <IconButton label="Zoom out" onPress={zoom(1 / ZOOM)}>
+        <IconButton label="Zoom out" onPress={press.out}>
           <Minus color={inks.ink} size={22} />
         </IconButton>
-        <IconButton label="Zoom in" onPress={zoom(ZOOM)}>
+        <IconButton label="Zoom in" onPress={press.in}>
           <Plus color={inks.ink} size={22} />
         </IconButton>
         <IconButton
           label={whole ? 'Look closer at position and mark' : 'Show the whole ground'}
-          onPress={() => look.frame(whole ? 'close' : 'whole')}
+          onPress={press.frame}
         >
           <FrameIcon color={inks.ink} size={22} />
         </IconButton>

@@ -1,13 +1,22 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { stepStates, type StepState } from '@/answers/step-states';
 import { PRACTICE } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
-import { useShown } from './open-shoot';
+import { useShown, useUndoable } from './open-shoot';
 import type { StepId } from './steps';
+
+/** What is shown, as it was before something was taken hold of: what steps lack can wait until it is let go. */
+function useAtRest() {
+  const shown = useShown('shoot', 'setup', 'outlook');
+  const { held } = useUndoable('held');
+  const [rested, setRested] = useState(shown);
+  if (!held && rested !== shown) setRested(shown);
+  return held ? rested : shown;
+}
 
 /** What each step of the open shoot has settled or lacks. */
 export function useStepStates(): Readonly<Record<StepId, StepState>> {
-  const { shoot, setup, outlook } = useShown('shoot', 'setup', 'outlook');
+  const { shoot, setup, outlook } = useAtRest();
   const { people, events, log, startLocal, endLocal } = shoot;
   // The minute looked at changes none of it.
   const states = useMemo(

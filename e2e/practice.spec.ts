@@ -1,0 +1,395 @@
+import type { Page } from '@playwright/test';
+import { expect, goTo, headline, part, settle, test } from './app';
+import { inside, overlapping, smallTargets, cutText } from './boxes';
+import { keepText, keptText } from './kept';
+
+/** Practice as it is played: by mouse, by finger, by keys and by the phone turned. */
+
+const KEY = 'bright-perch/practice';
+const pad = (page: Page, name: RegExp) => page.getByRole('button', { name });
+const panPad = (page: Page) => pad(page, /press to let it run/);
+const again = (page: Page) => page.getByRole('button', { name: 'Again', exact: true });
+const verdict = (page: Page) => page.locator('[aria-live=polite]').first();
+
+interface KeptTry {
+  readonly kind: string;
+  readonly by?: string;
+  readonly rateError?: number;
+  readonly lateS?: number;
+  readonly shootId?: string;
+}
+const triesOf = async (page: Page): Promise<readonly KeptTry[]> => {
+  await settle(page);
+  const text = await keptText(page, KEY);
+  return text === null ? [] : (JSON.parse(text) as { tries: readonly KeptTry[] }).tries;
+};
+
+/** A mouse that goes evenly over the page, and presses by Space after a while. */
+async function swingByMouse(page: Page): Promise<void> {
+  const box = await panPad(page).boundingBox();
+  if (!box) throw new Error('no pad');
+  const width = page.viewportSize()?.width ?? 0;
+  const [x0, y] = [box.x + 40, box.y + box.height / 2];
+  const roomPx = 0.85 * (width - x0);
+  await page.mouse.move(x0, y);
+  await page.mouse.down();
+  const beganMs = Date.now();
+  let pressed = false;
+  for (;;) {
+    const forS = (Date.now() - beganMs) / 1000;
+    if (forS > 2.5) break;
+    await page.mouse.move(x0 + (roomPx * forS) / 2.7, y);
+    if (!pressed && forS > 1.7) {
+      pressed = true;
+      await page.keyboard.press('Space');
+    }
+  }
+  await page.mouse.up();
+}
+
+test('a pan at home: followed by mouse, judged, seen, kept', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Practice', exact: true }).click();
+  await page.getByRole('list', { name: 'Drills' }).getByRole('button', { name: /^Pan/ }).click();
+  await expect(panPad(page)).toBeVisible();
+  await expect(
+    page.getByText(/^1\/250 at 200 mm: road cyclist, 18.0 m off, crosses at 38° a second/),
+  ).toBeVisible();
+  await swingByMouse(page);
+  await expect(verdict(page)).toHaveText(/(sharp|Lost)/i);
+  // The frame that swing made.
+  await expect(page.getByRole('img', { name: /^The frame of that swing, 1\/250/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Beside an even one' }).click();
+  await expect(
+    page.getByRole('slider', { name: 'Where one frame ends and the other begins' }),
+  ).toBeVisible();
+  const [made] = await triesOf(page);
+  expect(made).toMatchObject({ kind: 'pan', by: 'pointer' });
+  // Even over the page is slow in the middle, where it turns fastest: by about a fifth, whatever the machine.
+  expect(made?.rateError ?? 0).toBeLessThan(0);
+  expect(made?.rateError ?? -1).toBeGreaterThan(-0.6);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Your swings' })).toContainText('1 of 8 swings');
+});
+
+test('a finger follows, a second one presses', { tag: '@once' }, async ({ page }) => {
+  await page.goto('/practice/pan');
+  await expect(panPad(page)).toBeVisible();
+  const box = await panPad(page).boundingBox();
+  if (!box) throw new Error('no pad');
+  const client = await page.context().newCDPSession(page);
+  const y = box.y + box.height / 2;
+  const send = (
+    type: 'touchStart' | 'touchMove' | 'touchEnd',
+    touchPoints: { x: number; y: number; id: number }[],
+  ) => client.send('Input.dispatchTouchEvent', { type, touchPoints });
+  const x0 = box.x + 40;
+  const first = (x: number) => ({ x, y, id: 1 });
+  const roomPx = 0.85 * (390 - x0);
+  await send('touchStart', [first(x0)]);
+  const beganMs = Date.now();
+  let pressed = false;
+  for (;;) {
+    const forS = (Date.now() - beganMs) / 1000;
+    if (forS > 2.5) break;
+    const x = Math.min(388, x0 + (roomPx * forS) / 2.7);
+    if (!pressed && forS > 1.75) {
+      pressed = true;
+      await send('touchStart', [first(x), { x: box.x + 20, y: box.y + 20, id: 2 }]);
+      await send('touchEnd', [first(x)]);
+    } else await send('touchMove', [first(x)]);
+  }
+  await send('touchEnd', []);
+  await expect(again(page)).toBeVisible();
+  await expect(page.getByText('Not pressed: judged as it passed the middle.')).toBeHidden();
+  expect(await triesOf(page)).toHaveLength(1);
+});
+
+test('keys: it sets out wrong, arrows set it right, and it counts for no hand', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Math.random = () => 0;
+  });
+  await page.goto('/practice/pan');
+  await panPad(page).focus();
+  await page.keyboard.press('Enter');
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(1500);
+  await page.keyboard.press('Space');
+  await expect(again(page)).toBeVisible();
+  const [made] = await triesOf(page);
+  // A quarter too slow, and four arrows of six hundredths of the middle's rate.
+  expect(made).toMatchObject({ kind: 'pan', by: 'keys' });
+  expect(Math.abs(made?.rateError ?? 1)).toBeLessThan(0.15);
+  await expect(page.getByRole('region', { name: 'Your swings' })).toContainText(
+    'What keys steered is not counted',
+  );
+});
+
+test('the phone turned is the camera', { tag: '@once' }, async ({ page }) => {
+  await page.goto('/practice/pan');
+  await expect(panPad(page)).toBeVisible();
+  // A stand-in for the sensors: held upright, turned to the right at a rate that the page is told.
+  await page.evaluate(() => {
+    const at = window as unknown as { turnDegS: number };
+    at.turnDegS = 0;
+    setInterval(
+      () =>
+        window.dispatchEvent(
+          new DeviceMotionEvent('devicemotion', {
+            accelerationIncludingGravity: { x: 0, y: 9.81, z: 0 },
+            rotationRate: { alpha: 0, beta: 0, gamma: -at.turnDegS },
+            interval: 16,
+          }),
+        ),
+      16,
+    );
+  });
+  await page.getByRole('button', { name: 'Turn the phone instead' }).click();
+  await expect(page.getByRole('button', { name: 'Follow by finger instead' })).toBeVisible();
+  await panPad(page).click();
+  await page.evaluate(() => {
+    (window as unknown as { turnDegS: number }).turnDegS = 36;
+  });
+  await page.waitForTimeout(1700);
+  await panPad(page).click();
+  await expect(again(page)).toBeVisible();
+  const [made] = await triesOf(page);
+  expect(made).toMatchObject({ kind: 'pan', by: 'turn' });
+  // 36° a second where the middle asks for 38.
+  expect(Math.abs(made?.rateError ?? 1)).toBeLessThan(0.35);
+});
+
+/** Eight swings of a known hand, kept before the page is opened. */
+async function withSwings(page: Page, errors: readonly number[]): Promise<void> {
+  await page.goto('/practice');
+  await expect(page.getByRole('list', { name: 'Drills' })).toBeVisible();
+  await page
+    .getByRole('listitem')
+    .getByRole('button', { name: /^Stops/ })
+    .waitFor();
+  const tries = errors.map((rateError, i) => ({
+    ...{ kind: 'pan', id: `s${i}`, at: `2027-04-0${(i % 9) + 1}T12:00:00.000Z`, by: 'pointer' },
+    ...{ subject: 'Road cyclist', distanceM: 18, speedMs: 12, focalMm: 200, shutterS: 1 / 250 },
+    ...{ rateError, lost: false, sharp: Math.abs(rateError) < 0.1 },
+  }));
+  const home = { subjectId: 'cyclist', distanceM: 18, lensId: '70-200-2.8', focalMm: 200 };
+  await keepText(page, KEY, JSON.stringify({ version: 1, tries, home }));
+}
+
+test('what practice says goes into tomorrow’s plan, and can be left out', async ({ page }) => {
+  await withSwings(page, [0.06, -0.06, 0.06, -0.06, 0.06, -0.06, 0.06, -0.06]);
+  await page.goto('/practice');
+  await expect(
+    page.getByRole('list', { name: 'Drills' }).getByRole('button', { name: /^Pan/ }),
+  ).toContainText('Rate off by 6 %');
+  await page.goto('/shoot/demo-tern-water/practice');
+  const plan = page.getByRole('region', { name: 'In this plan' });
+  await expect(plan).toContainText('Plan pans for a speed that varies by 6 %');
+  await expect(plan).toContainText('8 swings practised');
+  await plan.getByRole('button', { name: 'Use: swing' }).click();
+  await expect(plan).toContainText('In this plan');
+  const planned = async () => {
+    await goTo(page, 'Settings');
+    await part(page, 'Motion').click();
+    return page
+      .getByRole('slider', { name: 'How evenly you swing' })
+      .getAttribute('aria-valuetext');
+  };
+  await expect.poll(planned).toMatch(/^off by 6 %/);
+  await page.reload();
+  await expect.poll(planned).toMatch(/^off by 6 %/);
+  await goTo(page, 'Practice');
+  await plan.getByRole('button', { name: 'Leave out: swing' }).click();
+  await expect(plan).toContainText('Left out');
+  await expect.poll(planned).not.toMatch(/^off by 6 %/);
+});
+
+test('clearing what was practised can be undone', { tag: '@once' }, async ({ page }) => {
+  await withSwings(page, [0.02, 0.02]);
+  await page.goto('/practice');
+  await page.getByRole('button', { name: 'Clear all 2 tries' }).click();
+  await expect(page.getByRole('button', { name: /^Clear all/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Clear all 2 tries' })).toBeVisible();
+  expect(await triesOf(page)).toHaveLength(2);
+});
+
+test('a moment: pressed, told how late, and what a burst would have had', async ({ page }) => {
+  await page.addInitScript(() => {
+    Math.random = () => 0.2;
+  });
+  await page.goto('/practice/moment');
+  const what = pad(page, /press when it happens/);
+  await what.focus();
+  await page.keyboard.press('Enter');
+  await page.waitForTimeout(1700);
+  await page.keyboard.press('Space');
+  await expect(again(page)).toBeVisible();
+  await expect(verdict(page)).toHaveText(/(On it|late|early)/);
+  await expect(
+    page.getByRole('list', { name: 'Frames about the moment' }).getByRole('listitem'),
+  ).toHaveCount(4);
+  const [made] = await triesOf(page);
+  expect(made?.kind).toBe('moment');
+  expect(Math.abs(made?.lateS ?? 1)).toBeLessThan(0.5);
+  // Let pass, nothing is noted.
+  await again(page).click();
+  await what.focus();
+  await page.keyboard.press('Enter');
+  await expect(verdict(page)).toHaveText('Let pass: nothing was pressed.', { timeout: 8000 });
+  expect(await triesOf(page)).toHaveLength(1);
+});
+
+test(
+  'the device’s own delay is measured on a beat, and taken off',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/practice/moment');
+    await page.getByRole('button', { name: 'Measure this device’s own delay' }).click();
+    const beat = pad(page, /as the mark meets the line/);
+    await beat.focus();
+    await page.keyboard.press('Enter');
+    const beganMs = Date.now();
+    for (let i = 1; i <= 8; i += 1) {
+      await page.waitForTimeout(Math.max(0, beganMs + i * 900 + 100 - Date.now()));
+      await page.keyboard.press('Space');
+    }
+    await expect(page.getByRole('status').filter({ hasText: 'ms late' })).toBeVisible({
+      timeout: 8000,
+    });
+    const said = await page.getByRole('status').filter({ hasText: 'ms late' }).innerText();
+    const ms = Number(/(-?\d+) ms/.exec(said)?.[1]);
+    expect(ms).toBeGreaterThan(60);
+    expect(ms).toBeLessThan(220);
+    await expect(
+      page.getByRole('button', { name: `Device delay ${ms} ms: measure again` }),
+    ).toBeVisible();
+  },
+);
+
+test(
+  'a smear is named, and the slowest time that holds is sought',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/practice/blur');
+    await expect(page.getByText(/^At what time was this taken\? Look at the /)).toBeVisible();
+    await page.getByRole('button', { name: '1/250', exact: true }).click();
+    await expect(verdict(page)).toHaveText(/^(Right: 1\/250|\d stops? too (slow|fast): 1\/\d+)\.$/);
+    await expect(page.getByRole('region', { name: 'Your answers' })).toContainText(
+      'of the last 1 within a stop',
+    );
+    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByRole('radio', { name: 'Slowest that holds' }).click();
+    await expect(page.getByText(/^Which is the slowest time that still leaves the /)).toBeVisible();
+    await page.getByRole('button', { name: '1/8000', exact: true }).click();
+    await expect(verdict(page)).toHaveText(/^(Right|\d stops? too fast)/);
+    expect((await triesOf(page)).map(({ kind }) => kind)).toEqual(['bench', 'bench']);
+  },
+);
+
+test('a frame too dark is brought right by thumbs on the dials', async ({ page }) => {
+  // A cloud goes before the sun.
+  await page.addInitScript(() => {
+    Math.random = () => 0.45;
+  });
+  await page.goto('/practice/stops');
+  await expect(page.getByText('A cloud has gone before the sun.')).toBeVisible();
+  const said = await page.getByText(/stops? too dark\./).innerText();
+  const stops = Number(/^([\d.]+) stop/.exec(said)?.[1]);
+  expect(stops).toBeGreaterThan(1);
+  const take = page.getByRole('button', { name: 'Take it so' });
+  await expect(take).toBeDisabled();
+  const slower = page.getByRole('button', { name: 'Shutter: less' });
+  for (let i = 0; i < Math.round(stops * 3); i += 1) await slower.click();
+  await take.click();
+  await expect(verdict(page)).toHaveText('Right, within a third of a stop.');
+  await expect(page.getByText(/^The plan sets 1\//)).toBeVisible();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByRole('region', { name: 'Your dials' })).toContainText(
+    '1 of the last 1 right',
+  );
+});
+
+test('light is read off a picture', { tag: '@once' }, async ({ page }) => {
+  await page.goto('/practice/eye');
+  await expect(page.getByText('Where does the sun stand?')).toBeVisible();
+  await page.getByRole('button', { name: 'Behind the camera' }).click();
+  await expect(verdict(page)).toHaveText(
+    /^(Right|Ahead|To the (left|right)): it stands .* camera\.$|straight/,
+  );
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByText('How high does the sun stand?')).toBeVisible();
+  await page.getByRole('button', { name: '30°' }).click();
+  await expect(verdict(page)).toHaveText(/: it stands \d+° high\.$/);
+  expect((await triesOf(page)).map(({ kind }) => kind)).toEqual(['eye', 'eye']);
+});
+
+test(
+  'three minutes are put together for the next shoot, and count what was done',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.clock.setFixedTime(new Date('2027-06-01T12:00:00Z'));
+    await page.goto('/practice');
+    const warm = page.getByRole('region', { name: 'Warm-up' });
+    await expect(warm).toContainText('For Tern Water, sprint regatta');
+    const rows = warm.getByRole('listitem');
+    // It promises pans.
+    await expect(rows.first()).toContainText('Pan: 0 of 5');
+    await expect(rows.first()).toContainText('a promised shot hangs on it');
+    await page.goto('/practice/blur');
+    await page.getByRole('button', { name: '1/250', exact: true }).click();
+    await settle(page);
+    await page.goto('/practice');
+    await expect(rows.filter({ hasText: 'Blur' })).toContainText('Blur: 1 of 3');
+    await warm.getByRole('button', { name: /^Practise on Tern Water/ }).click();
+    await expect(page).toHaveURL(/\/shoot\/demo-tern-water\/practice/);
+  },
+);
+
+test('in a shoot it is that shoot’s: its subject, place, lens and light', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/log');
+  await goTo(page, 'Practice');
+  await part(page, 'Pan').click();
+  await expect(page.getByText(/at 200 mm: field player, stick swing/)).toBeVisible();
+  await swingByMouse(page);
+  await expect(again(page)).toBeVisible();
+  const [made] = await triesOf(page);
+  expect(made?.shootId).toBe('demo-larkmoor');
+  await part(page, 'Moment').click();
+  await expect(page.getByRole('radio', { name: 'Top of the jump' })).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Bird leaving' })).toBeHidden();
+  // A perched bird does not cross: that is said, and what to do.
+  await page.goto('/shoot/demo-alder-reach/practice/pan');
+  await expect(
+    page.getByText(/it stands, or comes at you, so there is nothing to pan/),
+  ).toBeVisible();
+  await expect(headline(page)).toBeHidden();
+});
+
+test('every drill fits phones held either way', { tag: '@once' }, async ({ page }) => {
+  test.slow();
+  for (const base of ['/practice', '/shoot/demo-larkmoor/practice']) {
+    for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye']) {
+      await page.goto(`${base}${drill}`);
+      const tabs = page.getByRole('navigation', { name: 'Parts of Practice' });
+      await expect(tabs).toBeVisible();
+      for (const [width, height] of [
+        [844, 390],
+        [320, 640],
+        [390, 844],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        await expect.poll(() => inside(page, tabs)).toBe(true);
+        const at = `${base}${drill} on ${width}`;
+        expect({
+          over: await overlapping(page),
+          small: await smallTargets(page, 44),
+          cut: await cutText(page),
+          at,
+        }).toEqual({ over: [], small: [], cut: [], at });
+      }
+    }
+  }
+});

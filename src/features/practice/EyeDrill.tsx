@@ -1,0 +1,143 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { ballOf } from '@/answers/answer';
+import { EYE_TASKS, eyeOff, eyeQuestion, type EyeQuestion } from '@/answers/eye-drill';
+import { eyeTries } from '@/answers/practised';
+import { FrameRoom } from '@/features/shoot/ThroughLens';
+import { lightInWords } from '@/features/shoot/words';
+import { SmallFrame } from '@/figures/frame/SmallFrame';
+import { LitBall } from '@/figures/LitBall';
+import { Button } from '@/ui/Button';
+import { Heading, Text } from '@/ui/Text';
+import type { DrillProps } from './drill-frame';
+import { EYE_ASKS, eyeChoices, eyeInWords } from './eye-words';
+import { usePractice, type Rehearsal } from './rehearsal';
+
+const SAMPLES = 32;
+/** Hours about the minute that is looked at, either way. */
+const ABOUT_MS = 6 * 3_600_000;
+
+/** Read the light off a picture: where the sun stands, how high, how much there is. */
+export function EyeDrill({ rehearsal, Frame }: DrillProps) {
+  const [round, setRound] = useState(0);
+  const question = useQuestion(rehearsal, round);
+  const next = () => setRound(round + 1);
+  if (!question) {
+    return (
+      <Frame title="Eye">
+        <Text>Nothing to read in the light about this hour: move the time nearer to noon.</Text>
+        <Button label="Try again" kind="primary" onPress={next} />
+      </Frame>
+    );
+  }
+  return <Asked key={round} {...{ rehearsal, question, next, Frame }} />;
+}
+
+/** Even chances from a seed (Park & Miller’s minimal standard, 1988): the same question while it is looked at. */
+function chancesFrom(seed: number): () => number {
+  let state = (seed % 2147483646) + 1;
+  return () => {
+    state = (state * 16807) % 2147483647;
+    return state / 2147483647;
+  };
+}
+
+/** A question of each kind in turn; of what there is none, the next kind's. */
+function useQuestion({ setup, picture, atMs }: Rehearsal, round: number): EyeQuestion | undefined {
+  const [first] = useState(() => ({ setup, picture, atMs }));
+  const [seed] = useState(() => Math.floor(Math.random() * 2 ** 31));
+  return useMemo(() => {
+    const chance = chancesFrom(seed + round * 7919);
+    const hours = { fromMs: first.atMs - ABOUT_MS, toMs: first.atMs + ABOUT_MS };
+    return EYE_TASKS.map((_, i) => EYE_TASKS[(round + i) % EYE_TASKS.length]).reduce<
+      EyeQuestion | undefined
+    >(
+      (found, task) =>
+        found ?? (task && eyeQuestion(first.setup, first.picture, hours, task, chance)),
+      undefined,
+    );
+  }, [first, round, seed]);
+}
+
+function Asked({
+  rehearsal,
+  question,
+  next,
+  Frame,
+}: {
+  readonly rehearsal: Rehearsal;
+  readonly question: EyeQuestion;
+  readonly next: () => void;
+  readonly Frame: DrillProps['Frame'];
+}) {
+  const { note } = usePractice();
+  const [answer, setAnswer] = useState<number>();
+  const { picture, task } = question;
+  const choices = eyeChoices(task);
+  const take = (choice: number) => {
+    setAnswer(choice);
+    note({ kind: 'eye', task, offSteps: eyeOff(question, choice) }, rehearsal);
+  };
+  return (
+    <Frame
+      title="Eye"
+      picture={
+        <FrameRoom orientation={picture.view.orientation}>
+          {(size) => (
+            <SmallFrame
+              scene={picture.scene}
+              label={
+                answer === undefined
+                  ? `${picture.view.subject.name} in some light`
+                  : `${picture.view.subject.name}, ${lightInWords(picture.answer).toLowerCase()}`
+              }
+              samples={SAMPLES}
+              first
+              {...size}
+            />
+          )}
+        </FrameRoom>
+      }
+    >
+      <Text kind="strong">{EYE_ASKS[task]}</Text>
+      {answer === undefined ? (
+        <View role="list" aria-label="Answers" className="flex-row flex-wrap gap-2">
+          {choices.map((choice, i) => (
+            <View key={choice} role="listitem" className="min-w-[96px] grow">
+              <Button label={choice} onPress={() => take(i)} />
+            </View>
+          ))}
+        </View>
+      ) : (
+        <View className="gap-2">
+          <View className="flex-row items-center gap-3">
+            <LitBall
+              sizePx={52}
+              label={`Ball lit as the camera sees it: ${lightInWords(picture.answer).toLowerCase()}`}
+              light={ballOf(picture.view, picture.answer)}
+            />
+            <Text kind="strong" className="shrink" aria-live="polite">
+              {eyeInWords(question, answer)}
+            </Text>
+          </View>
+          <Button label="Next" kind="primary" onPress={next} />
+        </View>
+      )}
+      <SoFar />
+    </Frame>
+  );
+}
+
+function SoFar() {
+  const { practice } = usePractice();
+  const tries = practice ? eyeTries(practice) : [];
+  if (tries.length === 0) return null;
+  return (
+    <View role="region" aria-label="Your eye" className="gap-1">
+      <Heading level={3}>Your eye</Heading>
+      <Text>
+        {`${tries.filter(({ offSteps }) => offSteps === 0).length} of the last ${tries.length} right.`}
+      </Text>
+    </View>
+  );
+}
