@@ -3,6 +3,14 @@ import { cautionsOf } from '@/features/shoot/caution-tags';
 import { formOf, briefFormSchema } from '../src/features/shoot/brief-form';
 import { personInWords, shotInWords } from '@/features/shoot/brief-words';
 import { withBrief } from '@/features/brief/with-brief';
+import { crossingOf, judgedPan, panPicture, swungScene, type Crossing } from '@/answers/crossing';
+import { questionOf } from '@/answers/blur-bench';
+import { EYE_TASKS, eyeQuestion } from '@/answers/eye-drill';
+import { happening } from '@/answers/moments';
+import { picturedIn, type Pictured } from '@/answers/pictured';
+import { momentsFor, nextRungS } from '@/answers/practised';
+import { HAPPENINGS, judgedStops, situationOf } from '@/answers/stops-drill';
+import { FIRST_PRACTICE } from '@/records/practice';
 import { dayInWords, dayLines } from '@/features/shoot/day-lines';
 import { dayRequestOf, pictureOf } from '@/answers/day-request';
 import { viewFor } from '@/answers/picture-view';
@@ -56,6 +64,41 @@ const SHARE = 0.3;
 const done = (steps: readonly Step[], chance: () => number): readonly unknown[] =>
   steps.filter(() => chance() < SHARE).map((step) => step());
 
+const SWUNG = { rateError: 0.1, off: { turnDeg: 1, upDeg: -1 } };
+
+const panned = (crossing: Crossing, picture: Pictured, shoot: Shoot, atMs: number): unknown => [
+  [crossing.fromS, 0, crossing.toS].map(crossing.subjectAt),
+  judgedPan(crossing, SWUNG, 1 / 60),
+  swungScene(crossing, panPicture(shoot, picture, atMs, 1 / 60).scene, SWUNG).camera.aim,
+];
+
+/** What practice asks of a shoot. */
+function practiceSteps(
+  shoot: Shoot,
+  picture: Pictured,
+  atMs: number,
+  chance: () => number,
+): readonly Step[] {
+  const { view } = picture;
+  const hours = hoursOf(shoot);
+  return [
+    () => {
+      const crossing = crossingOf(view);
+      return crossing && panned(crossing, picture, shoot, atMs);
+    },
+    () => nextRungS(FIRST_PRACTICE, view),
+    () =>
+      (['name', 'hold'] as const).map((task) => questionOf(picture, task, [chance(), chance()])),
+    () =>
+      HAPPENINGS.map((what) => {
+        const found = situationOf(shoot, picture, what, chance());
+        return found && judgedStops(picture, found, found.start).offStops;
+      }),
+    () => EYE_TASKS.map((task) => eyeQuestion(shoot, picture, hours, task, chance)?.truth),
+    () => momentsFor(view).map((kind) => happening(kind, view, chance()).movedAt(0.1)),
+  ];
+}
+
 /** What the nine steps compute of a shoot at a moment, as their pages ask for it; some of it, by chance. */
 export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[] {
   const hours = hoursOf(shoot);
@@ -106,6 +149,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
   const card = request && settingsCard(request);
   const two = twoBodies(shoot.kit, view);
   const shown: Step[] = [
+    ...practiceSteps(shoot, picturedIn(shoot, view, answer, atMs), atMs, chance),
     () => closeExtent(view),
     () => planLight({ sky: shoot.light.sky, features }, { ...light, sun }),
     () => planSight(view, along),

@@ -169,7 +169,7 @@ for (const [where, through] of [
   ['sheets and forms', throughSheets],
 ] as const) {
   test(
-    `axe finds nothing in ${where}, by day, and names hold the words shown`,
+    `axe finds nothing in ${where}, and no contrast too faint by day, in the dusk and in the hide`,
     { tag: '@once' },
     async ({ page }) => {
       test.slow();
@@ -178,26 +178,14 @@ for (const [where, through] of [
         expect(await misnamed(page)).toEqual([]);
         expect(await page.getByRole('main').count()).toBeLessThanOrEqual(1);
         expect(await page.getByRole('banner').count()).toBeLessThanOrEqual(1);
-      });
-    },
-  );
-
-  test(
-    `axe finds no contrast too faint in ${where}, for the dusk and for the hide`,
-    { tag: '@once' },
-    async ({ page }) => {
-      test.slow();
-      await page.addInitScript(() => localStorage.setItem('bright-perch/scheme', 'hide'));
-      await through(page, async () => {
-        // The sheets of the page know both by a class of the root: looked at in one and the other.
-        for (const amber of [true, false]) {
-          const dark = await page.evaluate((on) => {
-            document.documentElement.classList.toggle('hide', on);
-            return document.documentElement.classList.contains('dark');
-          }, amber);
-          expect(dark).toBe(true);
+        // The sheets of the page know each brightness by classes of the root.
+        for (const brightness of ['dark', 'dark hide']) {
+          await page.evaluate((names) => {
+            document.documentElement.classList.add(...names.split(' '));
+          }, brightness);
           expect(await violationsOf(page, ['color-contrast'])).toEqual([]);
         }
+        await page.evaluate(() => document.documentElement.classList.remove('dark', 'hide'));
       });
     },
   );
@@ -216,7 +204,10 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     test.slow();
-    const steps = ['brief', 'ground', 'light', 'settings', 'kit', 'day', 'field', 'log', 'draw'];
+    const steps = [
+      ...['brief', 'ground', 'light', 'settings', 'kit', 'day', 'field', 'log', 'draw'],
+      ...['practice', 'practice/pan', 'practice/stops'],
+    ];
     for (const at of [
       '/',
       '/quick',
