@@ -11,6 +11,7 @@ import { benchOpening, benchSteps } from './bench-opening';
 import { benchOrder } from './bench-order';
 import { benchSearchAndDay } from './bench-search';
 import { benchPlaces } from './bench-places';
+import { benchPractice } from './bench-practice';
 import { benchServer } from './bench-server';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -70,6 +71,7 @@ const PARTS = {
   server: benchServer,
   places: benchPlaces,
   frames: benchFrames,
+  practice: benchPractice,
   opening: benchOpening,
   steps: benchSteps,
   drags: benchDrags,

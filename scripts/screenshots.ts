@@ -7,6 +7,7 @@ import { readPlaces } from '../server/places';
 import { CHROMIUM } from './chromium';
 import { drawShots } from './screenshots-draw';
 import { saveField } from './screenshots-field';
+import { practiceShots } from './screenshots-practice';
 
 const PHONE = { width: 390, height: 844 };
 const LEVEL = { width: 844, height: 390 };
@@ -259,7 +260,7 @@ async function main(): Promise<void> {
     ['new-shoot-phone', PHONE, newShoot],
     ['new-shoot-wide', WIDE, newShoot],
     ['draw-phone', PHONE, drawShots],
-    ['draw-wide', WIDE, drawShots],
+    ['practice-phone', PHONE, practiceShots],
   ] as const) {
     if (!isWanted(name)) continue;
     const page = await browser.newPage({ viewport, locale: 'en-GB' });

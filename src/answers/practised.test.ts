@@ -82,10 +82,10 @@ describe('a swing judged', () => {
   });
   test('is lost where the subject left the frame, or was not followed', () => {
     const crossing = crossed();
-    // Half of 36 mm at 135 mm is 7.6°, half of 24 mm 5.1°.
+    // Half of 36 mm at 200 mm is 5.1°, half of 24 mm 3.4°.
     const off = (turnDeg: number, upDeg = 0) =>
       judgedPan(crossing, { rateError: 0, off: { turnDeg, upDeg } }, 1 / 64).lost;
-    expect([off(7), off(8), off(0, 4.5), off(0, -5.5), off(-100)]).toEqual([
+    expect([off(5), off(5.4), off(0, 3.2), off(0, -3.7), off(-100)]).toEqual([
       false,
       true,
       false,

@@ -16,6 +16,7 @@ import {
   type MomentTry,
   type PanTry,
   type Practice,
+  type StandTry,
   type StopsTry,
 } from '@/records/practice';
 import { rungsOf } from './crossing';
@@ -229,3 +230,11 @@ export const stopsTries = ({ tries }: Practice): readonly StopsTry[] =>
 
 export const eyeTries = ({ tries }: Practice): readonly EyeTry[] =>
   tries.flatMap((made) => (made.kind === 'eye' ? made : [])).slice(-ANSWERS);
+
+export const standTries = ({ tries }: Practice): readonly StandTry[] =>
+  tries.flatMap((made) => (made.kind === 'stand' ? made : [])).slice(-ANSWERS);
+
+/** A place within this of the best, of a hundred, is as good. No source. */
+const AS_GOOD = 0.1;
+export const asGood = ({ score, best }: Pick<StandTry, 'score' | 'best'>): boolean =>
+  best - score <= AS_GOOD;

@@ -21,6 +21,9 @@ const bench = (atMs: number, offStops: number): Try => ({
 const stops = (atMs: number, right: boolean): Try => ({
   ...{ kind: 'stops', id: `s${atMs}`, at: iso(atMs), what: 'falls', offStops: 0, right, tookS: 9 },
 });
+const stand = (atMs: number, score: number): Try => ({
+  ...{ kind: 'stand', id: `t${atMs}`, at: iso(atMs), mark: 'Goal', score, best: 0.9 },
+});
 const eye = (atMs: number, offSteps: number): Try => ({
   ...{ kind: 'eye', id: `e${atMs}`, at: iso(atMs), task: 'side', offSteps },
 });
@@ -35,6 +38,8 @@ test('each try is of one drill, and came out or not', () => {
     stops(0, false),
     eye(0, 0),
     eye(0, 1),
+    stand(0, 0.81),
+    stand(0, 0.7),
   ].map(outcomeOf);
   expect(outcomes).toEqual([
     { drill: 'pan', good: true },
@@ -45,6 +50,8 @@ test('each try is of one drill, and came out or not', () => {
     { drill: 'stops', good: false },
     { drill: 'eye', good: true },
     { drill: 'eye', good: false },
+    { drill: 'stand', good: true },
+    { drill: 'stand', good: false },
   ]);
 });
 
@@ -105,6 +112,7 @@ describe('a warm-up', () => {
     expect(parts.map(({ drill, why }) => [drill, why])).toEqual([
       ['blur', 'due'],
       ['eye', 'due'],
+      ['stand', 'new'],
     ]);
   });
   test('counts what was done today, and does not change for it', () => {

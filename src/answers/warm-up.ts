@@ -1,5 +1,6 @@
 import { createEmptyCard, fsrs, Rating, type Card } from 'ts-fsrs';
 import type { Shot } from '@/records/brief';
+import { asGood } from './practised';
 import type { Practice, Try } from '@/records/practice';
 
 /**
@@ -14,6 +15,7 @@ export const WARM_UPS = {
   blur: { tries: 3, eachS: 12 },
   stops: { tries: 2, eachS: 25 },
   eye: { tries: 3, eachS: 12 },
+  stand: { tries: 1, eachS: 25 },
 } as const;
 export type WarmUpId = keyof typeof WARM_UPS;
 const IDS = Object.keys(WARM_UPS) as WarmUpId[];
@@ -34,6 +36,8 @@ export function outcomeOf(made: Try): { readonly drill: WarmUpId; readonly good:
       return { drill: 'stops', good: made.right };
     case 'eye':
       return { drill: 'eye', good: made.offSteps === 0 };
+    case 'stand':
+      return { drill: 'stand', good: asGood(made) };
   }
 }
 /** A press so near its moment would be caught by a short burst. No source. */
@@ -71,6 +75,8 @@ const BY_TECHNIQUE: Readonly<Partial<Record<Shot['technique'], WarmUpId>>> = {
   freeze: 'moment',
   streak: 'blur',
   silhouette: 'eye',
+  portrait: 'stand',
+  reaction: 'stand',
 };
 
 export type WhyWarmUp = 'promised' | 'due' | 'weak' | 'new';

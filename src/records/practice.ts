@@ -84,18 +84,29 @@ const eyeTrySchema = z.strictObject({
   offSteps: z.number().int().min(0).max(10),
 });
 
+/** A place to stand that was chosen, and the best there was: their scores, 0 to 1. */
+const standTrySchema = z.strictObject({
+  kind: z.literal('stand'),
+  ...tried,
+  mark: text(60),
+  score: z.number().min(0).max(1),
+  best: z.number().min(0).max(1),
+});
+
 const trySchema = z.discriminatedUnion('kind', [
   panTrySchema,
   momentTrySchema,
   benchTrySchema,
   stopsTrySchema,
   eyeTrySchema,
+  standTrySchema,
 ]);
 export type Try = z.infer<typeof trySchema>;
 export type PanTry = z.infer<typeof panTrySchema>;
 export type MomentTry = z.infer<typeof momentTrySchema>;
 export type BenchTry = z.infer<typeof benchTrySchema>;
 export type EyeTry = z.infer<typeof eyeTrySchema>;
+export type StandTry = z.infer<typeof standTrySchema>;
 export type StopsTry = z.infer<typeof stopsTrySchema>;
 
 export const practiceSchema = z.strictObject({

@@ -83,7 +83,10 @@ function Parts() {
             {...(id === open && { 'aria-current': 'page' as const })}
             className={`min-h-touch min-w-fit flex-1 items-center justify-center px-1 ${i > 0 ? 'border-l border-line' : ''} ${id === open ? 'bg-ink' : ''}`}
           >
-            <Text kind="label" className={id === open ? 'text-paper' : ''}>
+            <Text
+              kind="label"
+              className={`min-w-[40px] text-center ${id === open ? 'text-paper' : ''}`}
+            >
               {name}
             </Text>
           </Pressable>

@@ -1,10 +1,12 @@
 import { View } from 'react-native';
 import {
+  asGood,
   benchTries,
   eyeTries,
   FEWEST_TRIES,
   momentPractised,
   panPractised,
+  standTries,
   stopsTries,
 } from '@/answers/practised';
 import { MOMENTS, type Practice } from '@/records/practice';
@@ -84,6 +86,13 @@ function eyeSoFar(practice: Practice): string {
     : `${within(tries.filter(({ offSteps }) => offSteps === 0).length, tries.length)} right`;
 }
 
+function standSoFar(practice: Practice): string {
+  const tries = standTries(practice);
+  return tries.length === 0
+    ? 'Choose a place on the plan; see the best there is'
+    : `${within(tries.filter(asGood).length, tries.length)} as good as the best`;
+}
+
 function SoFar({
   practice,
   onOpen,
@@ -97,6 +106,7 @@ function SoFar({
     { id: 'blur', name: 'Blur', said: blurSoFar },
     { id: 'stops', name: 'Stops', said: stopsSoFar },
     { id: 'eye', name: 'Eye', said: eyeSoFar },
+    { id: 'stand', name: 'Stand', said: standSoFar },
   ] as const;
   return (
     <View role="list" aria-label="Drills">

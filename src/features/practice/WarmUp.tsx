@@ -19,6 +19,7 @@ const NAMES: Readonly<Record<WarmUpId, string>> = {
   blur: 'Blur',
   stops: 'Stops',
   eye: 'Eye',
+  stand: 'Stand',
 };
 const WHY: Readonly<Record<WhyWarmUp, string>> = {
   promised: 'a promised shot hangs on it',
@@ -68,6 +69,11 @@ export function WarmUp({
     [practice, shoot, nowMs],
   );
   if (!all) return null;
+  // A place is chosen on the ground of a shoot.
+  const open = (drill: WarmUpId) =>
+    drill === 'stand' && shootId === undefined && shoot
+      ? router.navigate(`/shoot/${shoot.id}/practice/stand`)
+      : onOpen(drill);
   const left = parts.filter(({ done, tries }) => done < tries);
   const when =
     shoot &&
@@ -88,7 +94,7 @@ export function WarmUp({
             key={drill}
             name={`${NAMES[drill]}: ${done} of ${tries}`}
             detail={done >= tries ? 'done today' : WHY[why]}
-            onPress={() => onOpen(drill)}
+            onPress={() => open(drill)}
           />
         ))}
       </View>

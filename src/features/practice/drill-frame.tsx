@@ -27,5 +27,6 @@ export const DRILLS = [
   { id: 'blur', name: 'Blur' },
   { id: 'stops', name: 'Stops' },
   { id: 'eye', name: 'Eye' },
+  { id: 'stand', name: 'Stand' },
 ] as const;
 export type DrillId = (typeof DRILLS)[number]['id'];

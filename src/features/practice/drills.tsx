@@ -3,6 +3,7 @@ import type { DrillId, DrillProps } from './drill-frame';
 import { EyeDrill } from './EyeDrill';
 import { MomentDrill } from './MomentDrill';
 import { PanDrill } from './PanDrill';
+import { StandDrill } from './StandDrill';
 import { StopsDrill } from './StopsDrill';
 import { Today } from './Today';
 
@@ -21,5 +22,7 @@ export function Drill({ drill, ...props }: DrillProps & { readonly drill: DrillI
       return <StopsDrill {...props} />;
     case 'eye':
       return <EyeDrill {...props} />;
+    case 'stand':
+      return <StandDrill {...props} />;
   }
 }

@@ -39,7 +39,7 @@ function truthInWords({ task, truth }: EyeQuestion): string {
       const off = Math.round(Math.abs(truth));
       if (off <= 10) return 'it stands straight behind the camera';
       if (off >= 170) return 'it stands straight ahead';
-      return `it stands ${off}° round to the ${truth > 0 ? 'right' : 'left'} from behind the camera`;
+      return `it stands ${off}° round to the ${truth > 0 ? 'right' : 'left'} from straight behind`;
     }
     case 'height':
       return `it stands ${Math.round(truth)}° high`;

@@ -8,6 +8,7 @@ import { BEAT_S, lateOnBeat } from './beat';
 import { burstInWords, lateInWords } from './moment-words';
 import { oddsInWords, rateInWords, swingAdvice } from './pan-words';
 import { beginRun, type Run } from './run';
+import { standInWords } from './stand-words';
 
 const seen = pictured(homeShoot(FIRST_PRACTICE.home), msOf(HOME_AT_LOCAL, 'UTC'));
 const found = seen && crossingOf(seen.view);
@@ -130,6 +131,20 @@ describe('words', () => {
     expect(oddsInWords({ shutterS: 1 / 8, chance: 0.01, frames: 230 })).toBe(
       '1/8: too rare to plan on',
     );
+  });
+  test('a place is set against the best, and one that is off limits says why', () => {
+    expect(standInWords({ total: 0.62, refusals: [] }, { total: 0.88 })).toBe(
+      'Yours 62 of 100, the best 88.',
+    );
+    expect(standInWords({ total: 0.9, refusals: [] }, { total: 0.88 })).toBe(
+      'Yours 90 of 100: none better was found.',
+    );
+    expect(
+      standInWords(
+        { total: 0, refusals: [{ kind: 'inside', name: 'the coach’s box' }] },
+        { total: 0.8 },
+      ),
+    ).toMatch(/^Off limits: inside the coach’s box, the best 80\.$/);
   });
   test('a press is on it, early or late; a burst says what it would have had', () => {
     const what = { goodFromS: -0.05, goodToS: 0.05 };

@@ -58,7 +58,7 @@ export function TabLinks<T extends string>({
               {...(here && { 'aria-current': 'page' as const })}
               className={`min-h-touch min-w-fit flex-1 items-center justify-center px-1 ${i > 0 ? 'border-l border-line' : ''} ${here ? 'bg-ink' : ''}`}
             >
-              <Text kind="label" className={here ? 'text-paper' : ''}>
+              <Text kind="label" className={`min-w-[40px] text-center ${here ? 'text-paper' : ''}`}>
                 {tab.name}
               </Text>
             </Pressable>
