@@ -99,7 +99,7 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
   await look();
   await openField(page, 'demo-larkmoor');
   await look();
-  for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye']) {
+  for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye', '/stand']) {
     await page.goto(`/shoot/demo-larkmoor/practice${drill}`);
     await expect(part(page, 'Today')).toBeVisible();
     await page.waitForTimeout(300);

@@ -1,164 +1,10 @@
 import type { Page } from '@playwright/test';
 import { expect, goTo, headline, part, settle, test } from './app';
-import { inside, overlapping, smallTargets, cutText } from './boxes';
-import { keepText, keptText } from './kept';
+import { cutText, inside, overlapping, smallTargets } from './boxes';
+import { keepText } from './kept';
+import { again, KEY, pad, swingByMouse, triesOf, verdict } from './practice';
 
-/** Practice as it is played: by mouse, by finger, by keys and by the phone turned. */
-
-const KEY = 'bright-perch/practice';
-const pad = (page: Page, name: RegExp) => page.getByRole('button', { name });
-const panPad = (page: Page) => pad(page, /press to let it run/);
-const again = (page: Page) => page.getByRole('button', { name: 'Again', exact: true });
-const verdict = (page: Page) => page.locator('[aria-live=polite]').first();
-
-interface KeptTry {
-  readonly kind: string;
-  readonly by?: string;
-  readonly rateError?: number;
-  readonly lateS?: number;
-  readonly shootId?: string;
-}
-const triesOf = async (page: Page): Promise<readonly KeptTry[]> => {
-  await settle(page);
-  const text = await keptText(page, KEY);
-  return text === null ? [] : (JSON.parse(text) as { tries: readonly KeptTry[] }).tries;
-};
-
-/** A mouse that goes evenly over the page, and presses by Space after a while. */
-async function swingByMouse(page: Page): Promise<void> {
-  const box = await panPad(page).boundingBox();
-  if (!box) throw new Error('no pad');
-  const width = page.viewportSize()?.width ?? 0;
-  const [x0, y] = [box.x + 40, box.y + box.height / 2];
-  const roomPx = 0.85 * (width - x0);
-  await page.mouse.move(x0, y);
-  await page.mouse.down();
-  const beganMs = Date.now();
-  let pressed = false;
-  for (;;) {
-    const forS = (Date.now() - beganMs) / 1000;
-    if (forS > 2.5) break;
-    await page.mouse.move(x0 + (roomPx * forS) / 2.7, y);
-    if (!pressed && forS > 1.7) {
-      pressed = true;
-      await page.keyboard.press('Space');
-    }
-  }
-  await page.mouse.up();
-}
-
-test('a pan at home: followed by mouse, judged, seen, kept', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Practice', exact: true }).click();
-  await page.getByRole('list', { name: 'Drills' }).getByRole('button', { name: /^Pan/ }).click();
-  await expect(panPad(page)).toBeVisible();
-  await expect(
-    page.getByText(/^1\/250 at 200 mm: road cyclist, 18.0 m off, crosses at 38° a second/),
-  ).toBeVisible();
-  await swingByMouse(page);
-  await expect(verdict(page)).toHaveText(/(sharp|Lost)/i);
-  // The frame that swing made.
-  await expect(page.getByRole('img', { name: /^The frame of that swing, 1\/250/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Beside an even one' }).click();
-  await expect(
-    page.getByRole('slider', { name: 'Where one frame ends and the other begins' }),
-  ).toBeVisible();
-  const [made] = await triesOf(page);
-  expect(made).toMatchObject({ kind: 'pan', by: 'pointer' });
-  // Even over the page is a fifth too slow in the middle, where it turns fastest; a busy machine moves it by jerks.
-  expect(Math.abs(made?.rateError ?? 9)).toBeLessThan(0.7);
-  await page.reload();
-  await expect(page.getByRole('region', { name: 'Your swings' })).toContainText('1 of 8 swings');
-});
-
-test('a finger follows, a second one presses', { tag: '@once' }, async ({ page }) => {
-  await page.goto('/practice/pan');
-  await expect(panPad(page)).toBeVisible();
-  const box = await panPad(page).boundingBox();
-  if (!box) throw new Error('no pad');
-  const client = await page.context().newCDPSession(page);
-  const y = box.y + box.height / 2;
-  const send = (
-    type: 'touchStart' | 'touchMove' | 'touchEnd',
-    touchPoints: { x: number; y: number; id: number }[],
-  ) => client.send('Input.dispatchTouchEvent', { type, touchPoints });
-  const x0 = box.x + 40;
-  const first = (x: number) => ({ x, y, id: 1 });
-  const roomPx = 0.85 * (390 - x0);
-  await send('touchStart', [first(x0)]);
-  const beganMs = Date.now();
-  let pressed = false;
-  for (;;) {
-    const forS = (Date.now() - beganMs) / 1000;
-    if (forS > 2.5) break;
-    const x = Math.min(388, x0 + (roomPx * forS) / 2.7);
-    if (!pressed && forS > 1.75) {
-      pressed = true;
-      await send('touchStart', [first(x), { x: box.x + 20, y: box.y + 20, id: 2 }]);
-      await send('touchEnd', [first(x)]);
-    } else await send('touchMove', [first(x)]);
-  }
-  await send('touchEnd', []);
-  await expect(again(page)).toBeVisible();
-  await expect(page.getByText('Not pressed: judged as it passed the middle.')).toBeHidden();
-  expect(await triesOf(page)).toHaveLength(1);
-});
-
-test('keys: it sets out wrong, arrows set it right, and it counts for no hand', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    Math.random = () => 0;
-  });
-  await page.goto('/practice/pan');
-  await panPad(page).focus();
-  await page.keyboard.press('Enter');
-  for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(1500);
-  await page.keyboard.press('Space');
-  await expect(again(page)).toBeVisible();
-  const [made] = await triesOf(page);
-  // A quarter too slow, and four arrows of six hundredths of the middle's rate.
-  expect(made).toMatchObject({ kind: 'pan', by: 'keys' });
-  expect(Math.abs(made?.rateError ?? 1)).toBeLessThan(0.15);
-  await expect(page.getByRole('region', { name: 'Your swings' })).toContainText(
-    'What keys steered is not counted',
-  );
-});
-
-test('the phone turned is the camera', { tag: '@once' }, async ({ page }) => {
-  await page.goto('/practice/pan');
-  await expect(panPad(page)).toBeVisible();
-  // A stand-in for the sensors: held upright, turned to the right at a rate that the page is told.
-  await page.evaluate(() => {
-    const at = window as unknown as { turnDegS: number };
-    at.turnDegS = 0;
-    setInterval(
-      () =>
-        window.dispatchEvent(
-          new DeviceMotionEvent('devicemotion', {
-            accelerationIncludingGravity: { x: 0, y: 9.81, z: 0 },
-            rotationRate: { alpha: 0, beta: 0, gamma: -at.turnDegS },
-            interval: 16,
-          }),
-        ),
-      16,
-    );
-  });
-  await page.getByRole('button', { name: 'Turn the phone instead' }).click();
-  await expect(page.getByRole('button', { name: 'Follow by finger instead' })).toBeVisible();
-  await panPad(page).click();
-  await page.evaluate(() => {
-    (window as unknown as { turnDegS: number }).turnDegS = 36;
-  });
-  await page.waitForTimeout(1700);
-  await panPad(page).click();
-  await expect(again(page)).toBeVisible();
-  const [made] = await triesOf(page);
-  expect(made).toMatchObject({ kind: 'pan', by: 'turn' });
-  // 36° a second where the middle asks for 38.
-  expect(Math.abs(made?.rateError ?? 1)).toBeLessThan(0.35);
-});
+/** What practice says to the plan, and every drill but the pan. */
 
 /** Eight swings of a known hand, kept before the page is opened. */
 async function withSwings(page: Page, errors: readonly number[]): Promise<void> {
@@ -346,6 +192,37 @@ test(
     await expect(page).toHaveURL(/\/shoot\/demo-tern-water\/practice/);
   },
 );
+
+test('a place is chosen on the plan, and set beside the best there is', async ({ page }) => {
+  await page.goto('/shoot/demo-larkmoor/practice/stand');
+  const stand = page.getByRole('button', { name: 'Stand here' });
+  await expect(stand).toBeDisabled();
+  await page.getByRole('button', { name: /^Tap the plan, or take a position of it/ }).click();
+  await page.getByRole('radio', { name: 'Sideline, level with the 23 m line' }).click();
+  await stand.click();
+  await expect(verdict(page)).toHaveText(
+    /^Yours \d+ of 100(, the best \d+|: none better was found)\.$/,
+    { timeout: 30_000 },
+  );
+  const said = await verdict(page).innerText();
+  const [mine, best = 100] = [/Yours (\d+)/, /best (\d+)/].map((at) =>
+    Number(at.exec(said)?.[1] ?? 100),
+  );
+  expect(mine).toBeGreaterThan(0);
+  expect(best).toBeGreaterThanOrEqual(mine ?? 101);
+  const [made] = await triesOf(page);
+  expect(made?.kind).toBe('stand');
+  await expect(
+    page.getByRole('slider', { name: 'Where one frame ends and the other begins' }),
+  ).toBeVisible();
+  await again(page).click();
+  // By a tap on the plan.
+  await expect(stand).toBeDisabled();
+  const plan = await page.getByRole('img', { name: /^Ground plan/ }).boundingBox();
+  if (!plan) throw new Error('no plan');
+  await page.mouse.click(plan.x + plan.width * 0.3, plan.y + plan.height * 0.25);
+  await expect(stand).toBeEnabled();
+});
 
 test('in a shoot it is that shoot’s: its subject, place, lens and light', async ({ page }) => {
   await page.goto('/shoot/demo-larkmoor/log');

@@ -81,9 +81,9 @@ export async function practiceShots(page: Page, base: string): Promise<readonly 
   for (;;) {
     const forS = (Date.now() - beganMs) / 1000;
     if (forS > 2.6) break;
-    // As a hand would: slow at first, faster as it passes.
-    const share = 0.5 + Math.atan((forS - 1.8) * 0.67) / (2 * Math.atan(1.8 * 0.67));
-    await page.mouse.move(x + roomPx * 0.76 * share, y);
+    // As it is seen to turn: 12 m/s at 18 m, from 1.8 s before the middle to 0.9 after.
+    const turned = Math.atan(((forS - 1.8) * 12) / 18) + Math.atan(1.2);
+    await page.mouse.move(x + (roomPx * turned) / (Math.atan(1.2) + Math.atan(0.6)), y);
     if (!pressed && forS > 1.75) {
       pressed = true;
       await page.keyboard.press('Space');

@@ -12,10 +12,10 @@ const lackOf = (shoot: Shoot, step: keyof ReturnType<typeof stepStates>): string
   return state.state === 'lacking' ? lackInWords(state.lack, clock) : state.state;
 };
 
-test('a demo shoot is settled but for what it does lack; field and log are not begun', () => {
+test('a demo shoot is settled but for what it does lack; field and log are not begun, practice is free', () => {
   expect(Object.values(stepStates(larkmoor)).map(({ state }) => state)).toEqual([
     ...['settled', 'settled', 'settled', 'settled', 'settled'],
-    ...['open', 'open'],
+    ...['open', 'open', 'free'],
   ]);
   expect(lackOf(alder, 'kit')).toMatch(/^\d of 3 shots out of reach$/);
 });

@@ -26,10 +26,13 @@ export type StepState =
   | { readonly state: 'settled' }
   | { readonly state: 'lacking'; readonly lack: Lack }
   /** Not begun, and nothing to settle before it is. */
-  | { readonly state: 'open' };
+  | { readonly state: 'open' }
+  /** Nothing hangs on it: whenever one likes. */
+  | { readonly state: 'free' };
 
 const SETTLED: StepState = { state: 'settled' };
 const OPEN: StepState = { state: 'open' };
+const FREE: StepState = { state: 'free' };
 const lacking = (lack: Lack): StepState => ({ state: 'lacking', lack });
 
 /** Whether what is photographed is wild: nobody lights it. */
@@ -80,5 +83,6 @@ export function stepStates(
       : had < shots.length
         ? lacking({ kind: 'owed', had, of: shots.length })
         : SETTLED,
+    practice: FREE,
   } satisfies Readonly<Record<string, StepState>>;
 }

@@ -10,8 +10,8 @@ import { id, presetId, text } from './shape';
  */
 
 export const PRACTICE_VERSION = 1;
-/** Tries beyond this many are forgotten, the oldest first: some years of three minutes a day. */
-export const MOST_TRIES = 5000;
+/** Tries beyond this many are forgotten, the oldest first: a season of three minutes a day. */
+export const MOST_TRIES = 2000;
 
 /** How a camera was followed with: a finger or mouse, the phone itself turned, keys. */
 export const HANDS = ['pointer', 'turn', 'keys'] as const;

@@ -110,3 +110,8 @@ export function LivePad({
 
 /** Whether a key is one that begins and presses. */
 export const isPressKey = ({ key }: KeyboardEvent): boolean => key === 'Enter' || key === ' ';
+
+const BUZZ_MS = 12;
+
+/** The shutter is felt, where the device can. */
+export const buzz = (): void => void navigator.vibrate?.(BUZZ_MS);

@@ -7,7 +7,7 @@ import { drawLineView } from '@/figures/frame/line-view';
 import type { FrameSize } from '@/figures/frame/size';
 import type { MomentKind } from '@/records/practice';
 import { useInks } from '@/ui/theme';
-import { isPressKey, LivePad, type Live, type Surface } from './LivePad';
+import { buzz, isPressKey, LivePad, type Live, type Surface } from './LivePad';
 
 export interface Pressed {
   readonly what: Happening;
@@ -44,8 +44,10 @@ export function MomentPad({
       const timeOf = (nowMs: number) => (run ? run.what.fromS + (nowMs - run.atMs) / 1000 : 0);
       const still = happening(kind, view, 0);
       const press = (nowMs: number) => {
-        if (run) pressS ??= timeOf(nowMs);
-        else {
+        if (run) {
+          pressS ??= timeOf(nowMs);
+          buzz();
+        } else {
           run = { what: happening(kind, view, Math.random()), atMs: nowMs };
           pressS = undefined;
           go();

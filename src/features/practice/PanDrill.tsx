@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import {
   crossingOf,
@@ -333,6 +333,7 @@ function useTurning() {
   const [refused, setRefused] = useState<string>();
   const hearing = useRef<HeardTurn>(undefined);
   const stop = useRef<() => void>(undefined);
+  useEffect(() => () => stop.current?.(), []);
   const turning = useCallback((hear: HeardTurn) => {
     hearing.current = hear;
     return () => {

@@ -6,7 +6,7 @@ import { drawLineView } from '@/figures/frame/line-view';
 import type { FrameSize } from '@/figures/frame/size';
 import type { HandKind } from '@/records/practice';
 import { useInks } from '@/ui/theme';
-import { isPressKey, LivePad, type Live, type Surface } from './LivePad';
+import { buzz, isPressKey, LivePad, type Live, type Surface } from './LivePad';
 import { beginRun, type Run, type Swung } from './run';
 import type { HeardTurn } from './turning';
 
@@ -55,6 +55,10 @@ export function SwingPad({
         });
         go();
       };
+      const press = (run: Run, atMs: number) => {
+        run.press(atMs);
+        buzz();
+      };
       return {
         draw: (nowMs) => {
           const run = running.current;
@@ -77,7 +81,7 @@ export function SwingPad({
           return false;
         },
         onDown: (event) => {
-          if (running.current) running.current.press(event.timeStamp);
+          if (running.current) press(running.current, event.timeStamp);
           else if (turning) begin('turn', event.timeStamp);
           else {
             canvas.setPointerCapture(event.pointerId);
@@ -95,7 +99,7 @@ export function SwingPad({
           const run = running.current;
           if (isPressKey(event)) {
             if (event.repeat) return true;
-            if (run) run.press(event.timeStamp);
+            if (run) press(run, event.timeStamp);
             else begin(turning ? 'turn' : 'keys', event.timeStamp);
             return true;
           }

@@ -14,9 +14,9 @@ const NOTED_EACH_S = 1 / 60;
 const THROUGH_S = 0.35;
 /** Without a press by then it is taken as it passed the middle. */
 const PRESSED_BY_S = 0.5;
-/** A camera that keys steer sets out so much too slow or too fast, at the most, and an arrow changes it by this. */
-const KEYS_OFF = 0.25;
-const KEY_STEP = 0.06;
+/** A camera that keys steer goes so much too slow or too fast at the most, and an arrow changes that by this. */
+const KEYS_OFF = 0.12;
+const KEY_STEP = 0.04;
 
 export interface Swung {
   readonly by: HandKind;
@@ -72,14 +72,15 @@ export function beginRun({
 }): Run {
   const { subjectAt, fromS, toS, rightward } = crossing;
   const start = subjectAt(fromS);
-  const track: AimAt[] = [{ timeS: fromS, ...start }];
+  let keysOff = KEYS_OFF * (2 * chance - 1);
+  // As far behind as it will be ahead: the subject stays in the frame meanwhile.
+  const behindDeg = by === 'keys' ? (keysOff * (subjectAt(0).turnDeg - start.turnDeg)) / 2 : 0;
+  const track: AimAt[] = [{ timeS: fromS, ...start, turnDeg: start.turnDeg - behindDeg }];
   const arcDeg = subjectAt(toS).turnDeg - start.turnDeg;
   const side = rightward ? 1 : -1;
   const room = from ? (rightward ? pageWidthPx - from.xPx : from.xPx) : pageWidthPx;
   const degPerPx = arcDeg / (ROOM_SHARE * Math.max(LEAST_ROOM_PX, room));
   let pressedS: number | undefined;
-  const middle = (subjectAt(0.05).turnDeg - subjectAt(-0.05).turnDeg) / 0.1;
-  let keysDegS = middle * (1 + KEYS_OFF * (2 * chance - 1));
   const timeAt = (nowMs: number) => fromS + (nowMs - atMs) / 1000;
   const last = () => track.at(-1) as AimAt;
   const note = (timeS: number, aim: Aim) => {
@@ -88,7 +89,9 @@ export function beginRun({
   const swingOn = (timeS: number) => {
     if (by !== 'keys') return;
     const { turnDeg, timeS: lastS } = last();
-    note(timeS, { turnDeg: turnDeg + keysDegS * (timeS - lastS), upDeg: subjectAt(timeS).upDeg });
+    const now = subjectAt(timeS);
+    const byDeg = (now.turnDeg - subjectAt(lastS).turnDeg) * (1 + keysOff);
+    note(timeS, { turnDeg: turnDeg + byDeg, upDeg: now.upDeg });
   };
   return {
     by,
@@ -108,7 +111,7 @@ export function beginRun({
       });
     },
     nudge: (faster) => {
-      keysDegS += (faster ? 1 : -1) * KEY_STEP * middle;
+      keysOff += (faster ? 1 : -1) * KEY_STEP;
     },
     press: (nowMs) => {
       swingOn(timeAt(nowMs));

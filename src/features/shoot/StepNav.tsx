@@ -2,6 +2,7 @@ import { Link, usePathname, useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import type { StepState } from '@/answers/step-states';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useLooked } from './open-shoot';
@@ -139,7 +140,7 @@ function AllSteps({ onClose }: { readonly onClose: () => void }) {
 }
 
 /** Full for settled, hollow for lacking, a dash for what is not begun: told apart without colour. */
-function StateSign({ state }: { readonly state: 'settled' | 'lacking' | 'open' }) {
+function StateSign({ state }: Pick<StepState, 'state'>) {
   return (
     <View className="h-4 w-4 items-center justify-center" aria-hidden>
       <View

@@ -28,5 +28,6 @@ export function lackInWords(lack: Lack, clock: (ms: number) => string): string {
 /** "Settled", "Lacking: no shot promised yet". */
 export function stateInWords(state: StepState, clock: (ms: number) => string): string {
   if (state.state === 'lacking') return `Lacking: ${lackInWords(state.lack, clock)}`;
+  if (state.state === 'free') return 'Whenever you have three minutes';
   return state.state === 'settled' ? 'Settled' : 'Not begun';
 }

@@ -1,7 +1,5 @@
 import { useMemo, useState } from 'react';
 import { stepStates, type StepState } from '@/answers/step-states';
-import { PRACTICE } from '@/records/storage';
-import { useSingle } from '@/records/use-single';
 import { useShown, useUndoable } from './open-shoot';
 import type { StepId } from './steps';
 
@@ -24,16 +22,13 @@ export function useStepStates(): Readonly<Record<StepId, StepState>> {
     [setup, people, events, log, startLocal, endLocal],
   );
   const short = outlook.spans[0];
-  const practised = useSingle(PRACTICE).record?.tries.some(({ shootId }) => shootId === shoot.id);
   return useMemo(
     () => ({
       ...states,
       settings: short
         ? { state: 'lacking', lack: { kind: 'short', fromMs: short.fromMs } }
         : { state: 'settled' },
-      // Nothing hangs on it: one has practised for this shoot, or not.
-      practice: practised ? { state: 'settled' } : { state: 'open' },
     }),
-    [states, short, practised],
+    [states, short],
   );
 }
