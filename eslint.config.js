@@ -75,7 +75,18 @@ const direction = (folder) => {
   };
 };
 
-const STEPS = ['brief', 'ground', 'light', 'settings', 'kit', 'day', 'field', 'log', 'practice', 'draw'];
+const STEPS = [
+  'brief',
+  'ground',
+  'light',
+  'settings',
+  'kit',
+  'day',
+  'field',
+  'log',
+  'practice',
+  'draw',
+];
 
 /** A step is a folder: of the other features it may use the shell, and what reads files. */
 const step = (name) => ({

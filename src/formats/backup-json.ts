@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { firstProblem, parseRecord, quoted, type Parsed } from '@/records/parse';
-import { COLUMNS, PRACTICE, QUICK, setAsideSchema, SHELF, SHOOT_KIND, type Kept } from '@/records/storage';
+import {
+  COLUMNS,
+  PRACTICE,
+  QUICK,
+  setAsideSchema,
+  SHELF,
+  SHOOT_KIND,
+  type Kept,
+} from '@/records/storage';
 
 /** All that is kept, as one JSON file. Described in docs/shoot-file.md. */
 export const BACKUP_FORMAT = 'bright-perch/backup';
