@@ -244,28 +244,34 @@ test('in a shoot it is that shoot’s: its subject, place, lens and light', asyn
   await expect(headline(page)).toBeHidden();
 });
 
-test('every drill fits phones held either way', { tag: '@once' }, async ({ page }) => {
-  test.slow();
-  for (const base of ['/practice', '/shoot/demo-larkmoor/practice']) {
-    for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye', '/stand']) {
-      await page.goto(`${base}${drill}`);
-      const tabs = page.getByRole('navigation', { name: 'Parts of Practice' });
-      await expect(tabs).toBeVisible();
-      for (const [width, height] of [
-        [844, 390],
-        [320, 640],
-        [390, 844],
-      ] as const) {
-        await page.setViewportSize({ width, height });
-        await expect.poll(() => inside(page, tabs)).toBe(true);
-        const at = `${base}${drill} on ${width}`;
-        expect({
-          over: await overlapping(page),
-          small: await smallTargets(page, 44),
-          cut: await cutText(page),
-          at,
-        }).toEqual({ over: [], small: [], cut: [], at });
+test(
+  'every drill fits phones held either way, and a wide screen',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.slow();
+    for (const base of ['/practice', '/shoot/demo-larkmoor/practice']) {
+      for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye', '/stand']) {
+        await page.goto(`${base}${drill}`);
+        const tabs = page.getByRole('navigation', { name: 'Parts of Practice' });
+        await expect(tabs).toBeVisible();
+        for (const [width, height] of [
+          [844, 390],
+          [360, 740],
+          [320, 640],
+          [1280, 800],
+          [390, 844],
+        ] as const) {
+          await page.setViewportSize({ width, height });
+          await expect.poll(() => inside(page, tabs)).toBe(true);
+          const at = `${base}${drill} on ${width}`;
+          expect({
+            over: await overlapping(page),
+            small: await smallTargets(page, 44),
+            cut: await cutText(page),
+            at,
+          }).toEqual({ over: [], small: [], cut: [], at });
+        }
       }
     }
-  }
-});
+  },
+);

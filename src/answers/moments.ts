@@ -33,7 +33,7 @@ const JUMP_M = 0.6;
 const CROUCH_M = 0.14;
 const CROUCH_S = 0.28;
 /** At the top one hangs while rising or falling slower than this. */
-const HANGS_MS = 0.5;
+export const HANGS_MS = 0.5;
 
 /** Somebody crouches, jumps, and hangs at the top. */
 function jump(): Way {

@@ -1,7 +1,8 @@
-import { Link, Navigator, usePathname, useRouter } from 'expo-router';
+import { Navigator, usePathname, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { TabRow } from '@/features/shoot/TabLinks';
 import { IconButton } from '@/ui/Button';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { Heading, Text } from '@/ui/Text';
@@ -69,30 +70,13 @@ function Bar() {
 }
 
 function Parts() {
-  const open = useDrill();
   return (
-    <View
-      role="navigation"
-      aria-label="Parts of Practice"
-      className="flex-row flex-wrap border-y border-line bg-paper"
-    >
-      {DRILLS.map(({ id, name }, i) => (
-        <Link key={id} href={i === 0 ? '/practice' : `/practice/${id}`} replace asChild>
-          <Pressable
-            role="link"
-            {...(id === open && { 'aria-current': 'page' as const })}
-            className={`min-h-touch min-w-fit flex-1 items-center justify-center px-1 ${i > 0 ? 'border-l border-line' : ''} ${id === open ? 'bg-ink' : ''}`}
-          >
-            <Text
-              kind="label"
-              className={`min-w-[40px] text-center ${id === open ? 'text-paper' : ''}`}
-            >
-              {name}
-            </Text>
-          </Pressable>
-        </Link>
-      ))}
-    </View>
+    <TabRow
+      label="Parts of Practice"
+      tabs={DRILLS}
+      open={useDrill()}
+      hrefOf={(drill) => (drill === DRILLS[0].id ? '/practice' : `/practice/${drill}`)}
+    />
   );
 }
 

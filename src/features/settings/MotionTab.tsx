@@ -7,12 +7,14 @@ import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { focusPlan, motionSaid, swingOf } from './motion-words';
 import { SaidList } from './Said';
+import { usePractised } from './use-practised';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
 
 /** A pan rung by rung, and everything else that moves. */
 export function MotionTab({ seen }: { readonly seen: Seen }) {
   const { view, answer } = seen;
+  const practised = usePractised();
   return (
     <View className="gap-5">
       <Ladder seen={seen} />
@@ -20,7 +22,7 @@ export function MotionTab({ seen }: { readonly seen: Seen }) {
         <Heading level={2} kind="figure">
           What moves besides
         </Heading>
-        <SaidList label="What moves" said={motionSaid(view, answer.exposure.settings)} />
+        <SaidList label="What moves" said={motionSaid(view, answer.exposure.settings, practised)} />
       </View>
     </View>
   );
@@ -29,12 +31,13 @@ export function MotionTab({ seen }: { readonly seen: Seen }) {
 /** Where to focus and when to press. */
 export function FocusTab({ seen }: { readonly seen: Seen }) {
   const { view, answer } = seen;
+  const practised = usePractised();
   return (
     <View className="gap-1">
       <Heading level={2} kind="figure">
         Focus and the moment
       </Heading>
-      <SaidList label="Focus" said={focusPlan(view, answer.exposure.settings).said} />
+      <SaidList label="Focus" said={focusPlan(view, answer.exposure.settings, practised).said} />
     </View>
   );
 }

@@ -1,5 +1,4 @@
 import {
-  apexWindow,
   burst,
   burstOverCycles,
   depthOfField,
@@ -14,9 +13,12 @@ import {
   tiltTolerance,
   timeInFocus,
   turnDuring,
+  type Hand,
   type PanArc,
   type Settings,
 } from '@/core';
+import { HANGS_MS, windowOf } from '@/answers/moments';
+import { burstOdds } from '@/answers/practised';
 import type { View } from '@/answers/view';
 import { depthInWords } from '@/features/shoot/frame-notes';
 import { percent, smallLength } from '@/features/shoot/words';
@@ -31,8 +33,6 @@ export interface Said {
   readonly why: string;
 }
 
-/** Rise and fall slower than this is not seen at the top of a jump. Common practice, no source. */
-const HANGING_MS = 0.5;
 /** From seeing to pressing, and from pressing to opening. Common practice, no source. */
 const REACTION_S = 0.25;
 const RELEASE_S = 0.05;
@@ -87,15 +87,28 @@ function cyclesSaid(view: View, { shutterS }: Settings): readonly Said[] {
   ];
 }
 
-function apexSaid(view: View): readonly Said[] {
+/** How one presses, as practised: at what is reacted to, and at what is seen coming. */
+export interface Practised {
+  readonly leaving?: Hand | undefined;
+  readonly jump?: Hand | undefined;
+}
+
+function apexSaid(view: View, { jump }: Practised): readonly Said[] {
   if (!HANGS.has(view.subject.basedOn ?? view.subject.id)) return [];
-  const windowS = apexWindow({ toleranceMs: HANGING_MS });
-  const { chance } = burst({ fps: view.body.framesPerS, windowS, speedMs: 0 });
+  const { goodFromS, goodToS } = windowOf('jump');
+  const windowS = goodToS - goodFromS;
+  const fps = view.body.framesPerS;
+  const { chance } = burst({ fps, windowS, speedMs: 0 });
+  const own = jump && burstOdds('jump', jump, fps).find(({ how }) => how === 'half');
+  const early =
+    own && own.earlyS >= 0.02 ? `, pressed ${own.earlyS.toFixed(2)} s before you feel it` : '';
   return [
     {
       name: 'Top of the jump',
       value: seconds(windowS),
-      why: `in which it hangs, slower than ${written(HANGING_MS, 'm/s', 1)}; an untimed burst has a frame in it ${percent(chance)} of the time`,
+      why: `in which it hangs, slower than ${written(HANGS_MS, 'm/s', 1)}; an untimed burst has a frame in it ${percent(chance)} of the time${
+        own ? `; half a second${early}, as you practised: ${percent(own.chance)}` : ''
+      }`,
     },
   ];
 }
@@ -127,12 +140,16 @@ function streaksSaid(view: View, { shutterS }: Settings): readonly Said[] {
 }
 
 /** What moves at the settings chosen: phases, streaks, lean, hands. */
-export function motionSaid(view: View, settings: Settings): readonly Said[] {
+export function motionSaid(
+  view: View,
+  settings: Settings,
+  practised: Practised = {},
+): readonly Said[] {
   const { shutterS } = settings;
   const { stabilisationStops } = view.body;
   return [
     ...cyclesSaid(view, settings),
-    ...apexSaid(view),
+    ...apexSaid(view, practised),
     ...streaksSaid(view, settings),
     silentSaid(view),
     {
@@ -202,7 +219,11 @@ function awayDegOf({ mark, sight }: View): number {
 const SLOW_MS = 1.5;
 
 /** How to focus for a view: where, how deep, how long, how early to press. */
-export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
+export function focusPlan(
+  view: View,
+  { aperture }: Settings,
+  { leaving }: Practised = {},
+): FocusPlan {
   const { focalMm, cocMm, subject } = view;
   const { distanceM } = view.sight;
   const { nearM, farM } = depthOfField({ focalMm, cocMm, aperture, distanceM });
@@ -210,7 +231,8 @@ export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
   const awayDeg = awayDegOf(view);
   const { speedMs } = view.motion.subject;
   const inFocusS = depthM === Infinity ? Infinity : timeInFocus({ depthM, speedMs, awayDeg });
-  const leadS = REACTION_S + RELEASE_S;
+  // Nobody reacts before it happens, however they guessed.
+  const leadS = Math.max(0, leaving?.bias.value ?? REACTION_S) + RELEASE_S;
   const waits = speedMs <= SLOW_MS || subject.climbDeg !== undefined;
   const fps = view.body.framesPerS;
   const frames = inFocusS === Infinity ? undefined : Math.floor(inFocusS * fps);
@@ -241,7 +263,7 @@ export function focusPlan(view: View, { aperture }: Settings): FocusPlan {
       {
         name: 'Press early by',
         value: smallLength(speedMs * leadS),
-        why: `${leadS.toFixed(2)} s from seeing to opening, at ${written(speedMs, 'm/s', 1)}; pre-capture, where the body has it, gives them back`,
+        why: `${leadS.toFixed(2)} s from seeing to opening${leaving ? `, by ${leaving.count} presses you practised,` : ''} at ${written(speedMs, 'm/s', 1)}; pre-capture, where the body has it, gives them back`,
       },
       ...(subject.flat && depthM !== Infinity
         ? [

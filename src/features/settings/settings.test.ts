@@ -1,5 +1,5 @@
 import { DEMO_SHOOTS } from '@/demo';
-import { lightSeries, nearestMark, settingsCard } from '@/core';
+import { lightSeries, nearestMark, settingsCard, type Hand } from '@/core';
 import { withShot } from '@/answers/choose-shot';
 import { answerAt } from '@/answers/answer';
 import { cardOf } from '@/answers/report';
@@ -234,6 +234,33 @@ describe('what motion does', () => {
     expect(value('small-bird-flight', 'The wing beat in the frame')).toBe('7.2°');
     expect(value('served-ball', 'The turn in the frame')).toBe('14°');
     expect(value('field-player', 'Top of the jump')).toBeUndefined();
+  });
+  test('who has practised is told by their own hand: how early to press, and what a burst then has', () => {
+    const hand = (value: number, scatter: number): Hand => ({
+      count: 12,
+      bias: { value, low: value - 0.02, high: value + 0.02 },
+      scatter: { value: scatter, low: scatter, high: scatter },
+      sigma: { value: 0.2, low: 0.1, high: 0.3 },
+    });
+    const view = seen(larkmoor);
+    const { settings } = answerAt(view, larkmoor, evening).exposure;
+    const early = (practised?: Parameters<typeof focusPlan>[2]) =>
+      focusPlan(view, settings, practised).said.find(({ name }) => name === 'Press early by');
+    // A quarter second and a twentieth at 4 m/s; a fifth and a twentieth.
+    expect(early()?.value).toBe('1.2 m');
+    expect(early({ leaving: hand(0.2, 0.05) })?.value).toBe('1.0 m');
+    expect(early({ leaving: hand(0.2, 0.05) })?.why).toContain('by 12 presses you practised');
+    expect(early({ leaving: hand(-0.3, 0.05) })?.value).toBe('20 cm');
+    const jumper: Shoot = {
+      ...larkmoor,
+      marks: larkmoor.marks.map((mark) => ({ ...mark, subjectId: 'court-jump' })),
+    };
+    const top = (practised?: Parameters<typeof motionSaid>[2]) =>
+      motionSaid(seen(jumper), settings, practised).find(({ name }) => name === 'Top of the jump');
+    expect(top()?.why).not.toContain('practised');
+    expect(top({ jump: hand(0.15, 0.04) })?.why).toMatch(
+      /half a second, pressed 0\.\d\d s before you feel it, as you practised: 100 %$/,
+    );
   });
   test('a bird on its perch is waited for in focus; a runner is tracked', () => {
     const focus = (shoot: Shoot) => {

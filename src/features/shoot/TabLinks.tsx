@@ -1,4 +1,4 @@
-import { Link, Navigator, usePathname } from 'expo-router';
+import { Link, Navigator, usePathname, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from '@/ui/Text';
@@ -28,16 +28,28 @@ export function useTab<T extends string>(tabs: readonly StepTab<T>[]): T {
 /** The parts of a step, a press each. */
 export function TabLinks<T extends string>({
   step,
-  label,
-  tabs,
-  open,
-}: {
-  readonly step: StepId;
+  ...row
+}: Omit<TabRowProps<T>, 'hrefOf'> & { readonly step: StepId }) {
+  const { id } = useLooked('shoot').shoot;
+  const [first] = row.tabs;
+  return (
+    <TabRow
+      {...row}
+      hrefOf={(tab) => (tab === first?.id ? `/shoot/${id}/${step}` : `/shoot/${id}/${step}/${tab}`)}
+    />
+  );
+}
+
+interface TabRowProps<T extends string> {
   readonly label: string;
   readonly tabs: readonly StepTab<T>[];
   readonly open: T;
-}) {
-  const { id } = useLooked('shoot').shoot;
+  /** The address of a part. */
+  readonly hrefOf: (tab: T) => Href;
+}
+
+/** Parts that have addresses, side by side. */
+export function TabRow<T extends string>({ label, tabs, open, hrefOf }: TabRowProps<T>) {
   return (
     <View
       role="navigation"
@@ -47,12 +59,7 @@ export function TabLinks<T extends string>({
       {tabs.map((tab, i) => {
         const here = tab.id === open;
         return (
-          <Link
-            key={tab.id}
-            href={i === 0 ? `/shoot/${id}/${step}` : `/shoot/${id}/${step}/${tab.id}`}
-            replace
-            asChild
-          >
+          <Link key={tab.id} href={hrefOf(tab.id)} replace asChild>
             <Pressable
               role="link"
               {...(here && { 'aria-current': 'page' as const })}
