@@ -1,5 +1,5 @@
 import { expect, test } from './app';
-import { again, panPad, swingByMouse, triesOf, verdict } from './practice';
+import { again, goEvenly, panPad, swingByMouse, triesOf, verdict } from './practice';
 
 /** Pans followed by mouse, by finger, by keys and by the phone turned. */
 
@@ -33,31 +33,33 @@ test('a finger follows, a second one presses', { tag: '@once' }, async ({ page }
   const box = await panPad(page).boundingBox();
   if (!box) throw new Error('no pad');
   const client = await page.context().newCDPSession(page);
-  const y = box.y + box.height / 2;
+  const [x0, y] = [box.x + 40, box.y + box.height / 2];
+  const first = (x: number) => ({ x, y, id: 1 });
+  const second = { x: box.x + 20, y: box.y + 20, id: 2 };
   const send = (
     type: 'touchStart' | 'touchMove' | 'touchEnd',
-    touchPoints: { x: number; y: number; id: number }[],
-  ) => client.send('Input.dispatchTouchEvent', { type, touchPoints });
-  const x0 = box.x + 40;
-  const first = (x: number) => ({ x, y, id: 1 });
-  const roomPx = 0.85 * (390 - x0);
+    touchPoints: readonly { x: number; y: number; id: number }[],
+  ) => client.send('Input.dispatchTouchEvent', { type, touchPoints: [...touchPoints] });
   await send('touchStart', [first(x0)]);
-  const beganMs = Date.now();
-  let pressed = false;
-  for (;;) {
-    const forS = (Date.now() - beganMs) / 1000;
-    if (forS > 2.5) break;
-    const x = Math.min(388, x0 + (roomPx * forS) / 2.7);
-    if (!pressed && forS > 1.75) {
-      pressed = true;
-      await send('touchStart', [first(x), { x: box.x + 20, y: box.y + 20, id: 2 }]);
-      await send('touchEnd', [first(x)]);
-    } else await send('touchMove', [first(x)]);
-  }
+  let at = x0;
+  await goEvenly(
+    page,
+    { from: x0, to: x0 + 0.8 * (390 - x0) },
+    (x) => {
+      at = x;
+      void send('touchMove', [first(x)]);
+    },
+    () => {
+      void send('touchStart', [first(at), second]);
+      void send('touchEnd', [first(at)]);
+    },
+  );
   await send('touchEnd', []);
   await expect(again(page)).toBeVisible();
   await expect(page.getByText('Not pressed: judged as it passed the middle.')).toBeHidden();
-  expect(await triesOf(page)).toHaveLength(1);
+  const tries = await triesOf(page);
+  expect(tries).toHaveLength(1);
+  expect(Math.abs(tries[0]?.rateError ?? 9)).toBeLessThan(0.7);
 });
 
 test('keys: it sets out wrong, arrows set it right, and it counts for no hand', async ({
@@ -138,6 +140,6 @@ test('the phone turned is the camera', { tag: '@once' }, async ({ page }) => {
   await expect(again(page)).toBeVisible();
   const [made] = await triesOf(page);
   expect(made).toMatchObject({ kind: 'pan', by: 'turn' });
-  // 36° a second where the middle asks for 38.
-  expect(Math.abs(made?.rateError ?? 1)).toBeLessThan(0.35);
+  // 36° a second where the middle asks for 38; a phone held still would be off by 1. A busy machine sends by jerks.
+  expect(Math.abs(made?.rateError ?? 1)).toBeLessThan(0.6);
 });

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { setTimeout } from 'node:timers/promises';
 import { settle } from './app';
 import { keptText } from './kept';
 
@@ -23,25 +24,54 @@ export const triesOf = async (page: Page): Promise<readonly KeptTry[]> => {
   return text === null ? [] : (JSON.parse(text) as { tries: readonly KeptTry[] }).tries;
 };
 
-/** A mouse that goes evenly over the page, and presses by Space after a while. */
+/** Long enough for a subject to pass, and the time at which it is in the middle, seconds. */
+const LASTS_S = 2.5;
+const MIDDLE_S = 1.7;
+const EACH_MS = 8;
+
+/** A hand that goes evenly over the page whether the page keeps up or not, and presses on its way. */
+export async function goEvenly(
+  page: Page,
+  { from, to }: { readonly from: number; readonly to: number },
+  move: (x: number) => void,
+  press: () => void,
+): Promise<void> {
+  const beganMs = performance.now();
+  let pressed = false;
+  for (;;) {
+    const forS = (performance.now() - beganMs) / 1000;
+    if (forS > LASTS_S) break;
+    move(from + ((to - from) * forS) / LASTS_S);
+    if (!pressed && forS > MIDDLE_S) {
+      pressed = true;
+      press();
+    }
+    await setTimeout(EACH_MS);
+  }
+}
+
+/** A mouse that goes evenly over the page, and clicks. */
 export async function swingByMouse(page: Page): Promise<void> {
   const box = await panPad(page).boundingBox();
   if (!box) throw new Error('no pad');
-  const width = page.viewportSize()?.width ?? 0;
   const [x0, y] = [box.x + 40, box.y + box.height / 2];
-  const roomPx = 0.85 * (width - x0);
+  const client = await page.context().newCDPSession(page);
+  const send = (type: 'mouseMoved' | 'mousePressed', x: number) =>
+    void client.send('Input.dispatchMouseEvent', {
+      ...{ type, x, y, button: 'left', buttons: 1 },
+      ...(type === 'mousePressed' && { clickCount: 1 }),
+    });
   await page.mouse.move(x0, y);
   await page.mouse.down();
-  const beganMs = Date.now();
-  let pressed = false;
-  for (;;) {
-    const forS = (Date.now() - beganMs) / 1000;
-    if (forS > 2.5) break;
-    await page.mouse.move(x0 + (roomPx * forS) / 2.7, y);
-    if (!pressed && forS > 1.7) {
-      pressed = true;
-      await page.keyboard.press('Space');
-    }
-  }
+  let at = x0;
+  await goEvenly(
+    page,
+    { from: x0, to: x0 + 0.8 * ((page.viewportSize()?.width ?? 0) - x0) },
+    (x) => {
+      at = x;
+      send('mouseMoved', x);
+    },
+    () => send('mousePressed', at),
+  );
   await page.mouse.up();
 }

@@ -104,7 +104,7 @@ export function SwingPad({
             return true;
           }
           if (event.key !== ahead && event.key !== back) return false;
-          run?.nudge(event.key === ahead);
+          run?.nudge(event.timeStamp, event.key === ahead);
           return true;
         },
       };

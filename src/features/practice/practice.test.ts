@@ -88,13 +88,19 @@ describe('a run', () => {
   test('keys: it sets out too slow or too fast, and an arrow changes that', () => {
     const errorOf = (chance: number, nudges: number) => {
       const run = begun('keys', chance);
-      for (let i = 0; i < Math.abs(nudges); i += 1) run.nudge(nudges > 0);
+      for (let i = 0; i < Math.abs(nudges); i += 1) run.nudge(1000 + i, nudges > 0);
       return judged(played(run, () => undefined, 0))?.rateError ?? NaN;
     };
     expect(errorOf(0, 0)).toBeCloseTo(-0.12, 3);
     expect(errorOf(1, 0)).toBeCloseTo(0.12, 3);
     expect(errorOf(0, 4)).toBeCloseTo(0.04, 3);
     expect(errorOf(1, -4)).toBeCloseTo(-0.04, 3);
+    // Drawn but twice a second it goes no otherwise.
+    const seldom = begun('keys', 1);
+    for (let nowMs = 1000; nowMs < 3200; nowMs += 500) seldom.aim(nowMs);
+    seldom.press(3000);
+    const late = seldom.done(6000);
+    expect(late && judged(late)?.rateError).toBeCloseTo(0.12, 3);
     // Left alone the subject stays in a frame of 5° either way.
     const alone = played(begun('keys', 1), () => undefined, 0);
     const aside = alone.track.map(({ timeS, turnDeg }) => turnDeg - subjectAt(timeS).turnDeg);

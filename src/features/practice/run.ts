@@ -35,7 +35,7 @@ export interface Run {
   /** The camera was turned by so much. */
   readonly turn: (nowMs: number, byDeg: Aim) => void;
   /** A key makes it faster, or slower. */
-  readonly nudge: (faster: boolean) => void;
+  readonly nudge: (nowMs: number, faster: boolean) => void;
   readonly press: (nowMs: number) => void;
   /** Where the camera looks now. */
   readonly aim: (nowMs: number) => Aim;
@@ -86,12 +86,16 @@ export function beginRun({
   const note = (timeS: number, aim: Aim) => {
     if (timeS > last().timeS) track.push({ timeS, ...aim });
   };
+  /** A camera that keys steer goes on by itself, however seldom it is drawn. */
   const swingOn = (timeS: number) => {
     if (by !== 'keys') return;
-    const { turnDeg, timeS: lastS } = last();
-    const now = subjectAt(timeS);
-    const byDeg = (now.turnDeg - subjectAt(lastS).turnDeg) * (1 + keysOff);
-    note(timeS, { turnDeg: turnDeg + byDeg, upDeg: now.upDeg });
+    while (last().timeS < timeS) {
+      const { turnDeg, timeS: lastS } = last();
+      const nextS = Math.min(timeS, lastS + NOTED_EACH_S);
+      const next = subjectAt(nextS);
+      const byDeg = (next.turnDeg - subjectAt(lastS).turnDeg) * (1 + keysOff);
+      note(nextS, { turnDeg: turnDeg + byDeg, upDeg: next.upDeg });
+    }
   };
   return {
     by,
@@ -110,7 +114,8 @@ export function beginRun({
         upDeg: upDeg + byDeg.upDeg,
       });
     },
-    nudge: (faster) => {
+    nudge: (nowMs, faster) => {
+      swingOn(timeAt(nowMs));
       keysOff += (faster ? 1 : -1) * KEY_STEP;
     },
     press: (nowMs) => {
@@ -125,6 +130,7 @@ export function beginRun({
       const nowS = timeAt(nowMs);
       const over = pressedS === undefined ? PRESSED_BY_S : pressedS + THROUGH_S;
       if (nowS < Math.min(toS, over)) return undefined;
+      swingOn(nowS);
       const pressed = pressedS !== undefined;
       return { by, track: withRests(track, nowS), pressS: pressedS ?? 0, pressed };
     },

@@ -6,7 +6,7 @@ type Asking = typeof DeviceMotionEvent & { requestPermission?: () => Promise<str
 
 const PATIENCE_MS = 3000;
 /** A sensor that was silent for longer has not been turned meanwhile. */
-const LONGEST_GAP_S = 0.1;
+const LONGEST_GAP_S = 0.25;
 
 /** One reading: rates about the phone's own axes, degrees a second, and which way gravity pulls along them. */
 export interface Turning {
