@@ -330,7 +330,7 @@ test(
     const first = page.getByRole('list', { name: 'Shoots' }).getByRole('listitem').first();
     await expect(first).toContainText(/^Larkmoor, evening hockeyIn \d+ daysFriday 16 April 2027/);
     await expect(first).toContainText('demo');
-    await expect(first).toContainText(/All settled|Unsettled: /);
+    await expect(first).toContainText(/Shots, place, kit and day settled|Unsettled: /);
     await page.getByRole('button', { name: 'Remove the demo' }).click();
     await expect(page.getByRole('listitem')).toHaveCount(0);
     await page.getByRole('button', { name: 'Bring back the demo' }).click();

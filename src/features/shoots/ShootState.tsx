@@ -9,6 +9,8 @@ import { useShootsOnceRead } from '@/records/queries';
 import { clockOf } from '@/records/times';
 import { Text } from '@/ui/Text';
 
+const SETTLED = 'Shots, place, kit and day settled';
+
 /** What is unsettled of a shoot to come, or what came of a past one: read behind the list, whole. */
 export function ShootState({ id, past }: { readonly id: string; readonly past: boolean }) {
   const { data } = useShootsOnceRead(demoShoots);
@@ -24,7 +26,8 @@ export function ShootState({ id, past }: { readonly id: string; readonly past: b
     const lacks = Object.values(stepStates(shoot)).flatMap((state) =>
       state.state === 'lacking' ? [lackInWords(state.lack, clock)] : [],
     );
-    const unsettled = lacks.length === 0 ? 'All settled' : `Unsettled: ${lacks.join('; ')}`;
+    // The light of the dials is not asked here: it is looked through when the shoot is open.
+    const unsettled = lacks.length === 0 ? SETTLED : `Unsettled: ${lacks.join('; ')}`;
     const guesses = guessesInShort(shoot);
     return guesses ? `${lacks.length > 0 ? `${unsettled}. ` : ''}${guesses}` : unsettled;
   }, [shoot, past]);

@@ -165,16 +165,16 @@ export function ShootsScreen() {
         <Behind>{shoots ? <SafeKeeping shoots={shoots} onRefused={setRefused} /> : null}</Behind>
       </ScrollView>
       <View className="mx-auto w-full max-w-[760px] flex-row flex-wrap gap-3 border-t border-ink p-3">
-        <View className="min-w-fit sm:flex-1">
+        <View className="min-w-fit flex-1">
           <Button
             label="Import"
             onPress={() => void chooseFile('.json,application/json').then(setFile)}
           />
         </View>
-        <View className="min-w-fit sm:flex-1">
+        <View className="min-w-fit flex-1">
           <Button label="Quick answer" onPress={() => router.navigate('/quick')} />
         </View>
-        <View className="min-w-fit sm:flex-1">
+        <View className="min-w-fit flex-1">
           <Button label="Practice" onPress={() => router.navigate('/practice')} />
         </View>
         <View className="min-w-fit flex-1">
