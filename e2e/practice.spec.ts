@@ -67,10 +67,20 @@ test('a moment: pressed, told how late, and what a burst would have had', async 
   });
   await page.goto('/practice/moment');
   const what = pad(page, /press when it happens/);
+  // It comes 1.3 s and a fifth of 1.8 after it began. A press from outside comes as late as a busy machine lets it.
+  await what.evaluate((button) =>
+    button.addEventListener(
+      'keydown',
+      () =>
+        setTimeout(
+          () => button.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true })),
+          1660,
+        ),
+      { once: true },
+    ),
+  );
   await what.focus();
   await page.keyboard.press('Enter');
-  await page.waitForTimeout(1700);
-  await page.keyboard.press('Space');
   await expect(again(page)).toBeVisible();
   await expect(verdict(page)).toHaveText(/(On it|late|early)/);
   await expect(
@@ -78,7 +88,7 @@ test('a moment: pressed, told how late, and what a burst would have had', async 
   ).toHaveCount(4);
   const [made] = await triesOf(page);
   expect(made?.kind).toBe('moment');
-  expect(Math.abs(made?.lateS ?? 1)).toBeLessThan(0.5);
+  expect(Math.abs(made?.lateS ?? 1)).toBeLessThan(0.3);
   // Let pass, nothing is noted.
   await again(page).click();
   await what.focus();
@@ -122,9 +132,7 @@ test(
     await expect(page.getByText(/^At what time was this taken\? Look at the /)).toBeVisible();
     await page.getByRole('button', { name: '1/250', exact: true }).click();
     await expect(verdict(page)).toHaveText(/^(Right: 1\/250|\d stops? too (slow|fast): 1\/\d+)\.$/);
-    await expect(page.getByRole('region', { name: 'Your answers' })).toContainText(
-      'of the last 1 within a stop',
-    );
+    await expect(page.getByRole('region', { name: 'Your answers' })).toContainText('1 answer: ');
     await page.getByRole('button', { name: 'Next' }).click();
     await page.getByRole('radio', { name: 'Slowest that holds' }).click();
     await expect(page.getByText(/^Which is the slowest time that still leaves the /)).toBeVisible();
@@ -152,9 +160,7 @@ test('a frame too dark is brought right by thumbs on the dials', async ({ page }
   await expect(verdict(page)).toHaveText('Right, within a third of a stop.');
   await expect(page.getByText(/^The plan sets 1\//)).toBeVisible();
   await page.getByRole('button', { name: 'Next' }).click();
-  await expect(page.getByRole('region', { name: 'Your dials' })).toContainText(
-    '1 of the last 1 right',
-  );
+  await expect(page.getByRole('region', { name: 'Your dials' })).toContainText('1 try: 1 right');
 });
 
 test('light is read off a picture', { tag: '@once' }, async ({ page }) => {

@@ -51,6 +51,11 @@ const NAMED: Readonly<Record<string, (page: Page) => readonly Locator[]>> = {
   ],
   day: (page) => [region(page, 'Day').getByRole('heading'), part(page, 'Rules')],
   log: (page) => [region(page, 'What came of it').getByRole('heading'), part(page, 'Taught')],
+  practice: (page) => [
+    region(page, 'Warm-up').getByRole('listitem').first(),
+    part(page, 'Pan'),
+    part(page, 'Stand'),
+  ],
 };
 
 /** What a wide screen shows between the step's work and the whole answer. */
@@ -62,7 +67,8 @@ const MIDDLE: Readonly<Record<string, (page: Page) => Locator>> = {
   kit: (page) => page.getByRole('img', { name: /^Ground plan/ }),
 };
 
-/** What stands at the foot of every step but the log: answer, hours, way. */
+/** What stands at the foot of every step but these two, where nothing hangs on the hour: answer, hours, way. */
+const WITHOUT_ANSWER = ['log', 'practice'];
 const foot = (page: Page) => [
   region(page, 'Answer').getByRole('button'),
   timeSlider(page),
@@ -104,7 +110,9 @@ for (const shoot of SHOOTS) {
         await openStep(page, shoot, step);
         const wanted = [
           ...named(page),
-          ...(step === 'log' ? [page.getByRole('navigation', { name: 'Steps' })] : foot(page)),
+          ...(WITHOUT_ANSWER.includes(step)
+            ? [page.getByRole('navigation', { name: 'Steps' })]
+            : foot(page)),
         ];
         for (const [width, height] of PHONES) {
           await page.setViewportSize({ width, height });

@@ -1,8 +1,9 @@
 import type { Page } from '@playwright/test';
+import { keepText } from '../e2e/kept';
+import { KEY } from '../e2e/practice';
 
 /** Practice as it looks after some days: a made-up hand's swings, a pan on its way and its frame, a moment, a smear, stops. */
 
-const KEY = 'bright-perch/practice';
 /** Rate errors of a made-up hand, a little slow. */
 const ERRORS = [
   -0.14, -0.02, 0.06, -0.11, -0.05, 0.03, -0.08, 0.01, -0.1, -0.03, 0.05, -0.06, -0.01, -0.07, 0.02,
@@ -18,24 +19,6 @@ const practised = (): string =>
       ...{ rateError, lost: false, sharp: Math.abs(rateError) < 0.06 },
     })),
   });
-
-const keep = (page: Page, text: string) =>
-  page.evaluate(
-    ([key, value]) =>
-      new Promise<void>((resolve, reject) => {
-        const opening = indexedDB.open('bright-perch');
-        opening.onerror = () => reject(opening.error);
-        opening.onsuccess = () => {
-          const store = opening.result.transaction('entries', 'readwrite').objectStore('entries');
-          const put = store.put(value, key);
-          put.onsuccess = () => {
-            opening.result.close();
-            resolve();
-          };
-        };
-      }),
-    [KEY, text] as const,
-  );
 
 /** A frame without a graphics card. */
 const FRAME_MS = 9000;
@@ -54,7 +37,7 @@ export async function practiceShots(page: Page, base: string): Promise<readonly 
   await page.goto(`${base}/practice`);
   await page.getByRole('region', { name: 'Warm-up' }).waitFor();
   await page.waitForTimeout(500);
-  await keep(page, practised());
+  await keepText(page, KEY, practised());
   await page.reload();
   await page.getByRole('region', { name: 'Warm-up' }).waitFor();
   await shoot();

@@ -5,6 +5,7 @@ import {
   following,
   halfCircle,
   PAN_LADDER_S,
+  PAN_SHARP_CIRCLES,
   pan,
   partTrack,
   point3,
@@ -89,7 +90,6 @@ export function crossingOf(view: View): Crossing | undefined {
 /** A swing whose subject was further from the middle than half of the frame, or that went its own way. No source. */
 const LOST_OFF_SHARE = 0.5;
 const LOST_ERROR = 0.6;
-const SHARP_CIRCLES = 2;
 
 export interface PanJudged {
   readonly shutterS: number;
@@ -124,7 +124,13 @@ export function judgedPan(
     offMm(off.turnDeg) > LOST_OFF_SHARE * widthMm ||
     offMm(off.upDeg) > LOST_OFF_SHARE * heightMm;
   const smearCircles = (streakMm * Math.abs(rateError)) / cocMm;
-  return { shutterS, streakMm, smearCircles, lost, sharp: !lost && smearCircles <= SHARP_CIRCLES };
+  return {
+    shutterS,
+    streakMm,
+    smearCircles,
+    lost,
+    sharp: !lost && smearCircles <= PAN_SHARP_CIRCLES,
+  };
 }
 
 /** A view as it is panned, whatever the shot in hand asks for. */

@@ -1,4 +1,12 @@
-import { alongBearing, apexWindow, point3, type Figure, type Point3, type Scene } from '@/core';
+import {
+  alongBearing,
+  apexWindow,
+  GRAVITY_MS2,
+  point3,
+  type Figure,
+  type Point3,
+  type Scene,
+} from '@/core';
 import type { MomentKind } from '@/records/practice';
 import type { View } from './view';
 
@@ -21,7 +29,6 @@ export interface Happening {
 
 type Way = Pick<Happening, 'movedAt' | 'ballsAt'>;
 
-const G = 9.80665;
 const NOTHING_FLIES = () => [];
 
 /** One waits at least so long, and up to this much longer: nobody knows when it comes. */
@@ -37,9 +44,9 @@ export const HANGS_MS = 0.5;
 
 /** Somebody crouches, jumps, and hangs at the top. */
 function jump(): Way {
-  const upS = Math.sqrt((2 * JUMP_M) / G);
+  const upS = Math.sqrt((2 * JUMP_M) / GRAVITY_MS2);
   const heightM = (timeS: number): number => {
-    if (Math.abs(timeS) <= upS) return JUMP_M - (G * timeS ** 2) / 2;
+    if (Math.abs(timeS) <= upS) return JUMP_M - (GRAVITY_MS2 * timeS ** 2) / 2;
     const beforeS = -upS - timeS;
     return beforeS > 0 && beforeS < CROUCH_S
       ? -CROUCH_M * Math.sin((Math.PI * beforeS) / CROUCH_S)

@@ -4,7 +4,9 @@ import {
   pan,
   pressEarly,
   rungAfter,
+  Z,
   type Hand,
+  type Level,
   type Rate,
 } from '@/core';
 import { figureOf } from '@/presets/subject-figures';
@@ -109,12 +111,8 @@ export function oddsOf(
 /** How a hand in the field differs from the same at home, before it is known: some 40 % either way. No source. */
 const FIELD_DIFFERS_LOG = 0.35;
 
-/** Two-sided 95 % and 90 % of the normal distribution. */
-const HALF_95 = 1.96;
-const HALF_90 = 1.645;
-
-const logSd = ({ low, high }: Pick<Rate, 'low' | 'high'>, half: number): number =>
-  Math.max(0.02, (Math.log(high) - Math.log(low)) / (2 * half));
+const logSd = ({ low, high }: Pick<Rate, 'low' | 'high'>, level: Level): number =>
+  Math.max(0.02, (Math.log(high) - Math.log(low)) / (2 * Z[level]));
 
 /** What a plan reckons with: practice, set right by what the field showed. */
 export interface PanReckoned {
@@ -138,11 +136,11 @@ export function panReckoned(
       ? [
           {
             log: Math.log(practised.hand.sigma.value),
-            sd: Math.hypot(logSd(practised.hand.sigma, HALF_90), FIELD_DIFFERS_LOG),
+            sd: Math.hypot(logSd(practised.hand.sigma, 0.9), FIELD_DIFFERS_LOG),
           },
         ]
       : []),
-    ...(field ? [{ log: Math.log(field.rate), sd: logSd(field, HALF_95) }] : []),
+    ...(field ? [{ log: Math.log(field.rate), sd: logSd(field, 0.95) }] : []),
   ];
   if (known.length === 0) return undefined;
   const weights = known.map(({ sd }) => 1 / sd ** 2);
@@ -238,3 +236,9 @@ export const standTries = ({ tries }: Practice): readonly StandTry[] =>
 const AS_GOOD = 0.1;
 export const asGood = ({ score, best }: Pick<StandTry, 'score' | 'best'>): boolean =>
   best - score <= AS_GOOD;
+
+/** An answer on the bench that is as good as can be read off a smear. */
+export const withinAStop = ({ offStops }: Pick<BenchTry, 'offStops'>): boolean =>
+  Math.abs(offStops) <= 1;
+
+export const readRight = ({ offSteps }: Pick<EyeTry, 'offSteps'>): boolean => offSteps === 0;

@@ -1,6 +1,6 @@
 import { createEmptyCard, fsrs, Rating, type Card } from 'ts-fsrs';
 import type { Shot } from '@/records/brief';
-import { asGood } from './practised';
+import { asGood, readRight, withinAStop } from './practised';
 import type { Practice, Try } from '@/records/practice';
 
 /**
@@ -31,11 +31,11 @@ export function outcomeOf(made: Try): { readonly drill: WarmUpId; readonly good:
     case 'moment':
       return { drill: 'moment', good: Math.abs(made.lateS) <= NEAR_MOMENT_S };
     case 'bench':
-      return { drill: 'blur', good: Math.abs(made.offStops) <= 1 };
+      return { drill: 'blur', good: withinAStop(made) };
     case 'stops':
       return { drill: 'stops', good: made.right };
     case 'eye':
-      return { drill: 'eye', good: made.offSteps === 0 };
+      return { drill: 'eye', good: readRight(made) };
     case 'stand':
       return { drill: 'stand', good: asGood(made) };
   }

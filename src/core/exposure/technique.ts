@@ -1,5 +1,5 @@
 import { above, oneOf } from '../check';
-import { pan, type Pan } from '../motion/pan';
+import { pan, PAN_SHARP_CIRCLES, type Pan } from '../motion/pan';
 import type { ImageRates } from '../motion/rates';
 import type { Following, Motion } from '../motion/smear';
 import type { MovingPart, MovingSubject } from '../motion/subject';
@@ -62,7 +62,6 @@ const PAN_CHANCE_SIGMAS = 0.430_727_3;
 const BLUR_OVER_HANDS = 4;
 /** What crosses less of the sight than this, 30°, comes at one: there is nothing to pan. */
 const PAN_LEAST_CROSSING = 0.5;
-const SHARP_CIRCLES = 2;
 /** Between plays people walk; for a portrait they all but stand. Metres a second, no source. */
 const BETWEEN_PLAYS_MS = 1.4;
 const PORTRAIT_MS = 0.3;
@@ -171,7 +170,7 @@ const kept = (shutterS: number, by: 'pan' | 'streak' | 'chosen'): PictureTimes =
 function panS(picture: PreparedPicture, rates: ImageRates, lens: TimesLens): number {
   const spreadMmS = lens.imageMm * rates.courseRadS * picture.panSigma;
   const likelyS =
-    spreadMmS > 0 ? (SHARP_CIRCLES * lens.circleMm) / (PAN_CHANCE_SIGMAS * spreadMmS) : Infinity;
+    spreadMmS > 0 ? (PAN_SHARP_CIRCLES * lens.circleMm) / (PAN_CHANCE_SIGMAS * spreadMmS) : Infinity;
   const slowestS = Math.min(PAN_LADDER_S.at(-1) as number, BLUR_OVER_HANDS * lens.shakeS);
   return nearestMark('shutter', Math.min(likelyS, slowestS), 'down').value;
 }

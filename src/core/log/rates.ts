@@ -2,8 +2,6 @@ import { above, atLeast, nonEmpty, within } from '../check';
 import { Z } from '../quantity/quantiles';
 import { erf } from '../quantity/special';
 
-const Z_95 = Z[0.95];
-
 export interface Rate {
   readonly rate: number;
   readonly low: number;
@@ -18,7 +16,7 @@ export interface Rate {
 export function wilsonInterval({
   successes,
   trials,
-  z = Z_95,
+  z = Z[0.95],
 }: {
   readonly successes: number;
   readonly trials: number;
@@ -93,7 +91,7 @@ export function panSigma({ frames, cocMm = 0.03 }: Judged): number {
 }
 
 /** Half of the 95 % point of chi-squared with one degree of freedom. */
-const LIKELIHOOD_DROP = (Z_95 * Z_95) / 2;
+const LIKELIHOOD_DROP = Z[0.95] ** 2 / 2;
 
 /**
  * The sigma with its 95 % interval: where the likelihood has fallen by half of chi-squared's 95 %

@@ -9,11 +9,20 @@ export {
 export {
   apexWindow,
   burst,
+  GRAVITY_MS2,
   rollingShutterSkew,
   rollingShutterStretch,
   wingTipSpeed,
 } from './moment';
-export { framesForNineInTen, pan, panArc, type Pan, type PanArc, type PanRequest } from './pan';
+export {
+  framesForNineInTen,
+  pan,
+  panArc,
+  PAN_SHARP_CIRCLES,
+  type Pan,
+  type PanArc,
+  type PanRequest,
+} from './pan';
 export { imageScale, projector, type Camera } from './projection';
 export { burstOverCycles, passingStreak, timeInFocus, turnDuring } from './rhythm';
 export {

@@ -1,7 +1,8 @@
 import { above, atLeast, within } from '../check';
 import { toDegrees } from '../quantity/angles';
 
-const GRAVITY_MS2 = 9.80665;
+/** Standard gravity. Source: CGPM 1901. */
+export const GRAVITY_MS2 = 9.80665;
 
 /**
  * How long a jump hangs: the time around its top within which it rises or falls slower than

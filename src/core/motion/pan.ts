@@ -7,7 +7,7 @@ import { erf } from '../quantity/special';
 /** Circle of confusion in mm for full frame where none is given. Common practice. */
 const FULL_FRAME_COC_MM = 0.03;
 /** Blur of the tracked subject that still counts as sharp, in circles of confusion. */
-const SHARP_CIRCLES = 2;
+export const PAN_SHARP_CIRCLES = 2;
 
 /** How sure one wants to be of a sharp frame when counting frames. */
 const WANTED_CHANCE = 0.9;
@@ -74,7 +74,7 @@ export function pan({
   const rateRadS = (speedMs * closestM) / distanceM ** 2;
   const streakMm = imageDistanceMm(focalMm, distanceM) * rateRadS * shutterS;
   const spreadMm = streakMm * skillSigma;
-  const sharpChance = spreadMm > 0 ? erf((SHARP_CIRCLES * cocMm) / (spreadMm * Math.SQRT2)) : 1;
+  const sharpChance = spreadMm > 0 ? erf((PAN_SHARP_CIRCLES * cocMm) / (spreadMm * Math.SQRT2)) : 1;
   return {
     rateDegS: toDegrees(rateRadS),
     streakMm,

@@ -13,3 +13,4 @@ export {
   type ScaleKind,
 } from './scales';
 export { fullCircle, halfCircle } from './angles';
+export { Z, type Level } from './quantiles';

@@ -1,8 +1,8 @@
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback } from 'react';
 import type { FrameSize } from '@/figures/frame/size';
 import { useInks } from '@/ui/theme';
 import { BEATS, BEAT_S, lateOnBeat } from './beat';
-import { isPressKey, LivePad, type Live, type Surface } from './LivePad';
+import { LivePad, pressedBy, useNow, type Live, type Surface } from './LivePad';
 
 /** A mark that meets a line on an even beat: how late presses are there is the device’s own delay. */
 export function BeatPad({
@@ -14,10 +14,7 @@ export function BeatPad({
   readonly onDone: (lateS: number | undefined) => void;
 }) {
   const inks = useInks();
-  const done = useRef(onDone);
-  useEffect(() => {
-    done.current = onDone;
-  });
+  const done = useNow(onDone);
   const make = useCallback(
     ({ canvas, pen, go }: Surface): Live => {
       let atMs: number | undefined;
@@ -52,15 +49,10 @@ export function BeatPad({
           presses.length = 0;
           return false;
         },
-        onDown: (event) => press(event.timeStamp),
-        onKey: (event) => {
-          if (!isPressKey(event)) return false;
-          if (!event.repeat) press(event.timeStamp);
-          return true;
-        },
+        ...pressedBy(press),
       };
     },
-    [inks],
+    [inks, done],
   );
   return (
     <LivePad

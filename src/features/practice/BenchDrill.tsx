@@ -9,7 +9,7 @@ import {
   questionOf,
   type Question,
 } from '@/answers/blur-bench';
-import { benchTries } from '@/answers/practised';
+import { benchTries, withinAStop } from '@/answers/practised';
 import { formatShutter, DELIVERED_LONG_SIDE_PX, type Scene } from '@/core';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import { gradeInWords, metres } from '@/features/shoot/words';
@@ -18,12 +18,15 @@ import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { TwoFrames } from '@/figures/frame/TwoFrames';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
 import { askedInWords, benchInWords, leaningInWords } from './bench-words';
 import { chancesNow, useBenchAtHome, usePractice, type Rehearsal } from './rehearsal';
+import { SoFar } from './SoFar';
 
 const SAMPLES = 64;
+/** Further off is drawn at the chart's edge. */
+const MOST_STOPS = 4;
 const TASKS = [
   { value: 'name', label: 'Name the time' },
   { value: 'hold', label: 'Slowest that holds' },
@@ -161,7 +164,7 @@ function Asked({
           <Button label="Next" kind="primary" onPress={next} />
         </View>
       )}
-      <SoFar task={task} />
+      <YourAnswers task={task} />
     </Frame>
   );
 }
@@ -174,17 +177,19 @@ function near(scene: Scene, { part }: Question, size: FrameSize): Scene {
   return loupeOn(scene, part, size, Math.max(widthMm, heightMm) / DELIVERED_LONG_SIDE_PX);
 }
 
-function SoFar({ task }: { readonly task: Question['task'] }) {
+function YourAnswers({ task }: { readonly task: Question['task'] }) {
   const { practice } = usePractice();
   const tries = practice ? benchTries(practice, task) : [];
-  if (tries.length === 0) return null;
-  const near = tries.filter(({ offStops }) => Math.abs(offStops) <= 1).length;
+  const leaning = leaningInWords(tries.map(({ offStops }) => offStops));
   return (
-    <View role="region" aria-label="Your answers" className="gap-1">
-      <Heading level={3}>Your answers</Heading>
-      <Text>
-        {`${near} of the last ${tries.length} within a stop. ${leaningInWords(tries.map(({ offStops }) => offStops))}`}
-      </Text>
-    </View>
+    <SoFar
+      name="Your answers"
+      tries={tries.map((made) => ({ off: made.offStops, good: withinAStop(made) }))}
+      counted={{ one: 'answer', many: 'answers', good: 'within a stop' }}
+      ends={[-MOST_STOPS, MOST_STOPS]}
+      nameOf={(off) => (off === 0 ? 'right' : off > 0 ? 'slow' : 'fast')}
+    >
+      {leaning === '' ? null : <Text>{leaning}</Text>}
+    </SoFar>
   );
 }

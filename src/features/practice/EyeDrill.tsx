@@ -2,18 +2,21 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ballOf } from '@/answers/answer';
 import { EYE_TASKS, eyeOff, eyeQuestion, type EyeQuestion } from '@/answers/eye-drill';
-import { eyeTries } from '@/answers/practised';
+import { eyeTries, readRight } from '@/answers/practised';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import { lightInWords } from '@/features/shoot/words';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
 import { EYE_ASKS, eyeChoices, eyeInWords } from './eye-words';
 import { usePractice, type Rehearsal } from './rehearsal';
+import { SoFar } from './SoFar';
 
 const SAMPLES = 32;
+/** Further off is drawn at the chart's edge. */
+const MOST_STEPS = 3;
 /** Hours about the minute that is looked at, either way. */
 const ABOUT_MS = 6 * 3_600_000;
 
@@ -123,21 +126,21 @@ function Asked({
           <Button label="Next" kind="primary" onPress={next} />
         </View>
       )}
-      <SoFar />
+      <YourEye />
     </Frame>
   );
 }
 
-function SoFar() {
+function YourEye() {
   const { practice } = usePractice();
   const tries = practice ? eyeTries(practice) : [];
-  if (tries.length === 0) return null;
   return (
-    <View role="region" aria-label="Your eye" className="gap-1">
-      <Heading level={3}>Your eye</Heading>
-      <Text>
-        {`${tries.filter(({ offSteps }) => offSteps === 0).length} of the last ${tries.length} right.`}
-      </Text>
-    </View>
+    <SoFar
+      name="Your eye"
+      tries={tries.map((made) => ({ off: made.offSteps, good: readRight(made) }))}
+      counted={{ one: 'answer', many: 'answers', good: 'right' }}
+      ends={[0, MOST_STEPS]}
+      nameOf={(off) => (off === 0 ? 'right' : `${off} off`)}
+    />
   );
 }

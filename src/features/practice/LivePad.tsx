@@ -108,6 +108,25 @@ export function LivePad({
   );
 }
 
+/** A pad that is only pressed: by finger, mouse, or key. */
+export const pressedBy = (press: (nowMs: number) => void): Pick<Live, 'onDown' | 'onKey'> => ({
+  onDown: (event) => press(event.timeStamp),
+  onKey: (event) => {
+    if (!isPressKey(event)) return false;
+    if (!event.repeat) press(event.timeStamp);
+    return true;
+  },
+});
+
+/** What is called when a run is over, as it is by then. */
+export function useNow<T>(value: T): { readonly current: T } {
+  const now = useRef(value);
+  useEffect(() => {
+    now.current = value;
+  });
+  return now;
+}
+
 /** Whether a key is one that begins and presses. */
 export const isPressKey = ({ key }: KeyboardEvent): boolean => key === 'Enter' || key === ' ';
 

@@ -12,11 +12,10 @@ import type { Scene } from '@/core';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import { sizeOf } from '@/figures/frame/size';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
-import { TriesChart } from '@/figures/TriesChart';
 import type { MomentKind } from '@/records/practice';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import { BeatPad } from './BeatPad';
 import type { DrillProps } from './drill-frame';
 import {
@@ -29,9 +28,12 @@ import {
 } from './moment-words';
 import { MomentPad, type Pressed } from './MomentPad';
 import { useMomentAtHome, usePractice } from './rehearsal';
+import { SoFar } from './SoFar';
 
 const SAMPLES = 48;
 const MOST_LATE_S = 0.3;
+/** So many of the last are drawn. */
+const RECENT = 30;
 /** A burst that is looked at. */
 const BURST_S = 0.5;
 const PRE_CAPTURE_S = 0.5;
@@ -209,29 +211,18 @@ function Verdict({
 /** How late the hand is, and what burst makes up for it. */
 function Skill({ kind, fps }: { readonly kind: MomentKind; readonly fps: number }) {
   const { practice } = usePractice();
-  const [widthPx, setWidthPx] = useState(0);
-  if (!practice) return null;
-  const tries = momentTries(practice, kind).slice(-30);
-  const hand = momentPractised(practice, kind);
-  if (tries.length === 0) return null;
+  const tries = practice ? momentTries(practice, kind).slice(-RECENT) : [];
+  const hand = practice && momentPractised(practice, kind);
   return (
-    <View
-      role="region"
-      aria-label="Your presses"
-      className="gap-2"
-      onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
+    <SoFar
+      name="Your presses"
+      tries={tries.map(({ lateS, good }) => ({ off: lateS, good }))}
+      counted={{ one: 'press', many: 'presses', good: 'on the moment' }}
+      ends={[-MOST_LATE_S, MOST_LATE_S]}
+      nameOf={(off) => (off === 0 ? 'on it' : off > 0 ? 'late' : 'early')}
+      lies={hand?.bias}
+      ofHand
     >
-      <Heading level={3}>Your presses</Heading>
-      {widthPx > 0 ? (
-        <TriesChart
-          widthPx={widthPx}
-          offs={tries.map(({ lateS, good }) => ({ off: lateS, good }))}
-          most={MOST_LATE_S}
-          nameOf={(off) => (off === 0 ? 'on it' : off > 0 ? 'late' : 'early')}
-          label={`${tries.length} presses: ${tries.filter(({ good }) => good).length} on the moment`}
-          {...(hand && { mean: hand.bias.value })}
-        />
-      ) : null}
       {hand ? (
         <>
           <Text>{lateHandInWords(hand)}</Text>
@@ -246,6 +237,6 @@ function Skill({ kind, fps }: { readonly kind: MomentKind; readonly fps: number 
           {`${tries.length} of ${FEWEST_TRIES} presses before your hand can be told.`}
         </Text>
       )}
-    </View>
+    </SoFar>
   );
 }

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback } from 'react';
 import { figureThen, happening, type Happening } from '@/answers/moments';
 import type { View } from '@/answers/view';
 import type { Scene } from '@/core';
@@ -7,7 +7,7 @@ import { drawLineView } from '@/figures/frame/line-view';
 import type { FrameSize } from '@/figures/frame/size';
 import type { MomentKind } from '@/records/practice';
 import { useInks } from '@/ui/theme';
-import { buzz, isPressKey, LivePad, type Live, type Surface } from './LivePad';
+import { buzz, LivePad, pressedBy, useNow, type Live, type Surface } from './LivePad';
 
 export interface Pressed {
   readonly what: Happening;
@@ -32,10 +32,7 @@ export function MomentPad({
   readonly onDone: (pressed: Pressed) => void;
 }) {
   const inks = useInks();
-  const done = useRef(onDone);
-  useEffect(() => {
-    done.current = onDone;
-  });
+  const done = useNow(onDone);
   const make = useCallback(
     ({ canvas, pen, go }: Surface): Live => {
       const paper = paperOf(inks);
@@ -71,15 +68,10 @@ export function MomentPad({
           done.current({ what, ...(pressS !== undefined && { pressS }) });
           return false;
         },
-        onDown: (event) => press(event.timeStamp),
-        onKey: (event) => {
-          if (!isPressKey(event)) return false;
-          if (!event.repeat) press(event.timeStamp);
-          return true;
-        },
+        ...pressedBy(press),
       };
     },
-    [kind, view, scene, inks],
+    [kind, view, scene, inks, done],
   );
   return <LivePad size={size} label={label} make={make} />;
 }

@@ -9,22 +9,22 @@ import {
   type Crossing,
   type PanJudged,
 } from '@/answers/crossing';
-import { nextRungS, oddsOf, panPractised, triesAt } from '@/answers/practised';
+import { FEWEST_TRIES, nextRungS, oddsOf, panPractised, triesAt } from '@/answers/practised';
 import { formatShutter, judgeSwing, panArc, type Scene, type CameraSwing } from '@/core';
 import { settingsInWords } from '@/features/shoot/exposure-words';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
-import { metres } from '@/features/shoot/words';
+import { metres, percent } from '@/features/shoot/words';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { TwoFrames } from '@/figures/frame/TwoFrames';
 import type { FrameSize } from '@/figures/frame/size';
-import { TriesChart } from '@/figures/TriesChart';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
 import { handInWords, oddsInWords, swingAdvice, swingInWords } from './pan-words';
 import { usePractice, type Rehearsal } from './rehearsal';
 import type { Swung } from './run';
+import { SoFar } from './SoFar';
 import { SwingPad } from './SwingPad';
 import { hearTurning, type HeardTurn } from './turning';
 
@@ -32,6 +32,8 @@ import { hearTurning, type HeardTurn } from './turning';
 const SAMPLES = 64;
 /** Beyond this a swing is drawn at the chart's edge. */
 const MOST_OFF = 0.4;
+/** So many of the last are drawn. */
+const RECENT = 30;
 const BY_LADDER = 'ladder';
 
 interface Result {
@@ -281,28 +283,18 @@ function Skill({
   readonly shutterS: number;
 }) {
   const { practice } = usePractice();
-  const [widthPx, setWidthPx] = useState(0);
-  const tries = practice ? triesAt(practice, view).slice(-30) : [];
+  const tries = practice ? triesAt(practice, view).slice(-RECENT) : [];
   const practised = practice ? panPractised(practice) : undefined;
-  if (tries.length === 0) return null;
   return (
-    <View
-      role="region"
-      aria-label="Your swings"
-      className="gap-2"
-      onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
+    <SoFar
+      name="Your swings"
+      tries={tries.map(({ rateError, sharp }) => ({ off: rateError, good: sharp }))}
+      counted={{ one: 'swing at this', many: 'swings at this', good: 'sharp' }}
+      ends={[-MOST_OFF, MOST_OFF]}
+      nameOf={(off) => (off === 0 ? 'even' : `${off > 0 ? '+' : '−'}${percent(Math.abs(off))}`)}
+      lies={practised?.hand.bias}
+      ofHand
     >
-      <Heading level={3}>Your swings</Heading>
-      {widthPx > 0 ? (
-        <TriesChart
-          widthPx={widthPx}
-          offs={tries.map(({ rateError, sharp }) => ({ off: rateError, good: sharp }))}
-          most={MOST_OFF}
-          nameOf={(off) => (off === 0 ? 'even' : `${off > 0 ? '+' : '−'}${Math.abs(off) * 100} %`)}
-          label={`${tries.length} swings at this: ${tries.filter(({ sharp }) => sharp).length} sharp`}
-          {...(practised && { mean: practised.hand.bias.value })}
-        />
-      ) : null}
       {practised ? (
         <>
           <Text>{handInWords(practised)}</Text>
@@ -320,10 +312,10 @@ function Skill({
         </>
       ) : (
         <Text kind="small" ink="quiet">
-          {`${tries.length} of 8 swings before your hand can be told. What keys steered is not counted.`}
+          {`${tries.length} of ${FEWEST_TRIES} swings before your hand can be told. What keys steered is not counted.`}
         </Text>
       )}
-    </View>
+    </SoFar>
   );
 }
 

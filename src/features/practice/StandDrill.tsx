@@ -21,9 +21,10 @@ import { clockOf } from '@/records/times';
 import { requestSearch } from '@/workers/search-client';
 import { Button } from '@/ui/Button';
 import { Picker } from '@/ui/Picker';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
 import { usePractice, type Rehearsal } from './rehearsal';
+import { SoFar } from './SoFar';
 import { standInWords } from './stand-words';
 
 /** Choose a place on the plan; see how good every other would have been. */
@@ -47,6 +48,8 @@ interface Judged {
   readonly best: Place | undefined;
 }
 
+/** A place that is worse by more is drawn at the chart's edge. */
+const MOST_LESS = 0.5;
 const HAND = 'hand';
 
 function Stood({ rehearsal, Frame }: DrillProps) {
@@ -139,7 +142,7 @@ function Stood({ rehearsal, Frame }: DrillProps) {
           />
         </>
       )}
-      <SoFar />
+      <YourPlaces />
     </Frame>
   );
 }
@@ -185,16 +188,16 @@ function Verdict({
   );
 }
 
-function SoFar() {
+function YourPlaces() {
   const { practice } = usePractice();
   const tries = practice ? standTries(practice) : [];
-  if (tries.length === 0) return null;
   return (
-    <View role="region" aria-label="Your places" className="gap-1">
-      <Heading level={3}>Your places</Heading>
-      <Text>
-        {`${tries.filter(asGood).length} of the last ${tries.length} within 10 of the best.`}
-      </Text>
-    </View>
+    <SoFar
+      name="Your places"
+      tries={tries.map((made) => ({ off: made.best - made.score, good: asGood(made) }))}
+      counted={{ one: 'place', many: 'places', good: 'within 10 of the best' }}
+      ends={[0, MOST_LESS]}
+      nameOf={(off) => (off === 0 ? 'best' : `−${off * 100}`)}
+    />
   );
 }

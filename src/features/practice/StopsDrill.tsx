@@ -10,20 +10,22 @@ import {
   type StopsJudged,
 } from '@/answers/stops-drill';
 import type { Settings } from '@/core';
-import { DialStepper } from '@/features/shoot/DialStepper';
+import { Dials } from '@/features/shoot/Dials';
 import { settingsInWords } from '@/features/shoot/exposure-words';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import { stops } from '@/features/shoot/words';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { TwoFrames } from '@/figures/frame/TwoFrames';
 import { Button } from '@/ui/Button';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
 import { chancesNow, usePractice, type Rehearsal } from './rehearsal';
+import { SoFar } from './SoFar';
 import { HAPPENED, judgedInWords, wishInWords } from './stops-words';
 
 const SAMPLES = 32;
-const SLOWEST_S = 30;
+/** Beyond this a try is drawn at the chart's edge. */
+const MOST_STOPS = 2;
 
 /** A frame comes back too dark, or too bright: find the stops, from the dials where they cost least. */
 export function StopsDrill({ rehearsal, Frame }: DrillProps) {
@@ -84,7 +86,6 @@ function Played({
       plan: sceneOf(situation.answer.exposure.settings),
     };
   }, [setup, picture, situation, settings, atMs]);
-  const turn = (next: Partial<Settings>) => setSettings((now) => ({ ...now, ...next }));
   const done = () => {
     const found = judgedStops(picture, situation, settings);
     setJudged(found);
@@ -99,7 +100,6 @@ function Played({
       rehearsal,
     );
   };
-  const { iso } = view.body;
   const turned = settings !== situation.start;
   return (
     <Frame
@@ -152,56 +152,37 @@ function Played({
           <Text kind="strong">{HAPPENED[situation.what]}</Text>
           <Text>{`${stops(Math.abs(situation.offStops))} too ${situation.offStops < 0 ? 'dark' : 'bright'}. ${wishInWords(setup.choice.school, view)}`}</Text>
           <View role="group" aria-label="Dials" className="gap-1">
-            <DialStepper
-              kind="shutter"
-              value={settings.shutterS}
-              least={SLOWEST_S}
-              most={view.body.fastestShutterS}
-              dial={view.dial}
-              inLine
-              onChange={(shutterS) => turn({ shutterS })}
-            />
-            <DialStepper
-              kind="aperture"
-              value={settings.aperture}
-              least={view.widestAperture}
-              most={view.lens.smallestAperture}
-              dial={view.dial}
-              inLine
-              onChange={(aperture) => turn({ aperture })}
-            />
-            <DialStepper
-              kind="iso"
-              value={settings.iso}
-              least={iso.base}
-              most={iso.last}
-              dial={view.dial}
-              inLine
-              onChange={(next) => turn({ iso: next })}
+            <Dials
+              {...{ view, settings }}
+              onTurn={(lever, value) => setSettings((now) => ({ ...now, [lever]: value }))}
             />
           </View>
           <Button label="Take it so" kind="primary" disabled={!turned} onPress={done} />
         </View>
       )}
-      <SoFar />
+      <YourDials />
     </Frame>
   );
 }
 
-function SoFar() {
+function YourDials() {
   const { practice } = usePractice();
   const tries = practice ? stopsTries(practice) : [];
-  if (tries.length === 0) return null;
   const right = tries.filter((made) => made.right);
-  const middleS = [...right].map(({ tookS }) => tookS).sort((a, b) => a - b)[
+  const middleS = right.map(({ tookS }) => tookS).sort((a, b) => a - b)[
     Math.floor(right.length / 2)
   ];
   return (
-    <View role="region" aria-label="Your dials" className="gap-1">
-      <Heading level={3}>Your dials</Heading>
-      <Text>
-        {`${right.length} of the last ${tries.length} right${middleS === undefined ? '' : `, in ${middleS.toFixed(0)} s in the middle`}.`}
-      </Text>
-    </View>
+    <SoFar
+      name="Your dials"
+      tries={tries.map(({ offStops, right: good }) => ({ off: offStops, good }))}
+      counted={{ one: 'try', many: 'tries', good: 'right' }}
+      ends={[-MOST_STOPS, MOST_STOPS]}
+      nameOf={(off) => (off === 0 ? 'right' : off > 0 ? 'bright' : 'dark')}
+    >
+      {middleS === undefined ? null : (
+        <Text>{`The right ones took ${middleS.toFixed(0)} s, the middle one of them.`}</Text>
+      )}
+    </SoFar>
   );
 }

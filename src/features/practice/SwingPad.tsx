@@ -6,7 +6,7 @@ import { drawLineView } from '@/figures/frame/line-view';
 import type { FrameSize } from '@/figures/frame/size';
 import type { HandKind } from '@/records/practice';
 import { useInks } from '@/ui/theme';
-import { buzz, isPressKey, LivePad, type Live, type Surface } from './LivePad';
+import { buzz, isPressKey, LivePad, useNow, type Live, type Surface } from './LivePad';
 import { beginRun, type Run, type Swung } from './run';
 import type { HeardTurn } from './turning';
 
@@ -37,11 +37,8 @@ export function SwingPad({
   readonly onDone: (swung: Swung) => void;
 }) {
   const inks = useInks();
-  const done = useRef(onDone);
+  const done = useNow(onDone);
   const running = useRef<Run>(undefined);
-  useEffect(() => {
-    done.current = onDone;
-  });
   useEffect(() => turning?.((nowMs, by) => running.current?.turn(nowMs, by)), [turning]);
   const make = useCallback(
     ({ canvas, pen, go }: Surface): Live => {
@@ -109,7 +106,7 @@ export function SwingPad({
         },
       };
     },
-    [crossing, scene, inks, turning],
+    [crossing, scene, inks, turning, done],
   );
   return <LivePad size={size} label={label} make={make} />;
 }

@@ -6,9 +6,12 @@ import {
   FEWEST_TRIES,
   momentPractised,
   panPractised,
+  readRight,
   standTries,
   stopsTries,
+  withinAStop,
 } from '@/answers/practised';
+import type { WarmUpId } from '@/answers/warm-up';
 import { MOMENTS, type Practice } from '@/records/practice';
 import { LessonList } from '@/features/shoot/LessonList';
 import { PAN_LESSON } from '@/features/shoot/lessons';
@@ -18,7 +21,7 @@ import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
 import { RowButton } from '@/ui/RowButton';
 import { useToast } from '@/ui/Toast';
-import type { DrillProps } from './drill-frame';
+import { DRILLS, type DrillProps } from './drill-frame';
 import { HomeFields } from './HomeFields';
 import { lateInShort, MOMENT_NAMES } from './moment-words';
 import { usePractice } from './rehearsal';
@@ -63,35 +66,47 @@ function momentSoFar(practice: Practice): string {
     : `${tried === 1 ? '1 press' : `${tried} presses`}; told from ${FEWEST_TRIES} of a kind on`;
 }
 
-const within = (right: number, of: number): string => `${right} of the last ${of}`;
+/** How many of the last were good; or what there is to do. */
+const lately = <T,>(
+  tries: readonly T[],
+  good: (made: T) => boolean,
+  called: string,
+  todo: string,
+): string =>
+  tries.length === 0 ? todo : `${tries.filter(good).length} of the last ${tries.length} ${called}`;
 
-function blurSoFar(practice: Practice): string {
-  const tries = [...benchTries(practice, 'name'), ...benchTries(practice, 'hold')];
-  return tries.length === 0
-    ? 'Name the time of a smear; find the slowest that holds'
-    : `${within(tries.filter(({ offStops }) => Math.abs(offStops) <= 1).length, tries.length)} within a stop`;
-}
-
-function stopsSoFar(practice: Practice): string {
-  const tries = stopsTries(practice);
-  return tries.length === 0
-    ? 'A frame comes back too dark: find the stops where they cost least'
-    : `${within(tries.filter(({ right }) => right).length, tries.length)} right`;
-}
-
-function eyeSoFar(practice: Practice): string {
-  const tries = eyeTries(practice);
-  return tries.length === 0
-    ? 'Where the sun stands, how high, how much light'
-    : `${within(tries.filter(({ offSteps }) => offSteps === 0).length, tries.length)} right`;
-}
-
-function standSoFar(practice: Practice): string {
-  const tries = standTries(practice);
-  return tries.length === 0
-    ? 'Choose a place on the plan; see the best there is'
-    : `${within(tries.filter(asGood).length, tries.length)} as good as the best`;
-}
+const SAID: Readonly<Record<WarmUpId, (practice: Practice) => string>> = {
+  pan: panSoFar,
+  moment: momentSoFar,
+  blur: (practice) =>
+    lately(
+      [...benchTries(practice, 'name'), ...benchTries(practice, 'hold')],
+      withinAStop,
+      'within a stop',
+      'Name the time of a smear; find the slowest that holds',
+    ),
+  stops: (practice) =>
+    lately(
+      stopsTries(practice),
+      ({ right }) => right,
+      'right',
+      'A frame comes back too dark: find the stops where they cost least',
+    ),
+  eye: (practice) =>
+    lately(
+      eyeTries(practice),
+      readRight,
+      'right',
+      'Where the sun stands, how high, how much light',
+    ),
+  stand: (practice) =>
+    lately(
+      standTries(practice),
+      asGood,
+      'as good as the best',
+      'Choose a place on the plan; see the best there is',
+    ),
+};
 
 function SoFar({
   practice,
@@ -100,19 +115,13 @@ function SoFar({
   readonly practice: Practice;
   readonly onOpen: DrillProps['onOpen'];
 }) {
-  const rows = [
-    { id: 'pan', name: 'Pan', said: panSoFar },
-    { id: 'moment', name: 'Moment', said: momentSoFar },
-    { id: 'blur', name: 'Blur', said: blurSoFar },
-    { id: 'stops', name: 'Stops', said: stopsSoFar },
-    { id: 'eye', name: 'Eye', said: eyeSoFar },
-    { id: 'stand', name: 'Stand', said: standSoFar },
-  ] as const;
   return (
     <View role="list" aria-label="Drills">
-      {rows.map(({ id, name, said }) => (
-        <RowButton key={id} name={name} detail={said(practice)} onPress={() => onOpen(id)} />
-      ))}
+      {DRILLS.map(({ id, name }) =>
+        id === 'today' ? null : (
+          <RowButton key={id} name={name} detail={SAID[id](practice)} onPress={() => onOpen(id)} />
+        ),
+      )}
     </View>
   );
 }

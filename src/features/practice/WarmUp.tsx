@@ -11,16 +11,8 @@ import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Heading, Text } from '@/ui/Text';
-import type { DrillProps } from './drill-frame';
+import { nameOf, type DrillProps } from './drill-frame';
 
-const NAMES: Readonly<Record<WarmUpId, string>> = {
-  pan: 'Pan',
-  moment: 'Moment',
-  blur: 'Blur',
-  stops: 'Stops',
-  eye: 'Eye',
-  stand: 'Stand',
-};
 const WHY: Readonly<Record<WhyWarmUp, string>> = {
   promised: 'a promised shot hangs on it',
   due: 'due again',
@@ -92,7 +84,7 @@ export function WarmUp({
         {parts.map(({ drill, tries, done, why }) => (
           <RowButton
             key={drill}
-            name={`${NAMES[drill]}: ${done} of ${tries}`}
+            name={`${nameOf(drill)}: ${done} of ${tries}`}
             detail={done >= tries ? 'done today' : WHY[why]}
             onPress={() => open(drill)}
           />

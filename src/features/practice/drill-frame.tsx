@@ -30,3 +30,6 @@ export const DRILLS = [
   { id: 'stand', name: 'Stand' },
 ] as const;
 export type DrillId = (typeof DRILLS)[number]['id'];
+
+const NAMES = new Map<DrillId, string>(DRILLS.map(({ id, name }) => [id, name]));
+export const nameOf = (drill: DrillId): string => NAMES.get(drill) ?? drill;

@@ -8,6 +8,7 @@ import { BEAT_S, lateOnBeat } from './beat';
 import { burstInWords, lateInWords } from './moment-words';
 import { oddsInWords, rateInWords, swingAdvice } from './pan-words';
 import { beginRun, type Run } from './run';
+import { countedInWords, shareInWords } from './so-far-words';
 import { standInWords } from './stand-words';
 
 const seen = pictured(homeShoot(FIRST_PRACTICE.home), msOf(HOME_AT_LOCAL, 'UTC'));
@@ -184,5 +185,19 @@ describe('an even beat', () => {
   test('needs five presses, and does not take the first one, which begins', () => {
     expect(lateOnBeat([0, ...on(0.1).slice(0, 4)])).toBeUndefined();
     expect(lateOnBeat([0, ...on(0.1)])).toBeCloseTo(0.1, 9);
+  });
+});
+
+describe('so far', () => {
+  const counted = { one: 'answer', many: 'answers', good: 'right' };
+  test('few are counted', () => {
+    expect(countedInWords(1, 1, counted)).toBe('1 answer: 1 right');
+    expect(shareInWords(3, 7, counted)).toBe('7 answers: 3 right.');
+  });
+  // Wilson's interval by hand at 90 %: (0.4 + 0.1353 ± 0.2885) / 1.2706.
+  test('many say what their share may be', () => {
+    expect(shareInWords(4, 10, counted)).toBe(
+      '10 answers: 4 right; of all yours that may be 19 % to 65 %.',
+    );
   });
 });

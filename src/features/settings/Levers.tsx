@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { formatShutter, type ExposurePlan, type ScaleKind } from '@/core';
-import { DialStepper } from '@/features/shoot/DialStepper';
+import { formatShutter, type ExposurePlan } from '@/core';
+import { Dials, type Lever } from '@/features/shoot/Dials';
 import {
   apertureRuleInWords,
   ISO_WORDS,
@@ -9,18 +9,7 @@ import {
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { View as Seen } from '@/answers/view';
 import { ShutterScale, type ScaleMark } from '@/figures/ShutterScale';
-import type { Shoot } from '@/records/shoot';
 import { Text } from '@/ui/Text';
-
-type Held = Shoot['choice']['held'];
-type Lever = Exclude<keyof Held, 'liftStops'>;
-
-const KINDS: Readonly<Record<Lever, ScaleKind>> = {
-  shutterS: 'shutter',
-  aperture: 'aperture',
-  iso: 'iso',
-};
-const SLOWEST_S = 30;
 
 /** Rules of thumb that people set running sport by. Common practice, no source. */
 const RULES: readonly ScaleMark[] = [
@@ -58,11 +47,6 @@ export function Levers({
       }),
       `hold ${lever}`,
     );
-  const ends: Readonly<Record<Lever, readonly [number, number]>> = {
-    shutterS: [SLOWEST_S, view.body.fastestShutterS],
-    aperture: [view.widestAperture, view.lens.smallestAperture],
-    iso: [view.body.iso.base, view.body.iso.last],
-  };
   const free: Readonly<Record<Lever, string>> = {
     shutterS: shutterRuleInWords(view, exposure),
     aperture: apertureRuleInWords(exposure),
@@ -70,19 +54,13 @@ export function Levers({
   };
   return (
     <View role="group" aria-label="Dials" className="gap-1">
-      {(Object.keys(KINDS) as Lever[]).map((lever) => (
-        <DialStepper
-          key={lever}
-          kind={KINDS[lever]}
-          value={settings[lever]}
-          least={ends[lever][0]}
-          most={ends[lever][1]}
-          dial={view.dial}
-          inLine
-          note={held[lever] === undefined ? `automatic: ${free[lever]}` : 'held by you'}
-          onChange={(value) => hold(lever, value)}
-        />
-      ))}
+      <Dials
+        {...{ view, settings }}
+        noteOf={(lever) =>
+          held[lever] === undefined ? `automatic: ${free[lever]}` : 'held by you'
+        }
+        onTurn={hold}
+      />
       {Object.keys(held).length > 0 ? null : (
         <Text kind="small" ink="quiet">
           Turn a dial and it stays; the others answer.
