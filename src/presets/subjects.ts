@@ -160,7 +160,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     heightM: 1.7,
     depthM: 1.6,
     speedMs: 12,
-    parts: [torso(1.2), { ...head, upM: 1.5 }, wheelRim],
+    parts: [torso(1.2), { ...head, upM: 1.5, aheadM: 0.32 }, wheelRim],
   },
   {
     id: 'galloping-horse',

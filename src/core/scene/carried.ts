@@ -31,14 +31,14 @@ function wheel(aheadM: number, radiusM: number): readonly Piece[] {
       radiusM * (1 + Math.sin(turn * 2 * Math.PI)),
       BODY,
     );
-  const steps = 12;
+  const steps = 16;
   return Array.from({ length: steps }, (_, i) =>
     limb(at(i / steps), at((i + 1) / steps), 0.014, 0.014, DARK),
   );
 }
 
 export function riding(model: Modelled): readonly Piece[] {
-  const bars = joint(0.5, 0.18, 0.98, BODY);
+  const bars = joint(0.6, 0.2, 0.96, BODY);
   const frame = coloured('rust', 0.25);
   const [back, front, crank, saddle, head] = [
     joint(-0.5, 0, 0.34, BODY),
@@ -58,6 +58,8 @@ export function riding(model: Modelled): readonly Piece[] {
         [saddle, head],
         [head, front],
         [back, crank],
+        [head, { ...bars, leftM: 0 }],
+        [bars, { ...bars, leftM: -bars.leftM }],
       ] as const
     ).map(([from, to]) => limb(from, to, 0.018, 0.018, frame)),
     ...person(
@@ -65,7 +67,7 @@ export function riding(model: Modelled): readonly Piece[] {
         hips: { ...saddle, upM: 1 },
         shoulders: joint(0.22, 0, 1.28, BODY),
         head: partJoint(model.parts, 'head') ?? joint(0.36, 0, 1.48, BODY),
-        hands: [bars, { ...bars, leftM: -0.18 }],
+        hands: [bars, { ...bars, leftM: -bars.leftM }],
         feet: [joint(0.08, 0.1, 0.14, BODY), joint(-0.12, -0.1, 0.42, BODY)],
       },
       1.75,

@@ -12,7 +12,7 @@ import {
 import { benchTries, withinAStop } from '@/answers/practised';
 import { formatShutter, DELIVERED_LONG_SIDE_PX, type Scene } from '@/core';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
-import { gradeInWords, metres } from '@/features/shoot/words';
+import { metres } from '@/features/shoot/words';
 import type { FrameSize } from '@/figures/frame/size';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
 import { TwoFrames } from '@/figures/frame/TwoFrames';
@@ -20,7 +20,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
-import { askedInWords, benchInWords, leaningInWords } from './bench-words';
+import { askedInWords, benchInWords, gradesInWords, leaningInWords } from './bench-words';
 import { chancesNow, useBenchAtHome, usePractice, type Rehearsal } from './rehearsal';
 import { SoFar } from './SoFar';
 
@@ -155,11 +155,9 @@ function Asked({
             {benchInWords(question, answerS)}
           </Text>
           <Text kind="small">
-            {`At ${formatShutter(question.shutterS)} the ${question.part} comes out ${gradeInWords(gradeAt(picture, question.part, question.shutterS))}${
-              answerS === question.shutterS
-                ? ''
-                : `, at ${formatShutter(answerS)} ${gradeInWords(gradeAt(picture, question.part, answerS))}`
-            }.`}
+            {gradesInWords(question, answerS, (shutterS) =>
+              gradeAt(picture, question.part, shutterS),
+            )}
           </Text>
           <Button label="Next" kind="primary" onPress={next} />
         </View>

@@ -1,4 +1,4 @@
-import { formatShutter } from '@/core';
+import { formatShutter, type Grade } from '@/core';
 import { benchOff, type Question } from '@/answers/blur-bench';
 import { gradeInWords } from '@/features/shoot/words';
 
@@ -16,6 +16,19 @@ export function benchInWords(question: Question, answerS: number): string {
   const right = formatShutter(question.shutterS);
   if (off === 0) return `Right: ${right}.`;
   return `${stopsInWords(Math.abs(off))} too ${off > 0 ? 'slow' : 'fast'}: ${right}.`;
+}
+
+/** "At 1/125 the foot comes out plainly blurred, at 1/500 sharp." */
+export function gradesInWords(
+  { shutterS, part }: Pick<Question, 'shutterS' | 'part'>,
+  answerS: number,
+  gradeOf: (shutterS: number) => Grade,
+): string {
+  const [right, answered] = [gradeOf(shutterS), gradeOf(answerS)];
+  const comes = `the ${part} comes out ${gradeInWords(right)}`;
+  if (answerS === shutterS) return `At ${formatShutter(shutterS)} ${comes}.`;
+  if (answered === right) return `At either time ${comes}.`;
+  return `At ${formatShutter(shutterS)} ${comes}, at ${formatShutter(answerS)} ${gradeInWords(answered)}.`;
 }
 
 /** Whether one takes times for slower or faster than they are, on the whole. */

@@ -5,6 +5,7 @@ import { judgeSwing } from '@/core';
 import { FIRST_PRACTICE } from '@/records/practice';
 import { msOf } from '@/records/times';
 import { BEAT_S, lateOnBeat } from './beat';
+import { gradesInWords } from './bench-words';
 import { burstInWords, lateInWords } from './moment-words';
 import { oddsInWords, rateInWords, swingAdvice } from './pan-words';
 import { beginRun, type Run } from './run';
@@ -200,4 +201,15 @@ describe('so far', () => {
       '10 answers: 4 right; of all yours that may be 19 % to 65 %.',
     );
   });
+});
+
+test('grades of two times are told apart where they differ', () => {
+  const question = { shutterS: 1 / 125, part: 'foot' };
+  expect(gradesInWords(question, 1 / 125, () => 'plain')).toMatch(
+    /^At 1\/125 the foot comes out /,
+  );
+  expect(gradesInWords(question, 1 / 250, () => 'plain')).toMatch(/^At either time the foot /);
+  expect(gradesInWords(question, 1 / 500, (s) => (s < 1 / 300 ? 'crisp' : 'plain'))).toMatch(
+    /^At 1\/125 the foot comes out .+, at 1\/500 .+\.$/,
+  );
 });

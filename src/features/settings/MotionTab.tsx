@@ -1,6 +1,8 @@
 import { Pressable, View } from 'react-native';
 import { hardlyMoves } from '@/answers/pictured';
 import { formatShutter, type PanOn } from '@/core';
+import { PAN_LESSON } from '@/features/shoot/lessons';
+import { useLessons } from '@/features/shoot/use-lessons';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { Slider } from '@/ui/Slider';
@@ -55,10 +57,11 @@ function rungInWords({ streakShare, sharpChance, framesFor90 }: PanOn): string {
   return `background drawn out over ${percent(streakShare)} of the frame; ${percent(sharpChance)} sharp, ${framesSaid(framesFor90)}`;
 }
 
-/** How evenly someone pans, in words. */
-function skillInWords(sigma: number): string {
-  if (sigma <= 0.05) return 'years of it';
-  return sigma <= 0.1 ? 'practised' : 'beginning';
+/** How evenly someone pans, in words: as a usual hand of some years, or by their own swings. */
+function skillInWords(sigma: number, own: boolean): string {
+  if (own) return 'by your own swings';
+  if (sigma <= 0.05) return 'as after years of it';
+  return sigma <= 0.1 ? 'as after a season of it' : 'as at the beginning';
 }
 
 function Ladder({ seen }: { readonly seen: Seen }) {
@@ -67,6 +70,7 @@ function Ladder({ seen }: { readonly seen: Seen }) {
   const { view } = seen;
   const { rungs, tryS, comesAtYou } = view.ladder;
   const { panSigma } = plan.setup.choice;
+  const own = useLessons().some(({ id, use }) => id === PAN_LESSON && use === true);
   const { shot } = view;
   const arc = swingOf(view);
   const panning = view.wanted.technique === 'pan';
@@ -96,7 +100,7 @@ function Ladder({ seen }: { readonly seen: Seen }) {
         max={30}
         step={1}
         bigStep={5}
-        valueText={`off by ${Math.round(panSigma * 100)} %, ${skillInWords(panSigma)}`}
+        valueText={`off by ${Math.round(panSigma * 100)} %, ${skillInWords(panSigma, own)}`}
         onChange={(next) =>
           update(
             (current) => ({

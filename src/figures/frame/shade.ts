@@ -13,7 +13,7 @@ import {
   type WebGLRenderer,
 } from 'three';
 import type { Point3, Scene } from '@/core';
-import { DEPTH_FRAGMENT, DEPTH_VERTEX } from './shaders';
+import { DEPTH_FRAGMENT, DEPTH_VERTEX, SUN_DEPTH_M } from './shaders';
 
 /** What the sun reaches: depths as it sees them, near the subject and over the ground. */
 
@@ -34,8 +34,8 @@ function shadeTarget(sizePx: number): WebGLRenderTarget {
 
 /** A camera in the sun that sees a box round a point. */
 function sunCamera(toSun: Point3, middle: Point3, halfM: number): OrthographicCamera {
-  const camera = new OrthographicCamera(-halfM, halfM, halfM, -halfM, 0, 4 * FAR_SHADE_M);
-  const far = 2 * FAR_SHADE_M;
+  const camera = new OrthographicCamera(-halfM, halfM, halfM, -halfM, 0, SUN_DEPTH_M);
+  const far = SUN_DEPTH_M / 2;
   camera.up.set(0, 0, 1);
   camera.position.set(middle.x + toSun.x * far, middle.y + toSun.y * far, middle.z + toSun.z * far);
   camera.lookAt(middle.x, middle.y, middle.z);
@@ -58,6 +58,8 @@ export function createShade(gl: WebGLRenderer, stage: Stage) {
     farDepth: { value: far.depthTexture },
     nearTexel: { value: 1 / NEAR_SHADE_PX },
     farTexel: { value: 1 / FAR_SHADE_PX },
+    nearTexelM: { value: 0 },
+    farTexelM: { value: (2 * FAR_SHADE_M) / FAR_SHADE_PX },
   };
   const depthOnly = new ShaderMaterial({
     ...{ vertexShader: DEPTH_VERTEX, fragmentShader: DEPTH_FRAGMENT, side: DoubleSide },
@@ -91,6 +93,7 @@ export function createShade(gl: WebGLRenderer, stage: Stage) {
       show(false);
       stage.overrideMaterial = depthOnly;
       const nearM = Math.max(0.3, scene.figure.subject.heightM * NEAR_SHADE_HEIGHTS);
+      uniforms.nearTexelM.value = (2 * nearM) / NEAR_SHADE_PX;
       (
         [
           [near, sunCamera(toSun, aim, nearM), uniforms.nearShade],

@@ -20,6 +20,9 @@ void main() {
   gl_Position = projectionMatrix * viewMatrix * place;
 }`;
 
+/** How deep the sun's cameras see, metres. */
+export const SUN_DEPTH_M = 640;
+
 /**
  * Luminance of a matt surface: its share of sun, sky, ground and lamps, as the light model adds them. Shade is
  * looked up twice: near the subject finely, over the ground coarsely.
@@ -37,6 +40,8 @@ uniform sampler2D nearDepth;
 uniform sampler2D farDepth;
 uniform float nearTexel;
 uniform float farTexel;
+uniform float nearTexelM;
+uniform float farTexelM;
 uniform vec2 aside;
 #ifdef WIRE
 uniform vec2 wire;
@@ -60,11 +65,14 @@ float mottled(vec3 place) {
   return mix(mix(hashed(i), hashed(i + vec2(1, 0)), f.x), mix(hashed(i + vec2(0, 1)), hashed(i + vec2(1, 1)), f.x), f.y) * 2.0 - 1.0;
 }
 
-float lit(mat4 shade, sampler2D depths, float texel, float bias) {
-  vec3 at = (shade * vec4(vPlace, 1.0)).xyz * 0.5 + 0.5;
-  if (any(lessThan(at, vec3(0.0))) || any(greaterThan(at, vec3(1.0)))) return 1.0;
+const float OUTSIDE = -1.0;
+// The flatter the sun falls in, the further before its surface a place is looked up: it must not shade itself.
+float lit(mat4 shade, sampler2D depths, float texel, float texelM, float biasM, vec3 n) {
+  float slant = sqrt(max(0.0, 1.0 - pow(dot(n, toSun), 2.0)));
+  vec3 at = (shade * vec4(vPlace + n * slant * 2.0 * texelM, 1.0)).xyz * 0.5 + 0.5;
+  if (any(lessThan(at, vec3(0.0))) || any(greaterThan(at, vec3(1.0)))) return OUTSIDE;
   // Each sample looks a little aside: the mean of all is soft.
-  return texture2D(depths, at.xy + aside * texel).r + bias < at.z ? 0.0 : 1.0;
+  return texture2D(depths, at.xy + aside * texel).r + biasM / ${SUN_DEPTH_M.toFixed(1)} < at.z ? 0.0 : 1.0;
 }
 
 void main() {
@@ -77,7 +85,11 @@ void main() {
   if (!gl_FrontFacing) n = -n;
 #endif
   float sun = max(0.0, dot(n, toSun)) * sunLux;
-  if (sun > 0.0) sun *= min(lit(nearShade, nearDepth, nearTexel, 0.002), lit(farShade, farDepth, farTexel, 0.0008));
+  if (sun > 0.0) {
+    float open = lit(nearShade, nearDepth, nearTexel, nearTexelM, 0.03, n);
+    if (open == OUTSIDE) open = abs(lit(farShade, farDepth, farTexel, farTexelM, 0.25, n));
+    sun *= open;
+  }
   float sky = skyLux * skyShare * (0.5 + 0.5 * n.z);
   float ground = groundLux * (0.5 - 0.5 * n.z);
   float tone = vColour.a > 0.0 ? 1.0 + 0.45 * mottled(vPlace / vColour.a) : 1.0;
