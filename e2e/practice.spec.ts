@@ -6,19 +6,27 @@ import { again, KEY, pad, swingByMouse, triesOf, verdict } from './practice';
 
 /** What practice says to the plan, and every drill but the pan. */
 
-/** Eight swings of a known hand, kept before the page is opened. */
-async function withSwings(page: Page, errors: readonly number[]): Promise<void> {
+/** Swings and presses of a known hand, kept before the page is opened, as a record of the first version. */
+async function withSwings(
+  page: Page,
+  errors: readonly number[],
+  lates: readonly number[] = [],
+): Promise<void> {
   await page.goto('/practice');
   await expect(page.getByRole('list', { name: 'Drills' })).toBeVisible();
   await page
     .getByRole('listitem')
     .getByRole('button', { name: /^Stops/ })
     .waitFor();
-  const tries = errors.map((rateError, i) => ({
+  const swings = errors.map((rateError, i) => ({
     ...{ kind: 'pan', id: `s${i}`, at: `2027-04-0${(i % 9) + 1}T12:00:00.000Z`, by: 'pointer' },
     ...{ subject: 'Road cyclist', distanceM: 18, speedMs: 12, focalMm: 200, shutterS: 1 / 250 },
     ...{ rateError, lost: false, sharp: Math.abs(rateError) < 0.1 },
   }));
+  const presses = lates.map((lateS, i) => ({
+    ...{ kind: 'moment', id: `m${i}`, at: '2027-04-10T12:00:00.000Z', moment: 'leaving', lateS },
+  }));
+  const tries = [...swings, ...presses];
   const home = { subjectId: 'cyclist', distanceM: 18, lensId: '70-200-2.8', focalMm: 200 };
   await keepText(page, KEY, JSON.stringify({ version: 1, tries, home }));
 }
@@ -49,6 +57,30 @@ test('what practice says goes into tomorrow’s plan, and can be left out', asyn
   await plan.getByRole('button', { name: 'Leave out: swing' }).click();
   await expect(plan).toContainText('Left out');
   await expect.poll(planned).not.toMatch(/^off by 6 %/);
+});
+
+test('own presses are reckoned with where the plan says so', { tag: '@once' }, async ({ page }) => {
+  await withSwings(page, [], [0.2, 0.24, 0.22, 0.26, 0.2, 0.24, 0.22, 0.26]);
+  await page.goto('/shoot/demo-alder-reach/settings/focus');
+  const early = page
+    .getByRole('list', { name: 'Focus' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Press early by' });
+  await expect(early).toContainText(' s from seeing to opening at ');
+  await goTo(page, 'Practice');
+  const plan = page.getByRole('region', { name: 'In this plan' });
+  await expect(plan).toContainText('230 ms late when something leaves');
+  await plan.getByRole('button', { name: 'Use: presses' }).click();
+  const focus = async () => {
+    await goTo(page, 'Settings');
+    await part(page, 'Focus').click();
+  };
+  await focus();
+  await expect(early).toContainText('0.23 s from seeing to opening, by 8 presses you practised,');
+  await goTo(page, 'Practice');
+  await plan.getByRole('button', { name: 'Leave out: presses' }).click();
+  await focus();
+  await expect(early).toContainText(' s from seeing to opening at ');
 });
 
 test('clearing what was practised can be undone', { tag: '@once' }, async ({ page }) => {

@@ -26,6 +26,7 @@ const COPIED = [
   'checks',
   'server',
   'scripts',
+  'e2e',
   'public',
   'docs',
   'package.json',

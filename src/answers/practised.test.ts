@@ -1,9 +1,9 @@
 import { erf } from '@/core/quantity/special';
-import { pan } from '@/core';
+import { handOf, pan } from '@/core';
 import { FIRST_PRACTICE, type PanTry, type Practice } from '@/records/practice';
 import { crossingOf, judgedPan, rungsOf, swungScene } from './crossing';
 import { homeShoot, HOME_AT_LOCAL } from './home-ground';
-import { burstFrom, figureThen, happening, windowOf } from './moments';
+import { aimThen, burstFrom, figureThen, happening, offMoment, windowOf } from './moments';
 import { pictured } from './pictured';
 import {
   burstOdds,
@@ -244,10 +244,92 @@ describe('moments', () => {
     expect(half?.chance).toBeGreaterThan(single?.chance ?? 1);
     expect(before?.chance).toBeGreaterThan(0.99);
   });
-  test('a wild thing leaves, people jump, and who swings may meet a ball', () => {
-    expect(momentsFor(undefined)).toEqual(['jump', 'bat', 'leaving']);
+  test('a burst has what comes again wherever it began', () => {
+    const what = { goodFromS: -0.06, goodToS: 0.06, everyS: 0.3 };
+    const ask = { pressS: 0.15, fps: 20, burstS: 0.5, preCaptureS: 0 };
+    const good = burstFrom(what, ask).filter((frame) => frame.good);
+    expect(good.map(({ timeS }) => timeS)).toEqual(
+      [0.25, 0.3, 0.35, 0.55, 0.6, 0.65].map((s) => expect.closeTo(s)),
+    );
+    const hand = handOf([0.02, -0.05, 0.04, 0, 0.03, -0.02, 0.06, -0.04]);
+    expect(burstOdds('wings', hand, 20).map(({ how }) => how)).toEqual(['single']);
+  });
+  test('the nearest step or beat counts', () => {
+    expect(offMoment({ everyS: 1 / 3 }, 0.4)).toBeCloseTo(0.4 - 1 / 3, 9);
+    expect(offMoment({ everyS: 1 / 3 }, -0.2)).toBeCloseTo(-0.2 + 1 / 3, 9);
+    expect(offMoment({}, 0.4)).toBe(0.4);
+  });
+  test('a runner’s knee rises with each step, left and right by turns, and the camera goes along', () => {
+    const runner = shown({ subjectId: 'distance-runner', distanceM: 20, focalMm: 135 });
+    const what = happening('stride', runner.view, 0);
+    // Three steps a second.
+    expect(what.everyS).toBeCloseTo(1 / 3, 9);
+    const kneesAt = (timeS: number) => {
+      const knees = figureThen(runner.scene, what, timeS)
+        .pieces.filter(({ material, shape }) => material === 'cloth' && shape === 'limb')
+        .map(({ to }) => to);
+      return [knees.find(({ leftM }) => leftM > 0), knees.find(({ leftM }) => leftM < 0)].map(
+        (knee) => knee?.upM ?? 0,
+      );
+    };
+    const [left = 0, right = 0] = kneesAt(0);
+    expect(left).toBeGreaterThan(right + 0.1);
+    const [leftNext = 0, rightNext = 0] = kneesAt(1 / 3);
+    expect(rightNext).toBeCloseTo(left, 6);
+    expect(leftNext).toBeCloseTo(right, 6);
+    // No knee is higher than at the moment by more than a twentieth of the runner.
+    const all = Array.from({ length: 40 }, (_, i) => Math.max(...kneesAt(i / 60)));
+    expect(Math.max(...all)).toBeLessThan(left + 0.09);
+    // Five metres a second.
+    const [aim, start] = [aimThen(runner.scene, what, 0.2), runner.scene.camera.aim];
+    expect(Math.hypot(aim.x - start.x, aim.y - start.y)).toBeCloseTo(1, 6);
+  });
+  test('wings are up at their moment, hang half a beat later, and keep their length', () => {
+    const gull = shown({ subjectId: 'gull', distanceM: 14, lensId: '600-4', focalMm: 300 });
+    const what = happening('wings', gull.view, 0);
+    expect(what.everyS).toBeCloseTo(1 / 3, 9);
+    const wingAt = (timeS: number) => {
+      const wing = figureThen(gull.scene, what, timeS)
+        .pieces.filter(({ from, to }) => from.leftM > 0 && to.leftM > from.leftM)
+        .at(0);
+      if (!wing) throw new Error('no wing');
+      const [across, up] = [wing.to.leftM - wing.from.leftM, wing.to.upM - wing.from.upM];
+      return { deg: (Math.atan2(up, across) * 180) / Math.PI, lengthM: Math.hypot(across, up) };
+    };
+    expect(wingAt(0).deg).toBeCloseTo(45, 6);
+    expect(wingAt(1 / 6).deg).toBeCloseTo(-25, 6);
+    expect(wingAt(1 / 3).deg).toBeCloseTo(45, 6);
+    expect(wingAt(1 / 6).lengthM).toBeCloseTo(wingAt(0).lengthM, 9);
+  });
+  test('a head looks away, and at its moment at the lens for half a second', () => {
+    const bird = shown({ subjectId: 'small-bird-perched', distanceM: 9, focalMm: 600 });
+    const what = happening('turn', bird.view, 0);
+    const billAt = (timeS: number) => {
+      const bill = figureThen(bird.scene, what, timeS)
+        .pieces.filter(({ shape, toRadiusM }) => shape === 'limb' && toRadiusM < 0.001)
+        .at(0);
+      if (!bill) throw new Error('no bill');
+      const { from, to } = bill;
+      return (Math.atan2(to.leftM - from.leftM, to.aheadM - from.aheadM) * 180) / Math.PI;
+    };
+    // At home it sits square to the lens, which is to its right: three quarters of the way round is 67.5° there.
+    for (const timeS of [0, 0.2, 0.499]) expect(billAt(timeS)).toBeCloseTo(-67.5, 6);
+    expect(billAt(-1)).toBeCloseTo(12.5, 6);
+    expect(billAt(-0.075)).toBeCloseTo(-27.5, 6);
+    expect(billAt(0.8)).toBeCloseTo(12.5, 6);
+    // What is no head stays: tail and breast.
+    const tail = (timeS: number) => figureThen(bird.scene, what, timeS).pieces[2];
+    expect(tail(-1)).toEqual(tail(0));
+  });
+  test('each subject has its own moments', () => {
+    expect(momentsFor(undefined)).toEqual(['jump', 'bat', 'stride', 'wings', 'leaving', 'turn']);
+    // Nine beats a second: no hand times one.
     expect(momentsFor(shown({ subjectId: 'duck' }).view)).toEqual(['leaving']);
+    expect(momentsFor(shown({ subjectId: 'gull' }).view)).toEqual(['wings']);
+    const perched = shown({ subjectId: 'small-bird-perched' });
+    expect(momentsFor(perched.view)).toEqual(['leaving', 'turn']);
     expect(momentsFor(shown({ subjectId: 'batter' }).view)).toEqual(['jump', 'bat']);
+    expect(momentsFor(shown({ subjectId: 'distance-runner' }).view)).toEqual(['stride', 'jump']);
     expect(momentsFor(view)).toEqual(['jump']);
   });
 });

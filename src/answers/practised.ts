@@ -22,7 +22,7 @@ import {
   type StopsTry,
 } from '@/records/practice';
 import { rungsOf } from './crossing';
-import { windowOf } from './moments';
+import { beatS, windowOf } from './moments';
 import type { PanSkill } from './taught';
 import type { View } from './view';
 
@@ -196,7 +196,9 @@ export interface BurstOdds {
 /** What a hand gets of a moment by one frame or a burst, pressed as early as suits it. */
 export function burstOdds(kind: MomentKind, hand: Hand, fps: number): readonly BurstOdds[] {
   const { goodFromS, goodToS } = windowOf(kind);
-  return BURSTS.map(({ how, burstS, preCaptureS }) => ({
+  // What comes again within the burst is on it wherever it began: only one frame can be told.
+  const told = kind === 'stride' || kind === 'wings' ? BURSTS.slice(0, 1) : BURSTS;
+  return told.map(({ how, burstS, preCaptureS }) => ({
     how,
     ...pressEarly({
       // The middle of what is worth keeping may lie after the moment itself.
@@ -211,8 +213,13 @@ export function burstOdds(kind: MomentKind, hand: Hand, fps: number): readonly B
 /** The moments that a subject has; all at home, where each has a subject of its own. */
 export function momentsFor(view: View | undefined): readonly MomentKind[] {
   if (!view) return MOMENTS;
+  const figure = figureOf(view.subject);
+  const timed = beatS(view) !== undefined;
+  if (figure === 'perched') return ['leaving', 'turn'];
+  if (figure === 'flying' && timed) return ['wings'];
   if (view.subject.cautions?.includes('wildlife')) return ['leaving'];
-  return ['batting', 'swinging'].includes(figureOf(view.subject)) ? ['jump', 'bat'] : ['jump'];
+  if (figure === 'batting' || figure === 'swinging') return ['jump', 'bat'];
+  return figure === 'running' && timed ? ['stride', 'jump'] : ['jump'];
 }
 
 /** So many answers are looked back at. No source. */

@@ -9,7 +9,8 @@ import { id, presetId, text } from './shape';
  * const practice = practiceSchema.parse(FIRST_PRACTICE);
  */
 
-export const PRACTICE_VERSION = 1;
+/** 2 knows the stride, the wings and the turned head. */
+export const PRACTICE_VERSION = 2;
 /** Tries beyond this many are forgotten, the oldest first: a season of three minutes a day. */
 export const MOST_TRIES = 2000;
 
@@ -17,8 +18,8 @@ export const MOST_TRIES = 2000;
 export const HANDS = ['pointer', 'turn', 'keys'] as const;
 export type HandKind = (typeof HANDS)[number];
 
-/** Moments that are pressed for: those that can be seen coming, and one that is only reacted to. */
-export const MOMENTS = ['jump', 'bat', 'leaving'] as const;
+/** Moments that are pressed for: those that can be seen coming, and the last two that are only reacted to. */
+export const MOMENTS = ['jump', 'bat', 'stride', 'wings', 'leaving', 'turn'] as const;
 export type MomentKind = (typeof MOMENTS)[number];
 
 const tried = {
@@ -125,7 +126,10 @@ export const practiceSchema = z.strictObject({
 export type Practice = z.infer<typeof practiceSchema>;
 
 /** What lifts a record of version n to n + 1, at index n − 1. */
-export const PRACTICE_MIGRATIONS = [];
+export const PRACTICE_MIGRATIONS = [
+  // What was practised before is as it was; there are more moments since.
+  (practice: object) => ({ ...practice, version: 2 }),
+];
 
 export const FIRST_PRACTICE: Practice = {
   version: PRACTICE_VERSION,

@@ -1,6 +1,7 @@
 export { figureThrough, type PlacedPiece } from './figure';
-export type { Plumage } from './pieces';
+export type { Modelled, Plumage } from './pieces';
 export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';
+export { headTurned, striding, wingsAt } from './posed';
 export { bandsOf, instantOf, seenAt, type Band, type SampleInstant, type Seen } from './samples';
 export { windowOn } from './window';
 export {

@@ -15,6 +15,7 @@ import { SmallFrame } from '@/figures/frame/SmallFrame';
 import type { MomentKind } from '@/records/practice';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
 import { BeatPad } from './BeatPad';
 import type { DrillProps } from './drill-frame';
@@ -38,6 +39,8 @@ const RECENT = 30;
 const BURST_S = 0.5;
 const PRE_CAPTURE_S = 0.5;
 const SHOWN = 4;
+/** More moments than this are chosen from a list. */
+const MOST_SIDE_BY_SIDE = 3;
 /** Four of them stand side by side on a phone. */
 const FRAME_PX = 82;
 
@@ -62,6 +65,15 @@ export function MomentDrill({ rehearsal, Frame }: DrillProps) {
   const { view, scene } = picture;
   const { framesPerS: fps } = view.body;
 
+  const choosing = {
+    label: 'Moment',
+    value: kind,
+    options: kinds.map((value) => ({ value, label: MOMENT_NAMES[value] })),
+    onChange: (next: MomentKind) => {
+      setKind(next);
+      setResult(undefined);
+    },
+  };
   const finish = ({ what, pressS }: Pressed) => {
     if (pressS === undefined) {
       setResult({ what });
@@ -108,16 +120,10 @@ export function MomentDrill({ rehearsal, Frame }: DrillProps) {
         </FrameRoom>
       }
     >
-      {kinds.length > 1 ? (
-        <Choice
-          label="Moment"
-          value={kind}
-          options={kinds.map((value) => ({ value, label: MOMENT_NAMES[value] }))}
-          onChange={(next) => {
-            setKind(next);
-            setResult(undefined);
-          }}
-        />
+      {kinds.length > MOST_SIDE_BY_SIDE ? (
+        <Picker {...choosing} />
+      ) : kinds.length > 1 ? (
+        <Choice {...choosing} />
       ) : null}
       {result ? (
         <Verdict result={result} scene={scene} fps={fps} onAgain={() => setResult(undefined)} />

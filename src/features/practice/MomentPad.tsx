@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { figureThen, happening, type Happening } from '@/answers/moments';
+import { aimThen, figureThen, happening, offMoment, type Happening } from '@/answers/moments';
 import type { View } from '@/answers/view';
 import type { Scene } from '@/core';
 import { paperOf } from '@/figures/frame/draw';
@@ -55,7 +55,7 @@ export function MomentPad({
           const what = run?.what ?? still;
           const timeS = run ? timeOf(nowMs) : still.fromS;
           drawLineView(pen, {
-            ...{ scene, aim: scene.camera.aim, paper },
+            ...{ scene, aim: aimThen(scene, what, timeS), paper },
             ...{ figures: [figureThen(scene, what, timeS)], balls: what.ballsAt(timeS) },
             ...{ widthPx: canvas.width, heightPx: canvas.height },
           });
@@ -65,7 +65,7 @@ export function MomentPad({
           if (timeOf(nowMs) < run.what.toS) return true;
           const { what } = run;
           run = undefined;
-          done.current({ what, ...(pressS !== undefined && { pressS }) });
+          done.current({ what, ...(pressS !== undefined && { pressS: offMoment(what, pressS) }) });
           return false;
         },
         ...pressedBy(press),

@@ -14,7 +14,7 @@ import {
 import type { WarmUpId } from '@/answers/warm-up';
 import { MOMENTS, type Practice } from '@/records/practice';
 import { LessonList } from '@/features/shoot/LessonList';
-import { PAN_LESSON } from '@/features/shoot/lessons';
+import { PAN_LESSON, PRESS_LESSON } from '@/features/shoot/lessons';
 import { useLessons } from '@/features/shoot/use-lessons';
 import { percent } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
@@ -128,7 +128,7 @@ function SoFar({
 
 /** What practice says to this plan: used, or left out. */
 function InPlan() {
-  const lessons = useLessons().filter(({ id }) => id === PAN_LESSON);
+  const lessons = useLessons().filter(({ id }) => id === PAN_LESSON || id === PRESS_LESSON);
   return (
     <View role="region" aria-label="In this plan" className="gap-2">
       <Heading level={3}>In this plan</Heading>
@@ -136,7 +136,7 @@ function InPlan() {
         <LessonList lessons={lessons} />
       ) : (
         <Text ink="quiet">
-          {`Nothing yet: after ${FEWEST_TRIES} swings by hand the plan can reckon with yours.`}
+          {`Nothing yet: after ${FEWEST_TRIES} swings by hand, or ${FEWEST_TRIES} presses at one moment, the plan can reckon with yours.`}
         </Text>
       )}
     </View>

@@ -9,12 +9,19 @@ import { percent } from '@/features/shoot/words';
 export const MOMENT_NAMES: Readonly<Record<MomentKind, string>> = {
   jump: 'Top of the jump',
   bat: 'Ball on the bat',
+  stride: 'Knee at its highest',
+  wings: 'Wings up',
   leaving: 'Bird leaving',
+  turn: 'Head turned to you',
 };
 
 export const MOMENT_CUES: Readonly<Record<MomentKind, string>> = {
   jump: 'Knees bend, it rises, it hangs for a tenth of a second at the top.',
   bat: 'The ball is half a second on its way: press as it meets the bat.',
+  stride:
+    'Three steps a second: take up their beat, and press as a knee is highest. The nearest step counts.',
+  wings: 'Three beats a second: take up their beat, and press at the top. The nearest beat counts.',
+  turn: 'It looks away; then the head comes round and stays for half a second: the eye is lit.',
   leaving: 'It dips, a third of a second later it is off. A hand is a fifth of a second late.',
 };
 

@@ -205,9 +205,7 @@ describe('so far', () => {
 
 test('grades of two times are told apart where they differ', () => {
   const question = { shutterS: 1 / 125, part: 'foot' };
-  expect(gradesInWords(question, 1 / 125, () => 'plain')).toMatch(
-    /^At 1\/125 the foot comes out /,
-  );
+  expect(gradesInWords(question, 1 / 125, () => 'plain')).toMatch(/^At 1\/125 the foot comes out /);
   expect(gradesInWords(question, 1 / 250, () => 'plain')).toMatch(/^At either time the foot /);
   expect(gradesInWords(question, 1 / 500, (s) => (s < 1 / 300 ? 'crisp' : 'plain'))).toMatch(
     /^At 1\/125 the foot comes out .+, at 1\/500 .+\.$/,

@@ -33,6 +33,9 @@ export function useHome(home: Practice['home'] | undefined): Rehearsal | undefin
 const AT_HOME: Readonly<Record<MomentKind, Practice['home']>> = {
   jump: { subjectId: 'court-jump', distanceM: 14, lensId: '70-200-2.8', focalMm: 85 },
   bat: { subjectId: 'batter', distanceM: 22, lensId: '70-200-2.8', focalMm: 135 },
+  stride: { subjectId: 'distance-runner', distanceM: 20, lensId: '70-200-2.8', focalMm: 135 },
+  wings: { subjectId: 'gull', distanceM: 16, lensId: '70-200-2.8', focalMm: 200 },
+  turn: { subjectId: 'small-bird-perched', distanceM: 9, lensId: '600-4', focalMm: 600 },
   leaving: { subjectId: 'small-bird-perched', distanceM: 9, lensId: '600-4', focalMm: 600 },
 };
 export const useMomentAtHome = (kind: MomentKind): Rehearsal | undefined => useHome(AT_HOME[kind]);

@@ -5,7 +5,7 @@ import { itemsOf } from '@/records/kit';
 import { isDemo } from '@/records/list';
 import { othersHere } from '@/answers/nature';
 import { matchedFrames, type MatchedFrame } from '@/answers/matched';
-import { panPractised, panReckoned, type PanReckoned } from '@/answers/practised';
+import { momentPractised, panPractised, panReckoned, type PanReckoned } from '@/answers/practised';
 import { deliveredOf, lightOffsets, panSkill } from '@/answers/taught';
 import { FIRST_PRACTICE, type Practice } from '@/records/practice';
 
@@ -128,6 +128,42 @@ function panLesson(shoot: Shoot, earlier: readonly Shoot[], practice: Practice):
         ...now,
         choice: { ...now.choice, panSigma: value ? (value.before ?? FIRST_PAN_SIGMA) : sigma },
       }),
+    }),
+  ];
+}
+
+/** The lesson that presses at moments teach. */
+export const PRESS_LESSON = 'presses';
+/** Moments that a plan reckons with, as they are said in it. */
+const PLANNED_MOMENTS = [
+  ['jump', 'at the top of a jump'],
+  ['leaving', 'when something leaves'],
+] as const;
+
+function pressLesson(shoot: Shoot, practice: Practice): readonly Lesson[] {
+  const told = PLANNED_MOMENTS.flatMap(([kind, when]) => {
+    const hand = momentPractised(practice, kind);
+    return hand ? [{ when, hand }] : [];
+  });
+  if (told.length === 0) return [];
+  const presses = told.reduce((sum, { hand }) => sum + hand.count, 0);
+  const ms = (seconds: number) => Math.round(Math.abs(seconds) * 1000);
+  return [
+    lessonOf<number>(shoot, {
+      id: PRESS_LESSON,
+      about: 'presses',
+      head: `Plan for your own presses: ${told
+        .map(
+          ({ when, hand: { bias } }) =>
+            `${ms(bias.value)} ms ${bias.value < 0 ? 'early' : 'late'} ${when}`,
+        )
+        .join(', ')}`,
+      evidence: `${presses} presses practised, the device’s own delay taken off: ${told
+        .map(({ when, hand: { scatter } }) => `scattering by ${ms(scatter.value)} ms ${when}`)
+        .join(', ')}. Settings say how early to press, and what a burst then has.`,
+      // The plan asks for them where it needs them; nothing in it is written over.
+      read: () => undefined,
+      write: (now) => now,
     }),
   ];
 }
@@ -285,6 +321,7 @@ export function lessonsFor(
   const here = othersHere(shoot, earlier);
   return [
     ...panLesson(shoot, earlier, practice),
+    ...pressLesson(shoot, practice),
     ...lightLesson(shoot, here),
     ...isoLesson(shoot, earlier.flatMap(matchedFrames)),
     ...framesLesson(shoot, here),
