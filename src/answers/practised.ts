@@ -14,9 +14,11 @@ import {
   MOMENTS,
   type BenchTry,
   type EyeTry,
+  type OrderTry,
   type MomentKind,
   type MomentTry,
   type PanTry,
+  type SignsTry,
   type Practice,
   type StandTry,
   type StopsTry,
@@ -249,3 +251,14 @@ export const withinAStop = ({ offStops }: Pick<BenchTry, 'offStops'>): boolean =
   Math.abs(offStops) <= 1;
 
 export const readRight = ({ offSteps }: Pick<EyeTry, 'offSteps'>): boolean => offSteps === 0;
+
+/** Signs put in order, and pressed for, of one sequence. */
+export const orderTries = ({ tries }: Practice, signs: string): readonly OrderTry[] =>
+  tries
+    .flatMap((made) => (made.kind === 'order' && made.signs === signs ? made : []))
+    .slice(-ANSWERS);
+
+export const signsTries = ({ tries }: Practice, signs: string): readonly SignsTry[] =>
+  tries
+    .flatMap((made) => (made.kind === 'signs' && made.signs === signs ? made : []))
+    .slice(-ANSWERS);

@@ -9,7 +9,7 @@ import { id, presetId, text } from './shape';
  * const practice = practiceSchema.parse(FIRST_PRACTICE);
  */
 
-/** 2 knows the stride, the wings and the turned head. */
+/** 2 knows the stride, the wings and the turned head, and signs. */
 export const PRACTICE_VERSION = 2;
 /** Tries beyond this many are forgotten, the oldest first: a season of three minutes a day. */
 export const MOST_TRIES = 2000;
@@ -94,6 +94,23 @@ const standTrySchema = z.strictObject({
   best: z.number().min(0).max(1),
 });
 
+/** Signs of a game or an animal that were put in order: so many of them in their place. */
+const orderTrySchema = z.strictObject({
+  kind: z.literal('order'),
+  ...tried,
+  signs: text(80),
+  inPlace: z.number().int().min(0).max(20),
+  of: z.number().int().min(1).max(20),
+});
+
+/** A moment that was pressed for by its signs alone, early below 0, the device's own delay taken off. */
+const signsTrySchema = z.strictObject({
+  kind: z.literal('signs'),
+  ...tried,
+  signs: text(80),
+  lateS: z.number().min(-10).max(10),
+});
+
 const trySchema = z.discriminatedUnion('kind', [
   panTrySchema,
   momentTrySchema,
@@ -101,6 +118,8 @@ const trySchema = z.discriminatedUnion('kind', [
   stopsTrySchema,
   eyeTrySchema,
   standTrySchema,
+  orderTrySchema,
+  signsTrySchema,
 ]);
 export type Try = z.infer<typeof trySchema>;
 export type PanTry = z.infer<typeof panTrySchema>;
@@ -108,6 +127,8 @@ export type MomentTry = z.infer<typeof momentTrySchema>;
 export type BenchTry = z.infer<typeof benchTrySchema>;
 export type EyeTry = z.infer<typeof eyeTrySchema>;
 export type StandTry = z.infer<typeof standTrySchema>;
+export type OrderTry = z.infer<typeof orderTrySchema>;
+export type SignsTry = z.infer<typeof signsTrySchema>;
 export type StopsTry = z.infer<typeof stopsTrySchema>;
 
 export const practiceSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { burstFrom, sceneThen, type Happening } from '@/answers/moments';
 import {
@@ -51,7 +51,11 @@ interface Result {
 }
 
 /** Press when it happens; see the frame, what a burst would have had, and how late a hand is. */
-export function MomentDrill({ rehearsal, Frame }: DrillProps) {
+export function MomentDrill({
+  rehearsal,
+  Frame,
+  above,
+}: DrillProps & { readonly above: ReactNode }) {
   const { practice, change, note } = usePractice();
   const kinds = momentsFor(rehearsal.shootId === undefined ? undefined : rehearsal.picture.view);
   const [kind, setKind] = useState<MomentKind>(kinds[0] as MomentKind);
@@ -120,6 +124,7 @@ export function MomentDrill({ rehearsal, Frame }: DrillProps) {
         </FrameRoom>
       }
     >
+      {above}
       {kinds.length > MOST_SIDE_BY_SIDE ? (
         <Picker {...choosing} />
       ) : kinds.length > 1 ? (

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { followsIn } from '@/answers/signs';
 import { useShown } from '@/features/shoot/open-shoot';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { StepFrame } from '@/features/shoot/StepFrame';
@@ -35,7 +36,10 @@ function Practised() {
       </StepFrame>
     );
   }
-  const rehearsal: Rehearsal = { setup, picture, atMs, shootId: shoot.id };
+  const rehearsal: Rehearsal = {
+    ...{ setup, picture, atMs },
+    ...{ shootId: shoot.id, follows: followsIn(shoot.log.entries) },
+  };
   return (
     <Drill
       key={drill}

@@ -1,7 +1,7 @@
 import { BenchDrill } from './BenchDrill';
 import type { DrillId, DrillProps } from './drill-frame';
 import { EyeDrill } from './EyeDrill';
-import { MomentDrill } from './MomentDrill';
+import { MomentTasks } from './MomentTasks';
 import { PanDrill } from './PanDrill';
 import { StandDrill } from './StandDrill';
 import { StopsDrill } from './StopsDrill';
@@ -15,7 +15,7 @@ export function Drill({ drill, ...props }: DrillProps & { readonly drill: DrillI
     case 'pan':
       return <PanDrill {...props} />;
     case 'moment':
-      return <MomentDrill {...props} />;
+      return <MomentTasks {...props} />;
     case 'blur':
       return <BenchDrill {...props} />;
     case 'stops':

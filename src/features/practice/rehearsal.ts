@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { HOME_AT_LOCAL, homeShoot } from '@/answers/home-ground';
+import type { Follows } from '@/answers/signs';
 import { pictured, type Pictured } from '@/answers/pictured';
 import type { Setup } from '@/answers/view';
 import { newId } from '@/records/new-id';
@@ -16,6 +17,8 @@ export interface Rehearsal {
   readonly atMs: number;
   /** The shoot it is for; none at home. */
   readonly shootId?: string;
+  /** What the shoot's own log says of what follows what. */
+  readonly follows?: readonly Follows[];
 }
 
 /** What is practised on at home; nothing where the lens can't. */
