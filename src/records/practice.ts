@@ -9,7 +9,7 @@ import { id, presetId, text } from './shape';
  * const practice = practiceSchema.parse(FIRST_PRACTICE);
  */
 
-/** 2 knows the stride, the wings and the turned head, and signs. */
+/** 2 knows the stride, the wings and the turned head, signs and one's own fan. */
 export const PRACTICE_VERSION = 2;
 /** Tries beyond this many are forgotten, the oldest first: a season of three minutes a day. */
 export const MOST_TRIES = 2000;
@@ -111,6 +111,16 @@ const signsTrySchema = z.strictObject({
   lateS: z.number().min(-10).max(10),
 });
 
+/** A picture of one's own fan read back: the angle its mark smeared over, and what its turns foretold. */
+const fanTrySchema = z.strictObject({
+  kind: z.literal('fan'),
+  ...tried,
+  shutterS: z.number().gt(0).max(60),
+  turnsPerS: z.number().gt(0).max(200),
+  predictedDeg: z.number().gt(0).max(100_000),
+  measuredDeg: z.number().gt(0).max(360),
+});
+
 const trySchema = z.discriminatedUnion('kind', [
   panTrySchema,
   momentTrySchema,
@@ -118,6 +128,7 @@ const trySchema = z.discriminatedUnion('kind', [
   stopsTrySchema,
   eyeTrySchema,
   standTrySchema,
+  fanTrySchema,
   orderTrySchema,
   signsTrySchema,
 ]);
@@ -127,6 +138,7 @@ export type MomentTry = z.infer<typeof momentTrySchema>;
 export type BenchTry = z.infer<typeof benchTrySchema>;
 export type EyeTry = z.infer<typeof eyeTrySchema>;
 export type StandTry = z.infer<typeof standTrySchema>;
+export type FanTry = z.infer<typeof fanTrySchema>;
 export type OrderTry = z.infer<typeof orderTrySchema>;
 export type SignsTry = z.infer<typeof signsTrySchema>;
 export type StopsTry = z.infer<typeof stopsTrySchema>;

@@ -37,7 +37,7 @@ export function NumberField({
   };
   return (
     <Field
-      label={`${label}, ${shownUnit.unit}`}
+      label={shownUnit.unit === '' ? label : `${label}, ${shownUnit.unit}`}
       value={typed ?? shown}
       inputMode="decimal"
       selectTextOnFocus

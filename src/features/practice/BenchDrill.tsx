@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import {
   BENCH_S,
@@ -21,6 +21,7 @@ import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
 import { askedInWords, benchInWords, gradesInWords, leaningInWords } from './bench-words';
+import { FanDrill } from './FanDrill';
 import { chancesNow, useBenchAtHome, usePractice, type Rehearsal } from './rehearsal';
 import { SoFar } from './SoFar';
 
@@ -30,23 +31,31 @@ const MOST_STOPS = 4;
 const TASKS = [
   { value: 'name', label: 'Name the time' },
   { value: 'hold', label: 'Slowest that holds' },
+  { value: 'fan', label: 'Your own fan' },
 ] as const;
+type Task = (typeof TASKS)[number]['value'];
 
 /** What smears how far at which time: named from its picture, or chosen so that it just holds. */
 export function BenchDrill({ rehearsal, Frame }: DrillProps) {
   const [round, setRound] = useState(0);
-  const [task, setTask] = useState<Question['task']>('name');
+  const [task, setTask] = useState<Task>('name');
   const [chances, setChances] = useState(chancesNow);
   const atHome = useBenchAtHome(round);
   const on = rehearsal.shootId === undefined && atHome ? atHome : rehearsal;
-  const question = useMemo(() => questionOf(on.picture, task, chances), [on, task, chances]);
+  const question = useMemo(
+    () => (task === 'fan' ? undefined : questionOf(on.picture, task, chances)),
+    [on, task, chances],
+  );
   const next = () => {
     setRound(round + 1);
     setChances(chancesNow());
   };
+  const above = <Choice label="Task" value={task} options={TASKS} onChange={setTask} />;
+  if (task === 'fan') return <FanDrill {...{ rehearsal, Frame, above }} />;
   if (!question) {
     return (
       <Frame title="Blur">
+        {above}
         <Text>
           {`Nothing of ${on.picture.view.subject.name.toLowerCase()} smears enough from here to be told apart.`}
         </Text>
@@ -54,23 +63,21 @@ export function BenchDrill({ rehearsal, Frame }: DrillProps) {
       </Frame>
     );
   }
-  return (
-    <Asked key={`${round} ${task}`} {...{ on, question, task, next, Frame }} onTask={setTask} />
-  );
+  return <Asked key={`${round} ${task}`} {...{ on, question, task, next, above, Frame }} />;
 }
 
 function Asked({
   on,
   question,
   task,
-  onTask,
+  above,
   next,
   Frame,
 }: {
   readonly on: Rehearsal;
   readonly question: Question;
   readonly task: Question['task'];
-  readonly onTask: (task: Question['task']) => void;
+  readonly above: ReactNode;
   readonly next: () => void;
   readonly Frame: DrillProps['Frame'];
 }) {
@@ -136,7 +143,7 @@ function Asked({
         </FrameRoom>
       }
     >
-      <Choice label="Task" value={task} options={TASKS} onChange={onTask} />
+      {above}
       <Text kind="strong">{askedInWords(question)}</Text>
       <Text kind="small" ink="quiet">
         {`${view.subject.name}, ${metres(view.sight.distanceM)} off at ${Math.round(view.focalMm)} mm, ${view.subject.speedMs.toFixed(0)} m/s; the camera on a tripod. Shown as delivered, pixel for pixel.`}

@@ -1,0 +1,306 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { fanAgrees, fanLadder, fanOff, fanTries, type Tone } from '@/answers/fan';
+import { BENCH_S } from '@/answers/blur-bench';
+import { formatShutter, turnDuring } from '@/core';
+import { FrameRoom } from '@/features/shoot/ThroughLens';
+import { LARGEST_PICTURE_BYTES, PICTURE_FILES } from '@/formats/picture-file';
+import { requestPictures } from '@/workers/pictures-client';
+import { Button } from '@/ui/Button';
+import { chooseFile } from '@/ui/files';
+import { NumberField } from '@/ui/NumberField';
+import { Picker } from '@/ui/Picker';
+import { Slider } from '@/ui/Slider';
+import { Text } from '@/ui/Text';
+import type { DrillProps } from './drill-frame';
+import { agreesInWords, readBackInWords, rungInWords, toneInWords } from './fan-words';
+import { FanPicture, type Arc } from './FanPicture';
+import { listenForHum } from './hum';
+import { usePractice, type Rehearsal } from './rehearsal';
+import { SoFar } from './SoFar';
+
+const FIRST_ARC: Arc = { acrossShare: 0.5, downShare: 0.5, fromDeg: 0, sweepDeg: 60 };
+/** Further off is drawn at the chart's edge. */
+const MOST_OFF = 0.5;
+
+interface Taken {
+  readonly url: string;
+  /** What the file itself says of its time. */
+  readonly shutterS?: number;
+}
+
+/** A real fan: its turns by its hum or by hand, photographed down the ladder, its smears read back. */
+export function FanDrill({
+  rehearsal,
+  Frame,
+  above,
+}: Pick<DrillProps, 'rehearsal' | 'Frame'> & { readonly above: ReactNode }) {
+  const [blades, setBlades] = useState(3);
+  const [turnsPerS, setTurnsPerS] = useState<number>();
+  const { taken, take, trouble, forget } = useTaken();
+  const [arc, setArc] = useState(FIRST_ARC);
+  return (
+    <Frame
+      title="Blur"
+      picture={
+        taken ? (
+          <FrameRoom orientation="level">
+            {(size) => (
+              <FanPicture
+                url={taken.url}
+                {...{ arc, size }}
+                onHub={(acrossShare, downShare) => setArc({ ...arc, acrossShare, downShare })}
+                onUnread={() => forget('that is no picture that can be shown')}
+              />
+            )}
+          </FrameRoom>
+        ) : undefined
+      }
+    >
+      {above}
+      {taken && turnsPerS !== undefined ? (
+        <ReadBack
+          key={taken.url}
+          {...{ rehearsal, taken, turnsPerS, arc }}
+          onArc={setArc}
+          onDone={() => {
+            forget();
+            setArc(FIRST_ARC);
+          }}
+        />
+      ) : (
+        <>
+          <Text>
+            A strip of pale tape on one blade. Guard on, fingers, hair and straps away; the camera
+            on a tripod, square to it.
+          </Text>
+          <NumberField
+            label="Blades"
+            unit=""
+            value={blades}
+            min={1}
+            max={12}
+            places={0}
+            onChange={(count) => setBlades(Math.round(count))}
+          />
+          <Turns {...{ blades, turnsPerS }} onTurns={setTurnsPerS} />
+          {turnsPerS === undefined ? null : (
+            <View className="gap-2">
+              <Text kind="strong">Photograph it at these; the tape smears over:</Text>
+              <View
+                role="list"
+                aria-label="Foretold"
+                className="flex-row flex-wrap gap-x-5 gap-y-1"
+              >
+                {fanLadder(turnsPerS).map((rung) => (
+                  <View key={rung.shutterS} role="listitem">
+                    <Text>{rungInWords(rung)}</Text>
+                  </View>
+                ))}
+              </View>
+              <Button label="Read a picture back" kind="primary" onPress={() => void take()} />
+            </View>
+          )}
+          {trouble ? <Text role="alert">{`It could not be read: ${trouble}.`}</Text> : null}
+        </>
+      )}
+      <YourSmears />
+    </Frame>
+  );
+}
+
+/** Turns by the hum, or written by hand. */
+function Turns({
+  blades,
+  turnsPerS,
+  onTurns,
+}: {
+  readonly blades: number;
+  readonly turnsPerS: number | undefined;
+  readonly onTurns: (perS: number) => void;
+}) {
+  const [tones, setTones] = useState<readonly Tone[]>();
+  const [listening, setListening] = useState(false);
+  const [trouble, setTrouble] = useState<string>();
+  const listen = async () => {
+    setListening(true);
+    setTrouble(undefined);
+    try {
+      const heard = await listenForHum();
+      setTones(heard);
+      if (heard.length === 0) setTrouble('no tone stands out: hold the phone nearer');
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+    }
+    setListening(false);
+  };
+  return (
+    <View className="gap-2">
+      <Button
+        label={listening ? 'Listening …' : 'Listen to its hum'}
+        disabled={listening}
+        onPress={() => void listen()}
+      />
+      {trouble ? (
+        <Text
+          role="alert"
+          kind="small"
+        >{`Not by its hum: ${trouble}. Write its turns below.`}</Text>
+      ) : null}
+      {tones && tones.length > 0 ? (
+        <View role="list" aria-label="Tones heard" className="gap-2">
+          {tones.map((tone) => (
+            <View key={tone.hz} role="listitem">
+              <Button label={toneInWords(tone, blades)} onPress={() => onTurns(tone.hz / blades)} />
+            </View>
+          ))}
+          <Text kind="small" ink="quiet">
+            A tone that stays when the fan is off is the mains or the room.
+          </Text>
+        </View>
+      ) : null}
+      <NumberField
+        label="Turns a second"
+        unit=""
+        value={turnsPerS ?? 0}
+        min={0.5}
+        max={100}
+        places={1}
+        onChange={onTurns}
+      />
+    </View>
+  );
+}
+
+/** The arc is brought over the smear, and set against what was foretold. */
+function ReadBack({
+  rehearsal,
+  taken,
+  turnsPerS,
+  arc,
+  onArc,
+  onDone,
+}: {
+  readonly rehearsal: Rehearsal;
+  readonly taken: Taken;
+  readonly turnsPerS: number;
+  readonly arc: Arc;
+  readonly onArc: (next: Arc) => void;
+  readonly onDone: () => void;
+}) {
+  const { note } = usePractice();
+  const [chosenS, setChosenS] = useState<number>(taken.shutterS ?? (BENCH_S[2] as number));
+  const predictedDeg = turnDuring({ perS: turnsPerS, shutterS: chosenS });
+  const slider = (key: keyof Arc, label: string, min: number, max: number, unit: '°' | '%') => {
+    const each = unit === '%' ? 100 : 1;
+    const value = Math.round(arc[key] * each);
+    return (
+      <Slider
+        {...{ label, value, min, max, step: 1, bigStep: 10 }}
+        valueText={`${value} ${unit}`.replace(' °', '°')}
+        onChange={(next) => onArc({ ...arc, [key]: next(value) / each })}
+      />
+    );
+  };
+  return (
+    <View className="gap-3">
+      <Text>
+        Tap the hub of the fan; bring the arc over the smear, from one edge of the tape to the same
+        edge at its end.
+      </Text>
+      <Text kind="strong" aria-live="polite">
+        {readBackInWords(arc.sweepDeg, predictedDeg)}
+      </Text>
+      {slider('fromDeg', 'Begins at', 0, 359, '°')}
+      {slider('sweepDeg', 'Goes on for', 1, 359, '°')}
+      {slider('acrossShare', 'Hub, across', 0, 100, '%')}
+      {slider('downShare', 'Hub, down', 0, 100, '%')}
+      {taken.shutterS === undefined ? (
+        <Picker
+          label="Time, which the picture does not say"
+          value={String(chosenS)}
+          options={BENCH_S.map((s) => ({ value: String(s), label: formatShutter(s) }))}
+          onChange={(s) => setChosenS(Number(s))}
+        />
+      ) : (
+        <Text>{`Taken at ${formatShutter(taken.shutterS)}, as the file says.`}</Text>
+      )}
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Button
+            label="Keep it"
+            kind="primary"
+            onPress={() => {
+              note(
+                {
+                  ...{ kind: 'fan', shutterS: chosenS, turnsPerS },
+                  ...{ predictedDeg, measuredDeg: arc.sweepDeg },
+                },
+                rehearsal,
+              );
+              onDone();
+            }}
+          />
+        </View>
+        <View className="flex-1">
+          <Button label="Another picture" onPress={onDone} />
+        </View>
+      </View>
+    </View>
+  );
+}
+
+function YourSmears() {
+  const { practice } = usePractice();
+  const tries = practice ? fanTries(practice).slice(-20) : [];
+  const agrees = practice && fanAgrees(practice);
+  return (
+    <SoFar
+      name="Your smears"
+      tries={tries.map((made) => ({ off: fanOff(made), good: Math.abs(fanOff(made)) <= 0.1 }))}
+      counted={{ one: 'picture', many: 'pictures', good: 'within a tenth' }}
+      ends={[-MOST_OFF, MOST_OFF]}
+      nameOf={(off) => (off === 0 ? 'foretold' : off > 0 ? 'more' : 'less')}
+      lies={agrees?.bias}
+      ofHand={agrees !== undefined}
+    >
+      {agrees ? <Text>{agreesInWords(agrees)}</Text> : null}
+    </SoFar>
+  );
+}
+
+/** The picture that is read just now: shown from the device itself, kept nowhere. */
+function useTaken() {
+  const [taken, setTaken] = useState<Taken>();
+  const [trouble, setTrouble] = useState<string>();
+  const url = taken?.url;
+  useEffect(() => () => (url === undefined ? undefined : URL.revokeObjectURL(url)), [url]);
+  const take = async () => {
+    const file = await chooseFile(PICTURE_FILES);
+    if (!file) return;
+    if (file.size > LARGEST_PICTURE_BYTES) {
+      setTrouble('it is larger than 30 MB; save it smaller');
+      return;
+    }
+    setTrouble(undefined);
+    let shutterS: number | undefined;
+    try {
+      const { signal } = new AbortController();
+      await requestPictures(
+        [file],
+        ({ pictures }) => {
+          shutterS = pictures[0]?.frame.shutterS;
+        },
+        signal,
+      );
+    } catch {
+      // What the file does not say is asked for.
+    }
+    setTaken({ url: URL.createObjectURL(file), ...(shutterS !== undefined && { shutterS }) });
+  };
+  const forget = (why?: string) => {
+    setTaken(undefined);
+    setTrouble(why);
+  };
+  return { taken, take, trouble, forget };
+}
