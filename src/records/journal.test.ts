@@ -2,9 +2,10 @@ import 'fake-indexeddb/auto';
 import { DEMO_SHOOTS } from '@/demo';
 import type { Device } from './device';
 import { jot, leftBehind, openJournal, strikeOut, type Jotting } from './journal';
+import { FIRST_PRACTICE } from './practice';
 import { recover } from './recover';
 import type { Shoot } from './shoot';
-import { shootKey } from './storage';
+import { PRACTICE, shootKey } from './storage';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const key = shootKey(larkmoor.id);
@@ -70,6 +71,21 @@ test('what a dead page left is done to the newest state, in record and list', as
   await recover(device, [jotting({})]);
   expect(shoot()).toMatchObject({ title: 'Tapped as it died', endLocal: '2027-04-16T22:00' });
   expect(held.get(`bright-perch/summary/${larkmoor.id}`)).toContain('Tapped as it died');
+});
+
+test('the very first change of what stands as it comes is done too', async () => {
+  const { device, held } = deviceWith({});
+  const made = { kind: 'eye', id: 't', at: '2026-11-28T12:00:00.000Z', task: 'side', offSteps: 0 };
+  await recover(device, [
+    { tab: 'gone', key: PRACTICE.key, from: { tries: [] }, to: { tries: [made] } },
+  ]);
+  expect(JSON.parse(held.get(PRACTICE.key) ?? 'null')).toEqual({
+    ...FIRST_PRACTICE,
+    tries: [made],
+  });
+  // A shoot that is gone stays gone.
+  await recover(device, [jotting({})]);
+  expect([...held.keys()]).toEqual([PRACTICE.key]);
 });
 
 test('done already, it is not done twice', async () => {

@@ -26,11 +26,25 @@ const TAB = newId();
 const tabLock = (tab: string): string => `bright-perch/tab/${tab}`;
 const locks = () => (globalThis as { readonly navigator?: Navigator }).navigator?.locks;
 
+/** The page that stood in this very tab before, which is gone whatever the browser still holds of it. */
+const SESSION_KEY = 'bright-perch/tab';
+function tabBefore(): string | undefined {
+  try {
+    const before = sessionStorage.getItem(SESSION_KEY);
+    sessionStorage.setItem(SESSION_KEY, TAB);
+    return before === null || before === TAB ? undefined : before;
+  } catch {
+    return undefined;
+  }
+}
+let before: string | undefined;
+
 let journal: IDBPDatabase<Journal> | undefined;
 
 /** Opens the journal, and has this page known as alive for as long as it is. None where there is no room. */
 export async function openJournal(): Promise<void> {
   if (journal || typeof indexedDB === 'undefined') return;
+  before = tabBefore();
   try {
     journal = await openDB<Journal>(DATABASE, 1, {
       upgrade: (database) => void database.createObjectStore(STORE),
@@ -81,7 +95,9 @@ export async function leftBehind(): Promise<{
   const all = (await journal?.getAll(STORE).catch(() => [])) ?? [];
   const held = (await locks()?.query())?.held ?? [];
   const alive = new Set(held.map(({ name }) => name));
-  const jottings = all.filter(({ tab }) => tab !== TAB && !alive.has(tabLock(tab)));
+  const jottings = all.filter(
+    ({ tab }) => tab !== TAB && (tab === before || !alive.has(tabLock(tab))),
+  );
   return {
     jottings,
     strike: () =>

@@ -2,14 +2,14 @@ import { changedOnto } from './changes';
 import type { Device } from './device';
 import type { Jotting } from './journal';
 import { parseRecordText } from './parse';
-import { kindOf, textsOf, type Any } from './storage';
+import { firstOf, kindOf, textsOf, type Any } from './storage';
 
 /** A record with what a jotting says done to it; nothing when that makes no record. */
 function withJotted({ key, from, to }: Jotting, text: string | undefined): Any | undefined {
   const kind = kindOf(key);
   const newest = text === undefined ? undefined : parseRecordText(text, kind);
   if (newest && !newest.ok) return undefined;
-  const state = newest?.record as object | undefined;
+  const state = (newest?.record ?? firstOf(key)) as object | undefined;
   // A record that was taken away meanwhile stays away.
   if (from && !state) return undefined;
   const jotted =

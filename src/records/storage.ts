@@ -87,6 +87,10 @@ export function kindOf(key: string): Kind<Any> {
   return single.kind as Kind<Any>;
 }
 
+/** What stands under a key before anything was written: of that of which there is always one. */
+export const firstOf = (key: string): Any | undefined =>
+  SINGLES.find((entry) => entry.key === key)?.first;
+
 /** A record as it was last read or written here, with its text. */
 interface Known {
   readonly text: string;
