@@ -172,3 +172,10 @@ test('without readings it is as unsure upwards and downwards as the forecast and
   );
   expect(ev.high).toBeGreaterThan(ev.expected);
 });
+
+// Common practice, no source: sun is known best, a thick sky least.
+test('forecasts are as sure as they are said to be', () => {
+  expect(FORECAST_SIGMA_STOPS).toEqual({
+    ...{ sun: 0.3, shade: 0.6, overcast: 0.75, twilight: 0.5, lamps: 0.7 },
+  });
+});
