@@ -25,7 +25,7 @@ import {
 } from '@/records/practice';
 import { rungsOf } from './crossing';
 import { beatS, windowOf } from './moments';
-import type { PanSkill } from './taught';
+import type { FieldPresses, PanSkill } from './taught';
 import type { View } from './view';
 
 /** What practice says of a hand, and what a plan may take from it. */
@@ -211,6 +211,13 @@ export function burstOdds(kind: MomentKind, hand: Hand, fps: number): readonly B
     }),
   }));
 }
+
+/** Practice counts as so many presses in the field. No source. */
+const PRACTICE_WEIGHT = 8;
+
+/** A burst's odds by practice, set right by what presses in the field kept. */
+export const oddsSetRight = (chance: number, { kept, presses }: FieldPresses): number =>
+  (PRACTICE_WEIGHT * chance + kept) / (PRACTICE_WEIGHT + presses);
 
 /** The moments that a subject has; all at home, where each has a subject of its own. */
 export function momentsFor(view: View | undefined): readonly MomentKind[] {

@@ -20,7 +20,9 @@ import { skyOver, viewOf } from './view';
 import type { Shot } from '@/records/brief';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, msOf } from '@/records/times';
-import { countedEntries, matchedFrames, type MatchedFrame } from './matched';
+import { HANGS } from '@/presets/rhythms';
+import { subjectOf } from '@/records/own-subject';
+import { countedEntries, matchedFrames, pressesOf, type MatchedFrame } from './matched';
 
 /** What the numbers of a log teach, each with how sure it is. */
 
@@ -121,6 +123,30 @@ export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
     });
     return streakMm >= LEAST_STREAK_CIRCLES * seen.view.cocMm ? [{ streakMm, sharp: kept }] : [];
   });
+}
+
+/** Presses of a kind in the field, and how many of them have a kept frame. */
+export interface FieldPresses {
+  readonly kept: number;
+  readonly presses: number;
+}
+
+/** Presses at those who hang at the top of a jump; what only the plan says was in hand does not count. */
+export function jumpPresses(shoots: readonly Shoot[]): FieldPresses {
+  const presses = shoots.flatMap((shoot) => {
+    const jumpers = new Set(
+      shoot.marks.flatMap(({ id, subjectId }) => {
+        const subject = subjectOf(shoot, subjectId);
+        return HANGS.has(subject.basedOn ?? subject.id) ? id : [];
+      }),
+    );
+    const frames = matchedFrames(shoot).filter(
+      ({ stand, standBy }) => standBy !== 'plan' && jumpers.has(stand.markId),
+    );
+    return pressesOf(frames);
+  });
+  const kept = presses.filter(({ frames }) => frames.some((frame) => frame.kept)).length;
+  return { kept, presses: presses.length };
 }
 
 export interface PanSkill extends Rate {

@@ -18,7 +18,8 @@ import {
   type Settings,
 } from '@/core';
 import { HANGS_MS, windowOf } from '@/answers/moments';
-import { burstOdds } from '@/answers/practised';
+import { burstOdds, oddsSetRight } from '@/answers/practised';
+import type { FieldPresses } from '@/answers/taught';
 import type { View } from '@/answers/view';
 import { depthInWords } from '@/features/shoot/frame-notes';
 import { percent, smallLength } from '@/features/shoot/words';
@@ -91,9 +92,11 @@ function cyclesSaid(view: View, { shutterS }: Settings): readonly Said[] {
 export interface Practised {
   readonly leaving?: Hand | undefined;
   readonly jump?: Hand | undefined;
+  /** What presses at jumps kept in earlier shoots. */
+  readonly field?: FieldPresses;
 }
 
-function apexSaid(view: View, { jump }: Practised): readonly Said[] {
+function apexSaid(view: View, { jump, field }: Practised): readonly Said[] {
   if (!HANGS.has(view.subject.basedOn ?? view.subject.id)) return [];
   const { goodFromS, goodToS } = windowOf('jump');
   const windowS = goodToS - goodFromS;
@@ -108,6 +111,10 @@ function apexSaid(view: View, { jump }: Practised): readonly Said[] {
       value: seconds(windowS),
       why: `in which it hangs, slower than ${written(HANGS_MS, 'm/s', 1)}; an untimed burst has a frame in it ${percent(chance)} of the time${
         own ? `; half a second${early}, as you practised: ${percent(own.chance)}` : ''
+      }${
+        own && field && field.presses > 0
+          ? `; ${field.kept} of ${field.presses} presses in the field have a kept frame: reckon with ${percent(oddsSetRight(own.chance, field))}`
+          : ''
       }`,
     },
   ];

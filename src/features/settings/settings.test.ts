@@ -261,6 +261,14 @@ describe('what motion does', () => {
     expect(top({ jump: hand(0.15, 0.04) })?.why).toMatch(
       /half a second, pressed 0\.\d\d s before you feel it, as you practised: 100 %$/,
     );
+    // Practice counts as eight presses, all of them good: 8 and 3 of 20 is 55 in 100.
+    const field = { kept: 3, presses: 12 };
+    expect(top({ jump: hand(0.15, 0.04), field })?.why).toMatch(
+      /as you practised: 100 %; 3 of 12 presses in the field have a kept frame: reckon with 55 %$/,
+    );
+    expect(top({ jump: hand(0.15, 0.04), field: { kept: 0, presses: 0 } })?.why).not.toContain(
+      'field',
+    );
   });
   test('a bird on its perch is waited for in focus; a runner is tracked', () => {
     const focus = (shoot: Shoot) => {

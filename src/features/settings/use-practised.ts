@@ -1,7 +1,10 @@
 import { useMemo } from 'react';
 import { momentPractised } from '@/answers/practised';
-import { PRESS_LESSON } from '@/features/shoot/lessons';
+import { jumpPresses } from '@/answers/taught';
+import { demoShoots } from '@/demo/seed';
+import { earlierOf, PRESS_LESSON } from '@/features/shoot/lessons';
 import { useShown } from '@/features/shoot/open-shoot';
+import { useShoots } from '@/records/queries';
 import { PRACTICE } from '@/records/storage';
 import { useSingle } from '@/records/use-single';
 import type { Practised } from './motion-words';
@@ -10,6 +13,7 @@ import type { Practised } from './motion-words';
 export function usePractised(): Practised {
   const { record } = useSingle(PRACTICE);
   const { shoot } = useShown('shoot');
+  const all = useShoots(demoShoots).data;
   const used = shoot.log.lessons.some(({ id, use }) => id === PRESS_LESSON && use);
   return useMemo(
     () =>
@@ -17,8 +21,9 @@ export function usePractised(): Practised {
         ? {
             leaving: momentPractised(record, 'leaving'),
             jump: momentPractised(record, 'jump'),
+            field: jumpPresses(earlierOf(shoot, all ?? [])),
           }
         : {},
-    [record, used],
+    [record, used, shoot, all],
   );
 }

@@ -311,13 +311,17 @@ function owedLessons(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
 export const teachersOf = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[] =>
   all.filter((other) => other.id !== shoot.id && isDemo(other) === isDemo(shoot));
 
+/** Shoots before this one, which may teach it. */
+export const earlierOf = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[] =>
+  teachersOf(shoot, all).filter((other) => other.startLocal < shoot.startLocal);
+
 /** What shoots before this one, and practice, teach it. */
 export function lessonsFor(
   shoot: Shoot,
   all: readonly Shoot[],
   practice: Practice = FIRST_PRACTICE,
 ): readonly Lesson[] {
-  const earlier = teachersOf(shoot, all).filter((other) => other.startLocal < shoot.startLocal);
+  const earlier = earlierOf(shoot, all);
   const here = othersHere(shoot, earlier);
   return [
     ...panLesson(shoot, earlier, practice),
