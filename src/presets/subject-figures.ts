@@ -13,6 +13,7 @@ const FIGURES: Readonly<Record<string, FigureKind>> = {
   'distance-runner': 'running',
   sprinter: 'running',
   cyclist: 'riding',
+  'desk-fan': 'fan',
   'galloping-horse': 'horse',
   skier: 'skiing',
   swimmer: 'swimming',

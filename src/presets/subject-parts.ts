@@ -91,3 +91,20 @@ export const wheelRim: MovingPart = {
 export const ball = (upM: number): readonly MovingPart[] => [
   { ...torso(upM), name: 'ball', rulesOnlyIfNamed: true },
 ];
+
+const FAN_TURNS_PER_S = 15;
+const BLADE_M = 0.16;
+const BLADE_NAMES = ['blade', 'second blade', 'third blade'] as const;
+/** A blade's tip: the first straight up, the others evenly round. */
+export function blade(i: number): MovingPart {
+  const turn = Math.PI / 2 + (i * 2 * Math.PI) / BLADE_NAMES.length;
+  return {
+    name: BLADE_NAMES[i] as string,
+    role: 'limb',
+    aheadM: BLADE_M * Math.cos(turn),
+    leftM: 0,
+    upM: 0.27 + BLADE_M * Math.sin(turn),
+    bodyShare: 1,
+    swing: { speedMs: 2 * Math.PI * BLADE_M * FAN_TURNS_PER_S, radiusM: BLADE_M, planeTiltDeg: 0 },
+  };
+}

@@ -1,8 +1,8 @@
-import type { MovingPart } from '@/core';
 import type { CautionTag } from './cautions';
-import type { ClassId } from './classes';
+import type { SubjectPreset } from './subject-preset';
 import {
   ball,
+  blade,
   head,
   resting,
   runner,
@@ -14,29 +14,7 @@ import {
   wing,
 } from './subject-parts';
 
-/** A kind of subject: its size, pace and parts. Every value: common practice, no source. */
-export interface SubjectPreset {
-  readonly id: string;
-  readonly name: string;
-  /** What its pictures are taken at: `CLASSES`. */
-  readonly classId: ClassId;
-  /** Flat, so that it is held parallel to the sensor: spread wings. */
-  readonly flat?: boolean;
-  /** Wears a brim: under a high sun the face lies in its shade. */
-  readonly brim?: boolean;
-  /** Speed that it sways at for each metre a second of wind: on a flower, on a twig. */
-  readonly swayShare?: number;
-  /** The preset that one's own subject was made of. */
-  readonly basedOn?: string;
-  readonly heightM: number;
-  /** Depth along the line of sight that should be sharp. */
-  readonly depthM: number;
-  readonly speedMs: number;
-  readonly climbDeg?: number;
-  readonly parts: readonly MovingPart[];
-  /** What to take care of wherever this subject is. */
-  readonly cautions?: readonly CautionTag[];
-}
+export type { SubjectPreset } from './subject-preset';
 
 /** Wild animals: keep off, and off their nests and dens. */
 const WILD: readonly CautionTag[] = ['wildlife', 'nest'];
@@ -393,5 +371,15 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     depthM: 1.4,
     speedMs: 12,
     parts: [torso(0.9), { ...head, upM: 1.2, aheadM: 0.7 }, { ...runningFoot, name: 'hoof' }],
+  },
+  {
+    id: 'desk-fan',
+    classId: 'rest',
+    name: 'Desk fan',
+    heightM: 0.45,
+    depthM: 0.1,
+    speedMs: 0,
+    // Fifteen turns a second: some 900 a minute. Common practice, no source.
+    parts: [resting('hub', 0.27, 0), ...[0, 1, 2].map(blade)],
   },
 ];

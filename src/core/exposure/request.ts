@@ -245,6 +245,8 @@ export function cornersOf(request: Omit<ExposureRequest, 'ev'>): Corners {
   const closed = Math.max(widest, onDial(camera, 'aperture', Math.min(smallest, cap)));
   const wanted = wantedApertures(request, widest);
 
+  // A cap that is no mark would have ISO answer to an opening that nobody can dial.
+  const mostClosed = onDial(camera, 'aperture', Math.max(closed, wanted.aperture));
   const corner = (shutterS: number, aperture: number) => {
     const time = Math.log2(1 / Math.min(shutterS, LONGEST_SHUTTER_S));
     const opening = 2 * Math.log2(aperture / widest);
@@ -252,7 +254,7 @@ export function cornersOf(request: Omit<ExposureRequest, 'ev'>): Corners {
     const both = fasterClick(time + opening, step);
     return {
       shutterS: Math.max(fastestS, 2 ** -timeOn),
-      aperture: Math.min(Math.max(closed, wanted.aperture), widest * 2 ** ((both - timeOn) / 2)),
+      aperture: Math.min(mostClosed, widest * 2 ** ((both - timeOn) / 2)),
     };
   };
   const must = corner(demands.shutterS, wanted.aperture);

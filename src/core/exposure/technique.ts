@@ -170,7 +170,9 @@ const kept = (shutterS: number, by: 'pan' | 'streak' | 'chosen'): PictureTimes =
 function panS(picture: PreparedPicture, rates: ImageRates, lens: TimesLens): number {
   const spreadMmS = lens.imageMm * rates.courseRadS * picture.panSigma;
   const likelyS =
-    spreadMmS > 0 ? (PAN_SHARP_CIRCLES * lens.circleMm) / (PAN_CHANCE_SIGMAS * spreadMmS) : Infinity;
+    spreadMmS > 0
+      ? (PAN_SHARP_CIRCLES * lens.circleMm) / (PAN_CHANCE_SIGMAS * spreadMmS)
+      : Infinity;
   const slowestS = Math.min(PAN_LADDER_S.at(-1) as number, BLUR_OVER_HANDS * lens.shakeS);
   return nearestMark('shutter', Math.min(likelyS, slowestS), 'down').value;
 }

@@ -1,3 +1,4 @@
+export { FAN_PHASES_RAD } from './carried';
 export { figureThrough, type PlacedPiece } from './figure';
 export type { Modelled, Plumage } from './pieces';
 export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';

@@ -1,5 +1,5 @@
 import { butterfly, flying, fourLegs, horse, perched, thing } from './animals';
-import { diving, paddling, riding, skiing, swimming } from './carried';
+import { diving, fan, paddling, riding, skiing, swimming } from './carried';
 import { BODY, joint, partJoint, type Modelled } from './pieces';
 import { person, upright, withStick, WOOD } from './people';
 import type { Piece } from './types';
@@ -20,6 +20,7 @@ export const FIGURE_KINDS = [
   'swimming',
   'paddling',
   'riding',
+  'fan',
   'skiing',
   'horse',
   'fourLegs',
@@ -81,6 +82,8 @@ export function figurePieces(kind: FigureKind, model: Modelled): readonly Piece[
       return swimming(model);
     case 'paddling':
       return paddling(model);
+    case 'fan':
+      return fan(model);
     case 'riding':
       return riding(model);
     case 'skiing':

@@ -20,7 +20,13 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
-import { askedInWords, benchInWords, gradesInWords, leaningInWords } from './bench-words';
+import {
+  askedInWords,
+  benchInWords,
+  gradesInWords,
+  leaningInWords,
+  paceInWords,
+} from './bench-words';
 import { FanDrill } from './FanDrill';
 import { chancesNow, useBenchAtHome, usePractice, type Rehearsal } from './rehearsal';
 import { SoFar } from './SoFar';
@@ -146,7 +152,7 @@ function Asked({
       {above}
       <Text kind="strong">{askedInWords(question)}</Text>
       <Text kind="small" ink="quiet">
-        {`${view.subject.name}, ${metres(view.sight.distanceM)} off at ${Math.round(view.focalMm)} mm, ${view.subject.speedMs.toFixed(0)} m/s; the camera on a tripod. Shown as delivered, pixel for pixel.`}
+        {`${view.subject.name}, ${metres(view.sight.distanceM)} off at ${Math.round(view.focalMm)} mm, ${paceInWords(view, question.part)}; the camera on a tripod. Shown as delivered, pixel for pixel.`}
       </Text>
       {answerS === undefined ? (
         <View role="list" aria-label="Times" className="flex-row flex-wrap gap-2">

@@ -1,3 +1,4 @@
+import type { View } from '@/answers/view';
 import { formatShutter, type Grade } from '@/core';
 import { benchOff, type Question } from '@/answers/blur-bench';
 import { gradeInWords } from '@/features/shoot/words';
@@ -7,6 +8,14 @@ export const askedInWords = ({ task, part, grade }: Question): string =>
   task === 'name'
     ? `At what time was this taken? Look at the ${part}.`
     : `Which is the slowest time that still leaves the ${part} ${grade ? gradeInWords(grade) : ''}?`;
+
+/** "7 m/s"; of what stays where it is "its blade at 15 m/s". */
+export function paceInWords({ subject, running }: View, part: string): string {
+  const own = running.parts.find(({ name }) => name === part)?.swing?.speedMs;
+  return subject.speedMs < 0.5 && own !== undefined
+    ? `its ${part} at ${own.toFixed(0)} m/s`
+    : `${subject.speedMs.toFixed(0)} m/s`;
+}
 
 const stopsInWords = (stops: number): string => (stops === 1 ? '1 stop' : `${stops} stops`);
 

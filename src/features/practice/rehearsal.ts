@@ -43,8 +43,9 @@ const AT_HOME: Readonly<Record<MomentKind, Practice['home']>> = {
 };
 export const useMomentAtHome = (kind: MomentKind): Rehearsal | undefined => useHome(AT_HOME[kind]);
 
-/** What smears in many ways: a runner, a wheel, a bat, wings; through lenses that fill half of the frame. */
+/** What smears in many ways: a fan, a runner, a wheel, a bat, wings; through lenses that fill half of the frame. */
 const ON_BENCH: readonly Practice['home'][] = [
+  { subjectId: 'desk-fan', distanceM: 8, lensId: '70-200-2.8', focalMm: 135 },
   { subjectId: 'field-player', distanceM: 20, lensId: '70-200-2.8', focalMm: 135 },
   { subjectId: 'cyclist', distanceM: 14, lensId: '70-200-2.8', focalMm: 85 },
   { subjectId: 'batter', distanceM: 20, lensId: '70-200-2.8', focalMm: 135 },
