@@ -159,6 +159,6 @@ test('the phone turned is the camera', { tag: '@once' }, async ({ page }) => {
     await expect(turned).toBeVisible({ timeout: 4000 });
   }).toPass();
   // 36° a second where the middle asks for 38; a phone held still would be off by 1.
-  const tries = await swingWell(page, () => panPad(page).click());
+  const tries = await swingWell(page, () => panPad(page).click(), 0.6);
   expect(tries.at(-1)).toMatchObject({ kind: 'pan', by: 'turn' });
 });
