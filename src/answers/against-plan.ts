@@ -43,12 +43,3 @@ export function planComparer(setup: Setup): (press: Press) => AgainstPlan | unde
     };
   };
 }
-
-/** The middle of some values. */
-export function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2
-    ? (sorted[half] ?? 0)
-    : ((sorted[half - 1] ?? 0) + (sorted[half] ?? 0)) / 2;
-}

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import FFT from 'fft.js';
 import { handOf, turnDuring, type Hand } from '@/core';
 import type { FanTry, Practice } from '@/records/practice';
@@ -42,7 +43,7 @@ export function tonesOf(samples: ArrayLike<number>, sampleRateHz: number): reado
   const at = (hz: number) => Math.round(hz / binHz);
   const [from, to] = [Math.max(1, at(LOWEST_HZ)), Math.min(power.length - 2, at(HIGHEST_HZ))];
   const heard = power.slice(from, to + 1);
-  const noise = [...heard].sort((a, b) => a - b)[heard.length >> 1] ?? 0;
+  const noise = median(heard) ?? 0;
   const nearest = (hz: number): number => {
     const i = at(hz);
     return Math.max(power[i - 1] ?? 0, power[i] ?? 0, power[i + 1] ?? 0);
@@ -85,6 +86,10 @@ export const fanTries = ({ tries }: Practice): readonly FanTry[] =>
 /** How far an angle was from what was foretold: 0.1 is a tenth more. */
 export const fanOff = ({ measuredDeg, predictedDeg }: FanTry): number =>
   measuredDeg / predictedDeg - 1;
+
+/** Near enough to what was foretold: a tenth. No source. */
+const NEAR_FORETOLD = 0.1;
+export const asForetold = (made: FanTry): boolean => Math.abs(fanOff(made)) <= NEAR_FORETOLD;
 
 /** Fewer pictures than this say nothing of the time that a shutter takes; no source. */
 const FEWEST_READ = 3;

@@ -239,7 +239,7 @@ describe('moments', () => {
     );
     const hand = momentPractised(practice, 'jump');
     if (!hand) throw new Error('not told');
-    const [single, half, , before] = burstOdds('jump', hand, 20);
+    const [single, half, , before] = burstOdds(windowOf('jump'), hand, 20);
     expect(single?.earlyS).toBeCloseTo(0.06, 1);
     expect(half?.chance).toBeGreaterThan(single?.chance ?? 1);
     expect(before?.chance).toBeGreaterThan(0.99);
@@ -252,7 +252,7 @@ describe('moments', () => {
       [0.25, 0.3, 0.35, 0.55, 0.6, 0.65].map((s) => expect.closeTo(s)),
     );
     const hand = handOf([0.02, -0.05, 0.04, 0, 0.03, -0.02, 0.06, -0.04]);
-    expect(burstOdds('wings', hand, 20).map(({ how }) => how)).toEqual(['single']);
+    expect(burstOdds(what, hand, 20).map(({ how }) => how)).toEqual(['single']);
   });
   test('the nearest step or beat counts', () => {
     expect(offMoment({ everyS: 1 / 3 }, 0.4)).toBeCloseTo(0.4 - 1 / 3, 9);

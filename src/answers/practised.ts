@@ -24,7 +24,7 @@ import {
   type StopsTry,
 } from '@/records/practice';
 import { rungsOf } from './crossing';
-import { beatS, windowOf } from './moments';
+import { beatS, windowOf, type Happening } from './moments';
 import type { FieldPresses, PanSkill } from './taught';
 import type { View } from './view';
 
@@ -196,10 +196,13 @@ export interface BurstOdds {
 }
 
 /** What a hand gets of a moment by one frame or a burst, pressed as early as suits it. */
-export function burstOdds(kind: MomentKind, hand: Hand, fps: number): readonly BurstOdds[] {
-  const { goodFromS, goodToS } = windowOf(kind);
+export function burstOdds(
+  { goodFromS, goodToS, everyS }: Pick<Happening, 'goodFromS' | 'goodToS' | 'everyS'>,
+  hand: Hand,
+  fps: number,
+): readonly BurstOdds[] {
   // What comes again within the burst is on it wherever it began: only one frame can be told.
-  const told = kind === 'stride' || kind === 'wings' ? BURSTS.slice(0, 1) : BURSTS;
+  const told = everyS === undefined ? BURSTS : BURSTS.slice(0, 1);
   return told.map(({ how, burstS, preCaptureS }) => ({
     how,
     ...pressEarly({

@@ -1,3 +1,4 @@
+import { median, range, shuffler } from 'd3-array';
 import { CUES, type Signs } from '@/presets/cues';
 import type { LogEntry } from '@/records/log';
 
@@ -37,8 +38,7 @@ export function followsIn(entries: readonly LogEntry[]): readonly Follows[] {
     .filter(([, all]) => all.length >= FEWEST)
     .map(([key, all]) => {
       const [first, then] = JSON.parse(key) as [string, string];
-      const sorted = [...all].sort((a, b) => a - b);
-      return { first, then, afterS: sorted[sorted.length >> 1] as number, count: all.length };
+      return { first, then, afterS: median(all) ?? 0, count: all.length };
     })
     .sort((a, b) => b.count - a.count);
 }
@@ -63,11 +63,7 @@ export const asSigns = ({ first, then, afterS }: Follows): Signs => ({
 
 /** The order in which signs are shown: mixed, and never as they come. */
 export function mixed(count: number, chance: () => number): readonly number[] {
-  const order = Array.from({ length: count }, (_, i) => i);
-  for (let i = count - 1; i > 0; i -= 1) {
-    const j = Math.floor(chance() * (i + 1));
-    [order[i], order[j]] = [order[j] as number, order[i] as number];
-  }
+  const order = shuffler(chance)(range(count));
   return order.every((sign, i) => sign === i) ? [...order.slice(1), 0] : order;
 }
 

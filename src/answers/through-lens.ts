@@ -3,7 +3,6 @@ import {
   CLOUD_FRACTION,
   ev,
   evFromIlluminance,
-  FAN_PHASES_RAD,
   figurePieces,
   GROUND_REFLECTANCE,
   siteSolids,
@@ -70,11 +69,7 @@ function figureIn({ subject, running, mark }: View, smear: ExposurePlan['smear']
   const goes = subject.speedMs >= LOOKS_AHEAD_FROM_MS;
   return {
     ...{ subject, parts, path, pieces },
-    phasesRad: {
-      ...Object.fromEntries(smear.map(({ part, phaseRad }) => [part, phaseRad])),
-      // Blades go round one hub: none is in a phase of its own.
-      ...(figureOf(subject) === 'fan' && FAN_PHASES_RAD),
-    },
+    phasesRad: Object.fromEntries(smear.map(({ part, phaseRad }) => [part, phaseRad])),
     facingDeg: goes ? mark.headingDeg : mark.facingDeg,
     ...(figureOf(subject) === 'flying' && { pitchDeg: subject.climbDeg ?? 0 }),
   };

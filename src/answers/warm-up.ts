@@ -1,6 +1,6 @@
 import { createEmptyCard, fsrs, Rating, type Card } from 'ts-fsrs';
 import type { Shot } from '@/records/brief';
-import { fanOff } from './fan';
+import { asForetold } from './fan';
 import { asGood, readRight, withinAStop } from './practised';
 import type { Practice, Try } from '@/records/practice';
 
@@ -32,7 +32,7 @@ export function outcomeOf(made: Try): { readonly drill: WarmUpId; readonly good:
     case 'moment':
       return { drill: 'moment', good: Math.abs(made.lateS) <= NEAR_MOMENT_S };
     case 'fan':
-      return { drill: 'blur', good: Math.abs(fanOff(made)) <= NEAR_FORETOLD };
+      return { drill: 'blur', good: asForetold(made) };
     case 'order':
       return { drill: 'moment', good: made.inPlace === made.of };
     case 'signs':
@@ -49,8 +49,6 @@ export function outcomeOf(made: Try): { readonly drill: WarmUpId; readonly good:
 }
 /** A press so near its moment would be caught by a short burst. No source. */
 const NEAR_MOMENT_S = 0.1;
-/** A fan's smear within a tenth of what was foretold. No source. */
-const NEAR_FORETOLD = 0.1;
 /** Signs foretell a moment less sharply than seeing it. No source. */
 export const NEAR_SIGNS_S = 0.25;
 

@@ -95,16 +95,21 @@ export const ball = (upM: number): readonly MovingPart[] => [
 const FAN_TURNS_PER_S = 15;
 const BLADE_M = 0.16;
 const BLADE_NAMES = ['blade', 'second blade', 'third blade'] as const;
-/** A blade's tip: the first straight up, the others evenly round. */
-export function blade(i: number): MovingPart {
-  const turn = Math.PI / 2 + (i * 2 * Math.PI) / BLADE_NAMES.length;
-  return {
-    name: BLADE_NAMES[i] as string,
-    role: 'limb',
-    aheadM: BLADE_M * Math.cos(turn),
-    leftM: 0,
-    upM: 0.27 + BLADE_M * Math.sin(turn),
-    bodyShare: 1,
-    swing: { speedMs: 2 * Math.PI * BLADE_M * FAN_TURNS_PER_S, radiusM: BLADE_M, planeTiltDeg: 0 },
-  };
-}
+
+/** Tips of a fan's blades round a hub so high, the first straight up: where one stands is its phase. */
+export const blades = (hubUpM: number): readonly MovingPart[] =>
+  BLADE_NAMES.map((name, i) => {
+    const phaseRad = Math.PI / 2 + (i * 2 * Math.PI) / BLADE_NAMES.length;
+    return {
+      name,
+      role: 'limb',
+      aheadM: BLADE_M * Math.cos(phaseRad),
+      leftM: 0,
+      upM: hubUpM + BLADE_M * Math.sin(phaseRad),
+      bodyShare: 1,
+      swing: {
+        ...{ speedMs: 2 * Math.PI * BLADE_M * FAN_TURNS_PER_S, radiusM: BLADE_M },
+        ...{ planeTiltDeg: 0, phaseRad },
+      },
+    };
+  });

@@ -2,7 +2,7 @@ import type { CautionTag } from './cautions';
 import type { SubjectPreset } from './subject-preset';
 import {
   ball,
-  blade,
+  blades,
   head,
   resting,
   runner,
@@ -380,6 +380,6 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     depthM: 0.1,
     speedMs: 0,
     // Fifteen turns a second: some 900 a minute. Common practice, no source.
-    parts: [resting('hub', 0.27, 0), ...[0, 1, 2].map(blade)],
+    parts: [resting('hub', 0.27, 0), ...blades(0.27)],
   },
 ];

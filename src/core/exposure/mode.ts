@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { atLeast, finite, nonEmpty } from '../check';
 
 export type ExposureMode = 'manual' | 'manualForSun' | 'autoIso' | 'aperturePriority';
@@ -23,14 +24,6 @@ const EVEN_STOPS = 1;
 const TOO_MANY_CLICKS_STOPS = 3;
 /** Light that goes no further than this through a shoot is set for once. */
 const SET_ONCE_STOPS = 1 / 3;
-
-const middle = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = Math.floor(sorted.length / 2);
-  return sorted.length % 2
-    ? (sorted[half] as number)
-    : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2;
-};
 
 /**
  * Manual, or automatic ISO with limits. Light that is even and steady within a stop: manual, with
@@ -70,7 +63,7 @@ export function exposureMode({
   atLeast('unsureStops', unsureStops, 0);
   atLeast('throughStops', throughStops, 0);
   nonEmpty('meterErrors', meterErrors).forEach((error, i) => finite(`meterErrors[${i}]`, error));
-  const compensationStops = middle(meterErrors);
+  const compensationStops = median(meterErrors) ?? 0;
   const fooledStops = Math.max(...meterErrors) - Math.min(...meterErrors);
   const evenStops = Math.max(unevennessStops, unsureStops);
   const steady = variabilityStops <= EVEN_STOPS;

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import type { LightKind } from './readings';
 
 /**
@@ -94,13 +95,6 @@ function forward(lower: readonly (readonly number[])[], b: readonly number[]): r
 const dot = (a: readonly number[], b: readonly number[]) =>
   a.reduce((sum, value, i) => sum + value * (b[i] as number), 0);
 
-const middle = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  const upper = sorted[half] ?? 0;
-  return sorted.length % 2 ? upper : (upper + (sorted[half - 1] ?? upper)) / 2;
-};
-
 /**
  * A reading's own error, as variance: what it says of itself, and half of what it differs from most
  * readings of the same place and minute by beyond that. So two that disagree widen each other, and one
@@ -113,7 +107,7 @@ function errorOf(reading: FieldReading, all: readonly FieldReading[]): number {
     const explained = prior + reading.sigmaStops ** 2 + other.sigmaStops ** 2;
     return Math.max(0, (reading.offsetStops - other.offsetStops) ** 2 - explained);
   });
-  return reading.sigmaStops ** 2 + (near.length > 0 ? middle(excess) / 2 : 0);
+  return reading.sigmaStops ** 2 + (median(excess) ?? 0) / 2;
 }
 
 export interface OffsetField {

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { above } from '../check';
 
 /** How far a camera's clock stands off, and how many of the taps speak for it. */
@@ -70,8 +71,7 @@ export function clockOffset(
     // One bin reaches over a window before and after: every whole second of it is tried.
     for (let offsetS = (bin - 1) * WITHIN_S; offsetS <= (bin + 1) * WITHIN_S; offsetS += 1) {
       const lags = lagsAt(frames, taps, offsetS);
-      const sorted = [...lags].sort((a, b) => a - b);
-      const off = Math.abs((sorted[Math.floor(sorted.length / 2)] ?? 0) - LAG_S);
+      const off = Math.abs((median(lags) ?? 0) - LAG_S);
       const better =
         !best || lags.length > best.count || (lags.length === best.count && off < best.off);
       if (better) best = { offsetS: Math.round(offsetS), count: lags.length, off };

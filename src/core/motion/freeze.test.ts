@@ -105,3 +105,18 @@ test('a subject that runs past the camera during the exposure is not called shar
   expect(body?.onSensorMm).toBe(Infinity);
   expect(body?.grade).toBe('plain');
 });
+
+test('a swing caught in a phase of its own streaks as that phase does; in none, as the worst', () => {
+  // Level round the upright, seen from the side: at 0 it comes straight at the lens, a quarter on it crosses.
+  const swing = { speedMs: 10, radiusM: 0.5, planeTiltDeg: 90 };
+  const streakMm = (phaseRad?: number) => {
+    const motion = motionAt(20, 200, 90);
+    const part = { name: 'tip', role: 'limb', aheadM: 0, leftM: 0, upM: 1, bodyShare: 0 } as const;
+    const parts = [{ ...part, swing: { ...swing, ...(phaseRad !== undefined && { phaseRad }) } }];
+    return motionSmear({ ...motion, parts, shutterS: 1 / 2000 })[0]?.onSensorMm ?? NaN;
+  };
+  // 10 m/s for 1/2000, 200 mm focal at 20 m: 5 mm, a hundredth of it on the sensor (f / (d − f)).
+  expect(streakMm(Math.PI / 2)).toBeCloseTo((5 * 200) / (20000 - 200), 2);
+  expect(streakMm(0)).toBeLessThan(0.2 * streakMm(Math.PI / 2));
+  expect(streakMm()).toBeCloseTo(streakMm(Math.PI / 2), 2);
+});

@@ -64,6 +64,10 @@ export interface Following {
 const STRAIGHT_STEPS = 2;
 const SWING_STEPS = 8;
 const SWING_PHASES = 24;
+const ALL_PHASES_RAD = Array.from(
+  { length: SWING_PHASES },
+  (_, i) => (2 * Math.PI * i) / SWING_PHASES,
+);
 
 export function gradeOf(circles: number): Grade {
   if (circles <= GRADE_LIMIT_CIRCLES.still) return 'still';
@@ -82,6 +86,10 @@ interface Streak {
   readonly onSensorMm: number;
   readonly phaseRad: number;
 }
+
+/** Phases in which a part may be caught. */
+const phasesOf = ({ swing }: MovingPart): readonly number[] =>
+  !swing || swing.phaseRad !== undefined ? [swing?.phaseRad ?? 0] : ALL_PHASES_RAD;
 
 const stepsOf = (part: MovingPart): number => (part.swing ? SWING_STEPS : STRAIGHT_STEPS);
 
@@ -137,7 +145,7 @@ export function ownRateMmS({ camera, subject, path }: Motion, part: MovingPart):
 }
 
 /**
- * The longest streak a part can draw in that time: over all phases where it swings, and with its own
+ * The longest streak a part can draw in that time: over all phases where it swings in none of its own, and with its own
  * unsteadiness, `ownMmS` on the sensor a second.
  */
 export function worstStreak(
@@ -147,10 +155,8 @@ export function worstStreak(
   shutterS: number,
   ownMmS: number,
 ): Streak {
-  const phases = part.swing ? SWING_PHASES : 1;
   let worst: Streak = { onSensorMm: -1, phaseRad: 0 };
-  for (let i = 0; i < phases; i += 1) {
-    const phaseRad = (2 * Math.PI * i) / phases;
+  for (const phaseRad of phasesOf(part)) {
     const alongMm = imageLengthMm(track, projectAt, shutterS, stepsOf(part), phaseRad);
     const onSensorMm = Math.hypot(alongMm, ownMmS * shutterS);
     if (onSensorMm > worst.onSensorMm) worst = { onSensorMm, phaseRad };

@@ -32,6 +32,8 @@ export interface Swing {
   readonly radiusM: number;
   /** Tilt of the swing's plane out of the upright plane along the path: 0 upright, 90 level. */
   readonly planeTiltDeg: number;
+  /** Where in its round it is at the middle of the exposure; anywhere, so the worst, when absent. */
+  readonly phaseRad?: number;
 }
 
 export interface MovingSubject {

@@ -37,31 +37,24 @@ function wheel(aheadM: number, radiusM: number): readonly Piece[] {
   );
 }
 
-/** Blades of a fan stand evenly round its hub, the first straight up. */
-const FAN_BLADES = ['blade', 'second blade', 'third blade'] as const;
-const bladeTurn = (i: number): number => Math.PI / 2 + (i * 2 * Math.PI) / FAN_BLADES.length;
-
-/** The phase of each blade’s round: where it stands is where it is in it. */
-export const FAN_PHASES_RAD: Readonly<Record<string, number>> = Object.fromEntries(
-  FAN_BLADES.map((name, i) => [name, bladeTurn(i)]),
-);
-
 /** A fan on its foot, seen along its axle: blades in the plane of its heading. */
 export function fan({ heightM: h, parts }: Modelled): readonly Piece[] {
   const hub = joint(0, 0, 0.6 * h, BODY);
-  const pale = coloured('pale', 0.6);
   return [
     limb(joint(0, -0.06, 0.02, BODY), joint(0, -0.06, 0.6 * h, BODY), 0.02, 0.015, DARK),
     ball(joint(-0.1, -0.06, 0.02, BODY), joint(0.1, -0.06, 0.02, BODY), 0.02, DARK),
-    ...FAN_BLADES.map((name) =>
-      limb(
-        hub,
-        partJoint(parts, name) ?? hub,
-        0.015,
-        0.045,
-        name === 'blade' ? pale : coloured('blue', 0.15),
+    // One blade has a pale strip on it, to be told from the others.
+    ...parts
+      .filter(({ swing }) => swing)
+      .map(({ aheadM, leftM, upM, name }, i) =>
+        limb(
+          hub,
+          joint(aheadM, leftM, upM, name),
+          0.015,
+          0.045,
+          i === 0 ? coloured('pale', 0.6) : coloured('blue', 0.15),
+        ),
       ),
-    ),
     ball(hub, { ...hub, leftM: 0.03 }, 0.04, DARK),
   ];
 }

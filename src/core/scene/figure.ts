@@ -60,7 +60,8 @@ export function figureThrough(
   const moves = new Map(
     [COURSE, ...parts].map((part) => {
       const whole = partTrack(subject, part, path);
-      const track = (timeS: number) => whole(timeS, phasesRad[part.name] ?? 0);
+      const track = (timeS: number) =>
+        whole(timeS, phasesRad[part.name] ?? part.swing?.phaseRad ?? 0);
       const own = ownMotion(figure, part, track, eye);
       const rest = track(0);
       return [

@@ -1,4 +1,3 @@
-export { FAN_PHASES_RAD } from './carried';
 export { figureThrough, type PlacedPiece } from './figure';
 export type { Modelled, Plumage } from './pieces';
 export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';

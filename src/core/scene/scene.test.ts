@@ -87,7 +87,8 @@ describe('figures', () => {
         const part = figure.parts.find(({ name }) => name === to.part);
         if (!part) return;
         const track = partTrack(figure.subject, part, figure.path);
-        const moved = subtract(track(0.001, 0), track(-0.001, 0));
+        const phaseRad = part.swing?.phaseRad ?? 0;
+        const moved = subtract(track(0.001, phaseRad), track(-0.001, phaseRad));
         const drawn = subtract(
           (after[i] as (typeof after)[number]).to,
           (before[i] as (typeof before)[number]).to,
@@ -99,6 +100,21 @@ describe('figures', () => {
       });
     },
   );
+  test('blades go round their hub, as far apart at all times', () => {
+    const at = figureThrough(figureOfSubject('desk-fan', 70), EYE);
+    [-0.02, 0, 0.005, 0.013].forEach((timeS) => {
+      const tips = at(timeS).flatMap(({ from, to }) =>
+        to.z === from.z ? [] : [{ hub: from, to }],
+      );
+      const blades = tips.filter(({ hub }) => Math.abs(hub.z - 0.27) < 1e-9);
+      expect(blades).toHaveLength(3);
+      blades.forEach(({ hub, to }, i) => {
+        expect(length(subtract(to, hub))).toBeCloseTo(0.16, 9);
+        const next = blades[(i + 1) % 3] as (typeof blades)[number];
+        expect(length(subtract(to, next.to))).toBeCloseTo(0.16 * Math.sqrt(3), 9);
+      });
+    });
+  });
   test('in another phase a part swings otherwise, from where it is', () => {
     const still = figureOfSubject('field-player-swing', 90);
     const [swinging] = still.parts.filter(({ swing }) => swing);

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Rate } from '@/core';
@@ -10,7 +11,6 @@ import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { Heading, Text } from '@/ui/Text';
-import { median } from '@/answers/against-plan';
 import { teachersOf } from '@/features/shoot/lessons';
 import { againstInWords } from './log-rows';
 import { pressesOf, standInWords, type MatchedFrame } from '@/answers/matched';
@@ -214,8 +214,8 @@ function PressesSection({ frames }: { readonly frames: readonly MatchedFrame[] }
       {against.length > 0 ? (
         <Text>
           {`Against the plan, in the middle of ${against.length}: ${againstInWords({
-            underStops: median(against.map(({ underStops }) => underStops)),
-            slowerStops: median(against.map(({ slowerStops }) => slowerStops)),
+            underStops: median(against, ({ underStops }) => underStops) ?? 0,
+            slowerStops: median(against, ({ slowerStops }) => slowerStops) ?? 0,
           })}.`}
         </Text>
       ) : null}

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { fanAgrees, fanLadder, fanOff, fanTries, type Tone } from '@/answers/fan';
+import { asForetold, fanAgrees, fanLadder, fanOff, fanTries, type Tone } from '@/answers/fan';
 import { BENCH_S } from '@/answers/blur-bench';
 import { formatShutter, turnDuring } from '@/core';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
@@ -257,7 +257,7 @@ function YourSmears() {
   return (
     <SoFar
       name="Your smears"
-      tries={tries.map((made) => ({ off: fanOff(made), good: Math.abs(fanOff(made)) <= 0.1 }))}
+      tries={tries.map((made) => ({ off: fanOff(made), good: asForetold(made) }))}
       counted={{ one: 'picture', many: 'pictures', good: 'within a tenth' }}
       ends={[-MOST_OFF, MOST_OFF]}
       nameOf={(off) => (off === 0 ? 'foretold' : off > 0 ? 'more' : 'less')}

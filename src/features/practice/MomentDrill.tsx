@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { burstFrom, sceneThen, type Happening } from '@/answers/moments';
+import { burstFrom, happening, sceneThen, type Happening } from '@/answers/moments';
 import {
   burstOdds,
   FEWEST_TRIES,
@@ -8,6 +8,7 @@ import {
   momentsFor,
   momentTries,
 } from '@/answers/practised';
+import type { View as Shown } from '@/answers/view';
 import type { Scene } from '@/core';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import { sizeOf } from '@/figures/frame/size';
@@ -142,7 +143,7 @@ export function MomentDrill({
           {told ? <Text role="status">{told}</Text> : null}
         </>
       )}
-      <Skill kind={kind} fps={fps} />
+      <Skill {...{ kind, view }} />
       <Button
         kind="quiet"
         label={
@@ -220,7 +221,8 @@ function Verdict({
 }
 
 /** How late the hand is, and what burst makes up for it. */
-function Skill({ kind, fps }: { readonly kind: MomentKind; readonly fps: number }) {
+function Skill({ kind, view }: { readonly kind: MomentKind; readonly view: Shown }) {
+  const fps = view.body.framesPerS;
   const { practice } = usePractice();
   const tries = practice ? momentTries(practice, kind).slice(-RECENT) : [];
   const hand = practice && momentPractised(practice, kind);
@@ -237,7 +239,7 @@ function Skill({ kind, fps }: { readonly kind: MomentKind; readonly fps: number 
       {hand ? (
         <>
           <Text>{lateHandInWords(hand)}</Text>
-          {burstOdds(kind, hand, fps).map((odds) => (
+          {burstOdds(happening(kind, view, 0), hand, fps).map((odds) => (
             <Text key={odds.how} kind="small">
               {burstOddsInWords(odds, fps)}
             </Text>

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { stopsTries } from '@/answers/practised';
@@ -169,9 +170,7 @@ function YourDials() {
   const { practice } = usePractice();
   const tries = practice ? stopsTries(practice) : [];
   const right = tries.filter((made) => made.right);
-  const middleS = right.map(({ tookS }) => tookS).sort((a, b) => a - b)[
-    Math.floor(right.length / 2)
-  ];
+  const middleS = median(right, ({ tookS }) => tookS);
   return (
     <SoFar
       name="Your dials"

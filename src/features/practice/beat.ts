@@ -1,3 +1,5 @@
+import { median } from 'd3-array';
+
 /** An even beat to press on. Anyone keeps to it within a few hundredths: what is left is the device's delay. */
 
 export const BEAT_S = 0.9;
@@ -11,10 +13,7 @@ const FEWEST = 5;
 export function lateOnBeat(pressesS: readonly number[]): number | undefined {
   const lates = pressesS
     .filter((atS) => atS > BEAT_S / 2)
-    .map((atS) => atS - Math.round(atS / BEAT_S) * BEAT_S)
-    .sort((a, b) => a - b);
+    .map((atS) => atS - Math.round(atS / BEAT_S) * BEAT_S);
   if (lates.length < FEWEST) return undefined;
-  const half = lates.length / 2;
-  const middle = ((lates[Math.floor(half - 0.5)] ?? 0) + (lates[Math.floor(half)] ?? 0)) / 2;
-  return Math.min(0.5, Math.max(-0.2, middle));
+  return Math.min(0.5, Math.max(-0.2, median(lates) ?? 0));
 }

@@ -102,7 +102,7 @@ function apexSaid(view: View, { jump, field }: Practised): readonly Said[] {
   const windowS = goodToS - goodFromS;
   const fps = view.body.framesPerS;
   const { chance } = burst({ fps, windowS, speedMs: 0 });
-  const own = jump && burstOdds('jump', jump, fps).find(({ how }) => how === 'half');
+  const own = jump && burstOdds(windowOf('jump'), jump, fps).find(({ how }) => how === 'half');
   const early =
     own && own.earlyS >= 0.02 ? `, pressed ${own.earlyS.toFixed(2)} s before you feel it` : '';
   return [
