@@ -12,6 +12,8 @@ export const again = (page: Page) => page.getByRole('button', { name: 'Again', e
 export const verdict = (page: Page) => page.locator('[aria-live=polite]').first();
 
 interface KeptTry {
+  readonly task?: string;
+  readonly measuredDeg?: number;
   readonly kind: string;
   readonly by?: string;
   readonly rateError?: number;

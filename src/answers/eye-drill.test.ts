@@ -75,8 +75,48 @@ test('by night and under a roof nothing is asked of the sun, but of the light', 
 });
 
 test('an answer is off by steps; round the compass the shorter way', () => {
-  expect([0, 1, 2, 3].map((answer) => eyeOff({ task: 'side', right: 0 }, answer))).toEqual([
-    0, 1, 2, 1,
-  ]);
-  expect(eyeOff({ task: 'height', right: 0 }, 3)).toBe(3);
+  const four = { right: 0, choices: [0, 1, 2, 3] };
+  const offs = (task: 'side' | 'ground' | 'height') =>
+    four.choices.map((answer) => eyeOff({ task, ...four }, answer));
+  expect(offs('side')).toEqual([0, 1, 2, 1]);
+  expect(offs('ground')).toEqual([0, 1, 2, 1]);
+  expect(offs('height')).toEqual([0, 1, 2, 3]);
+});
+
+test('the hour is one of some, two apart, with the sun up', () => {
+  for (let i = 0; i < 12; i += 1) {
+    const chance = chances(i / 12, ((i * 7) % 12) / 12, ((i * 5) % 12) / 12);
+    const question = eyeQuestion(setup, picture, HOURS, 'hour', chance);
+    if (!question) throw new Error('nothing asked');
+    const hours = question.choices.map((ms) => (ms - msOf('2027-06-12T00:00', 'UTC')) / 3_600_000);
+    // At 51° north the sun of mid June rises at a quarter to four and sets at a quarter past eight: any almanac.
+    hours.forEach((hour, k) => {
+      expect(Number.isInteger(hour)).toBe(true);
+      expect(hour).toBeGreaterThan(4);
+      expect(hour).toBeLessThan(20.2);
+      if (k > 0) expect(hour - (hours[k - 1] as number)).toBe(2);
+    });
+    expect(hours.length).toBeGreaterThanOrEqual(5);
+    expect(question.choices[question.right]).toBe(question.atMs);
+  }
+  const night = { fromMs: AT_MS + 9 * 3_600_000, toMs: AT_MS + 12 * 3_600_000 };
+  expect(eyeQuestion(setup, picture, night, 'hour', Math.random)).toBeUndefined();
+});
+
+test('faces are lit from the side that the sun is on', () => {
+  const sideAt = (local: string, bearingDeg: number) => {
+    const atMs = msOf(`2027-06-12T${local}`, 'UTC');
+    const turned = { ...setup, ground: { ...setup.ground, bearingDeg } };
+    return eyeQuestion(turned, picture, { fromMs: atMs, toMs: atMs }, 'ground', () => 0);
+  };
+  // East in the morning, south at noon, west in the afternoon: any almanac for 51° north.
+  const sides = ['07:00', '12:00', '16:30'].map((local) => sideAt(local, 0));
+  expect(sides.map((one) => one?.choices[one.right])).toEqual([90, 180, 270]);
+  sides.forEach((one) => expect(one?.picture.answer.sunAngle.phaseDeg).toBeLessThan(65));
+  // A ground that lies askew has its sides askew.
+  const askew = sideAt('12:00', 28);
+  expect(askew?.choices).toEqual([28, 118, 208, 298]);
+  expect(askew?.choices[askew.right]).toBe(208);
+  // Half-way between two sides nothing is asked.
+  expect(sideAt('12:00', 45)).toBeUndefined();
 });

@@ -1,10 +1,13 @@
-import { bearingDeg, halfCircle, type Point2 } from '@/core';
+import { alongBearing, bearingDeg, fullCircle, halfCircle, sunPosition } from '@/core';
 import { pictured, standingAt, type Pictured } from './pictured';
 import type { Setup } from './view';
 
-/** An eye for light: where the sun stands, how high, and how much light there is, read from a picture. */
+/**
+ * An eye for light: where the sun stands, how high, how much light there is and which hour it is, read from a picture;
+ * and from which side of a ground faces are lit from the front, told by the hour.
+ */
 
-export const EYE_TASKS = ['side', 'height', 'ev'] as const;
+export const EYE_TASKS = ['side', 'hour', 'height', 'ground', 'ev'] as const;
 export type EyeTask = (typeof EYE_TASKS)[number];
 
 /** Where the sun may stand, from behind the camera round by the right. */
@@ -16,13 +19,16 @@ export const EVS = [5, 7, 9, 11, 13, 15] as const;
 
 export interface EyeQuestion {
   readonly task: EyeTask;
+  /** What is looked at; for a side of a ground, what is seen from the right one. */
   readonly picture: Pictured;
   readonly setup: Setup;
   readonly atMs: number;
   /** The place in the list of answers that is right. */
   readonly right: number;
-  /** The true figure: degrees of the sun from behind the camera to its right, its height, or the EV. */
+  /** The true figure: degrees of the sun from behind the camera to its right, its height, the EV, or its azimuth. */
   readonly truth: number;
+  /** What may be answered: degrees, EV, minutes as epoch ms, or the bearings of a ground's sides. */
+  readonly choices: readonly number[];
 }
 
 const nearest = (list: readonly number[], value: number): number =>
@@ -37,16 +43,12 @@ const CLEAR_SIDE_DEG = 12;
 const LEAST_HEIGHT_DEG = 2;
 const TRIES = 12;
 
-/** Somewhere about the mark, as far off as before. */
-function placedAbout(setup: Setup, picture: Pictured, turnDeg: number): Setup {
-  const { mark, position } = picture.view;
-  const [dx, dy] = [position.x - mark.x, position.y - mark.y];
-  const turn = (turnDeg * Math.PI) / 180;
-  const to: Point2 = {
-    x: mark.x + dx * Math.cos(turn) - dy * Math.sin(turn),
-    y: mark.y + dx * Math.sin(turn) + dy * Math.cos(turn),
-  };
-  return standingAt(setup, to);
+/** As far from the mark as before, on a bearing from it. */
+export function placedTowards(setup: Setup, { view }: Pictured, fromMarkDeg: number): Setup {
+  const { mark, position } = view;
+  const distanceM = Math.hypot(position.x - mark.x, position.y - mark.y);
+  const { x, y } = alongBearing(fromMarkDeg);
+  return standingAt(setup, { x: mark.x + distanceM * x, y: mark.y + distanceM * y });
 }
 
 /** Degrees that the sun stands to the right of behind the camera, −180 to 180. */
@@ -55,22 +57,91 @@ export function sunFromBehindDeg({ view, answer }: Pictured): number {
   return halfCircle(answer.light.sun.azimuthDeg - (lookedDeg + 180)) * -1;
 }
 
-function asked(
-  task: EyeTask,
-  { answer, ...rest }: Pictured,
-): { truth: number; right: number } | undefined {
-  const { sun, daylight, indoors, ev } = answer.light;
-  if (task === 'ev') return { truth: ev.expected, right: nearest(EVS, ev.expected) };
-  if (indoors || daylight.directNormalLux <= 0 || sun.apparentAltitudeDeg < LEAST_HEIGHT_DEG) {
-    return undefined;
+/** Whether the sun throws shadows that can be read. */
+const shines = ({ sun, daylight, indoors }: Pictured['answer']['light']): boolean =>
+  !indoors && daylight.directNormalLux > 0 && sun.apparentAltitudeDeg >= LEAST_HEIGHT_DEG;
+
+type Found = Pick<EyeQuestion, 'truth' | 'right' | 'choices'>;
+
+/** The quarter that a bearing lies in, from one of four on; nothing where it lies between two. */
+function quarterOf(deg: number): number | undefined {
+  const quarter = ((Math.round(deg / 90) % 4) + 4) % 4;
+  return Math.abs(halfCircle(deg - 90 * quarter)) > 45 - CLEAR_SIDE_DEG ? undefined : quarter;
+}
+
+/** What is asked of a picture as it is. */
+function asked(task: EyeTask, picture: Pictured): Found | undefined {
+  const { light } = picture.answer;
+  const among = (choices: readonly number[], truth: number): Found => ({
+    ...{ truth, right: nearest(choices, truth), choices },
+  });
+  if (task === 'ev') return among(EVS, light.ev.expected);
+  if (!shines(light)) return undefined;
+  if (task === 'height') return among(HEIGHTS_DEG, light.sun.apparentAltitudeDeg);
+  const truth = sunFromBehindDeg(picture);
+  const right = quarterOf(truth);
+  return right === undefined ? undefined : { truth, right, choices: [0, 90, 180, 270] };
+}
+
+interface Hours {
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+const HOUR_MS = 3_600_000;
+const HOURS_APART = 2;
+const FEWEST_HOURS = 3;
+
+/** Hours of the clock, two apart, with the sun up; nothing where there are too few to choose from. */
+function sunlitHours(
+  { place }: Setup,
+  { fromMs, toMs }: Hours,
+  chance: number,
+): readonly number[] | undefined {
+  const first = Math.ceil(fromMs / HOUR_MS) + Math.floor(chance * HOURS_APART);
+  const hours: number[] = [];
+  for (let hour = first; hour * HOUR_MS <= toMs; hour += HOURS_APART) {
+    const { apparentAltitudeDeg } = sunPosition({ ...place, time: hour * HOUR_MS });
+    if (apparentAltitudeDeg >= LEAST_HEIGHT_DEG) hours.push(hour * HOUR_MS);
   }
-  if (task === 'height') {
-    return { truth: sun.apparentAltitudeDeg, right: nearest(HEIGHTS_DEG, sun.apparentAltitudeDeg) };
+  return hours.length < FEWEST_HOURS ? undefined : hours;
+}
+
+/** Bearings that the sides of a ground lie on from its middle. */
+export const sidesOf = ({ ground }: Pick<Setup, 'ground'>): readonly number[] =>
+  [0, 90, 180, 270].map((deg) => fullCircle(ground.bearingDeg + deg));
+
+/** Where and when to look, and what is asked of what is seen then. */
+interface Posed {
+  readonly atMs: number;
+  /** The bearing from the mark that it is seen from. */
+  readonly fromDeg: number;
+  readonly found: (seen: Pictured) => Found | undefined;
+}
+
+/** What is known before it is looked at stands only where the sun shines. */
+const inSun =
+  (found: Found) =>
+  ({ answer }: Pictured): Found | undefined =>
+    shines(answer.light) ? found : undefined;
+
+function posed(setup: Setup, hours: Hours, task: EyeTask, chance: () => number): Posed | undefined {
+  if (task === 'hour') {
+    const choices = sunlitHours(setup, hours, chance());
+    if (!choices) return undefined;
+    const right = Math.floor(chance() * choices.length);
+    const atMs = choices[right] as number;
+    return { atMs, fromDeg: 360 * chance(), found: inSun({ truth: atMs, right, choices }) };
   }
-  const truth = sunFromBehindDeg({ answer, ...rest });
-  const quarter = ((Math.round(truth / 90) % 4) + 4) % 4;
-  const off = Math.abs(halfCircle(truth - 90 * quarter));
-  return off > 45 - CLEAR_SIDE_DEG ? undefined : { truth, right: quarter };
+  const atMs = hours.fromMs + chance() * (hours.toMs - hours.fromMs);
+  if (task !== 'ground') {
+    return { atMs, fromDeg: 360 * chance(), found: (seen) => asked(task, seen) };
+  }
+  const choices = sidesOf(setup);
+  const { azimuthDeg: truth } = sunPosition({ ...setup.place, time: atMs });
+  const right = quarterOf(truth - setup.ground.bearingDeg);
+  return right === undefined
+    ? undefined
+    : { atMs, fromDeg: choices[right] as number, found: inSun({ truth, right, choices }) };
 }
 
 /**
@@ -80,25 +151,30 @@ function asked(
 export function eyeQuestion(
   setup: Setup,
   picture: Pictured,
-  hours: { readonly fromMs: number; readonly toMs: number },
+  hours: Hours,
   task: EyeTask,
   chance: () => number,
 ): EyeQuestion | undefined {
   for (let i = 0; i < TRIES; i += 1) {
-    const atMs = hours.fromMs + chance() * (hours.toMs - hours.fromMs);
-    const there = placedAbout(setup, picture, 360 * chance());
+    const pose = posed(setup, hours, task, chance);
+    if (!pose) continue;
+    const { atMs, fromDeg, found } = pose;
+    const there = placedTowards(setup, picture, fromDeg);
     const seen = pictured(there, atMs);
-    const found = seen && asked(task, seen);
-    if (seen && found) return { task, picture: seen, setup: there, atMs, ...found };
+    const known = seen && found(seen);
+    if (known) return { task, picture: seen, setup: there, atMs, ...known };
   }
   return undefined;
 }
 
+/** Tasks whose answers go round. */
+const ROUND: ReadonlySet<EyeTask> = new Set(['side', 'ground']);
+
 /** How many steps an answer is from the right one; round the compass the shorter way. */
 export function eyeOff(
-  { task, right }: Pick<EyeQuestion, 'task' | 'right'>,
+  { task, right, choices }: Pick<EyeQuestion, 'task' | 'right' | 'choices'>,
   answer: number,
 ): number {
   const apart = Math.abs(answer - right);
-  return task === 'side' ? Math.min(apart, SUN_SIDES.length - apart) : apart;
+  return ROUND.has(task) ? Math.min(apart, choices.length - apart) : apart;
 }

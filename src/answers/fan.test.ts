@@ -1,5 +1,5 @@
 import { FIRST_PRACTICE, type FanTry } from '@/records/practice';
-import { fanAgrees, fanLadder, fanOff, tonesOf } from './fan';
+import { fanAgrees, fanLadder, readable, fanOff, tonesOf } from './fan';
 
 const RATE_HZ = 44_100;
 const SAMPLES = 32_768;
@@ -50,6 +50,15 @@ test('the ladder has what can be read: twenty turns a second are 7200° a second
   expect(fanLadder(0.5)).toEqual([
     expect.objectContaining({ deg: expect.closeTo(11.25, 5) }),
     expect.objectContaining({ deg: expect.closeTo(5.625, 5) }),
+  ]);
+});
+
+test('a smear of a few degrees, or nearly round, can’t be read', () => {
+  // 7200° a second: 3.6° in 1/2000, 360° in 1/20.
+  expect([1 / 2000, 1 / 60, 1 / 20].map((s) => readable(7200 * s))).toEqual([
+    'tooShort',
+    'yes',
+    'tooLong',
   ]);
 });
 

@@ -76,8 +76,12 @@ export const fanLadder = (
   turnsPerS: number,
 ): readonly { readonly shutterS: number; readonly deg: number }[] =>
   BENCH_S.map((shutterS) => ({ shutterS, deg: turnDuring({ perS: turnsPerS, shutterS }) })).filter(
-    ({ deg }) => deg >= LEAST_DEG && deg <= MOST_DEG,
+    ({ deg }) => readable(deg) === 'yes',
   );
+
+/** Whether a smear over so many degrees can be read off a picture. */
+export const readable = (deg: number): 'yes' | 'tooShort' | 'tooLong' =>
+  deg < LEAST_DEG ? 'tooShort' : deg > MOST_DEG ? 'tooLong' : 'yes';
 
 /** Pictures of one's own fan that were read back. */
 export const fanTries = ({ tries }: Practice): readonly FanTry[] =>

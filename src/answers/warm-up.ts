@@ -36,7 +36,7 @@ export function outcomeOf(made: Try): { readonly drill: WarmUpId; readonly good:
     case 'order':
       return { drill: 'moment', good: made.inPlace === made.of };
     case 'signs':
-      return { drill: 'moment', good: Math.abs(made.lateS) <= NEAR_SIGNS_S };
+      return { drill: 'moment', good: nearBySigns(made.lateS) };
     case 'bench':
       return { drill: 'blur', good: withinAStop(made) };
     case 'stops':
@@ -50,7 +50,8 @@ export function outcomeOf(made: Try): { readonly drill: WarmUpId; readonly good:
 /** A press so near its moment would be caught by a short burst. No source. */
 const NEAR_MOMENT_S = 0.1;
 /** Signs foretell a moment less sharply than seeing it. No source. */
-export const NEAR_SIGNS_S = 0.25;
+const NEAR_SIGNS_S = 0.25;
+export const nearBySigns = (lateS: number): boolean => Math.abs(lateS) <= NEAR_SIGNS_S;
 
 /** The card of each drill after all tries of it, in order. */
 export function cardsOf({ tries }: Pick<Practice, 'tries'>): ReadonlyMap<WarmUpId, Card> {

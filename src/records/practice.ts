@@ -10,7 +10,7 @@ import { id, presetId, text } from './shape';
  */
 
 /** 2 knows the stride, the wings and the turned head, signs and one's own fan. */
-export const PRACTICE_VERSION = 2;
+export const PRACTICE_VERSION = 3;
 /** Tries beyond this many are forgotten, the oldest first: a season of three minutes a day. */
 export const MOST_TRIES = 2000;
 
@@ -81,7 +81,7 @@ const stopsTrySchema = z.strictObject({
 const eyeTrySchema = z.strictObject({
   kind: z.literal('eye'),
   ...tried,
-  task: z.enum(['side', 'height', 'ev']),
+  task: z.enum(['side', 'hour', 'height', 'ground', 'ev']),
   offSteps: z.number().int().min(0).max(10),
 });
 
@@ -162,6 +162,8 @@ export type Practice = z.infer<typeof practiceSchema>;
 export const PRACTICE_MIGRATIONS = [
   // What was practised before is as it was; there are more moments since.
   (practice: object) => ({ ...practice, version: 2 }),
+  // The eye is asked for more; what it was asked is as it was.
+  (practice: object) => ({ ...practice, version: 3 }),
 ];
 
 export const FIRST_PRACTICE: Practice = {

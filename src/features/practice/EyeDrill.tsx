@@ -1,16 +1,26 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ballOf } from '@/answers/answer';
-import { EYE_TASKS, eyeOff, eyeQuestion, type EyeQuestion } from '@/answers/eye-drill';
+import {
+  EYE_TASKS,
+  eyeOff,
+  eyeQuestion,
+  placedTowards,
+  type EyeQuestion,
+} from '@/answers/eye-drill';
+import { pictured, type Pictured } from '@/answers/pictured';
 import { eyeTries, readRight } from '@/answers/practised';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import { lightInWords } from '@/features/shoot/words';
 import { SmallFrame } from '@/figures/frame/SmallFrame';
+import { TwoFrames } from '@/figures/frame/TwoFrames';
+import { GroundSides } from '@/figures/GroundSides';
 import { LitBall } from '@/figures/LitBall';
+import { sketchOf } from '@/records/summary';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import type { DrillProps } from './drill-frame';
-import { EYE_ASKS, eyeChoices, eyeInWords } from './eye-words';
+import { eyeAsks, eyeChoices, eyeInWords, sideNames } from './eye-words';
 import { usePractice, type Rehearsal } from './rehearsal';
 import { SoFar } from './SoFar';
 
@@ -45,14 +55,15 @@ function chancesFrom(seed: number): () => number {
   };
 }
 
-/** A question of each kind in turn; of what there is none, the next kind's. */
+/** A question of each kind in turn, begun at any; of what there is none, the next kind's. */
 function useQuestion({ setup, picture, atMs }: Rehearsal, round: number): EyeQuestion | undefined {
   const [first] = useState(() => ({ setup, picture, atMs }));
   const [seed] = useState(() => Math.floor(Math.random() * 2 ** 31));
   return useMemo(() => {
     const chance = chancesFrom(seed + round * 7919);
     const hours = { fromMs: first.atMs - ABOUT_MS, toMs: first.atMs + ABOUT_MS };
-    return EYE_TASKS.map((_, i) => EYE_TASKS[(round + i) % EYE_TASKS.length]).reduce<
+    const from = seed + round;
+    return EYE_TASKS.map((_, i) => EYE_TASKS[(from + i) % EYE_TASKS.length]).reduce<
       EyeQuestion | undefined
     >(
       (found, task) =>
@@ -76,7 +87,7 @@ function Asked({
   const { note } = usePractice();
   const [answer, setAnswer] = useState<number>();
   const { picture, task } = question;
-  const choices = eyeChoices(task);
+  const choices = eyeChoices(question);
   const take = (choice: number) => {
     setAnswer(choice);
     note({ kind: 'eye', task, offSteps: eyeOff(question, choice) }, rehearsal);
@@ -85,24 +96,28 @@ function Asked({
     <Frame
       title="Eye"
       picture={
-        <FrameRoom orientation={picture.view.orientation}>
-          {(size) => (
-            <SmallFrame
-              scene={picture.scene}
-              label={
-                answer === undefined
-                  ? `${picture.view.subject.name} in some light`
-                  : `${picture.view.subject.name}, ${lightInWords(picture.answer).toLowerCase()}`
-              }
-              samples={SAMPLES}
-              first
-              {...size}
-            />
-          )}
-        </FrameRoom>
+        task === 'ground' ? (
+          <Sides {...{ question, answer }} />
+        ) : (
+          <FrameRoom orientation={picture.view.orientation}>
+            {(size) => (
+              <SmallFrame
+                scene={picture.scene}
+                label={
+                  answer === undefined
+                    ? `${picture.view.subject.name} in some light`
+                    : litInWords(picture)
+                }
+                samples={SAMPLES}
+                first
+                {...size}
+              />
+            )}
+          </FrameRoom>
+        )
       }
     >
-      <Text kind="strong">{EYE_ASKS[task]}</Text>
+      <Text kind="strong">{eyeAsks(question)}</Text>
       {answer === undefined ? (
         <View role="list" aria-label="Answers" className="flex-row flex-wrap gap-2">
           {choices.map((choice, i) => (
@@ -128,6 +143,72 @@ function Asked({
       )}
       <YourEye />
     </Frame>
+  );
+}
+
+const litInWords = ({ view, answer }: Pictured): string =>
+  `${view.subject.name}, ${lightInWords(answer).toLowerCase()}`;
+
+/** The sides of a ground; then what is seen from the one that was chosen, and from the right one. */
+function Sides({
+  question: { setup, picture, atMs, choices, right },
+  answer,
+}: {
+  readonly question: EyeQuestion;
+  readonly answer: number | undefined;
+}) {
+  const sides = sideNames(choices);
+  const sketch = useMemo(() => sketchOf({ ...setup, positions: [] }), [setup]);
+  const mine = useMemo(
+    () =>
+      answer === undefined || answer === right
+        ? undefined
+        : pictured(placedTowards(setup, picture, choices[answer] as number), atMs),
+    [setup, picture, choices, answer, right, atMs],
+  );
+  if (answer === undefined) {
+    return (
+      <FrameRoom orientation="level">
+        {({ widthPx, heightPx }) => (
+          <View className="bg-paper">
+            <GroundSides
+              {...{ sketch, sides }}
+              sizePx={Math.min(widthPx, heightPx)}
+              label={`The ground, north up: ${sides.map(({ name }) => name).join('; ')}`}
+            />
+          </View>
+        )}
+      </FrameRoom>
+    );
+  }
+  return (
+    <FrameRoom orientation={picture.view.orientation}>
+      {(size) =>
+        mine ? (
+          <TwoFrames
+            left={{
+              scene: mine.scene,
+              name: `Yours, ${sides[answer]?.letter}`,
+              label: litInWords(mine),
+            }}
+            right={{
+              scene: picture.scene,
+              name: `From ${sides[right]?.letter}`,
+              label: litInWords(picture),
+            }}
+            {...size}
+          />
+        ) : (
+          <SmallFrame
+            scene={picture.scene}
+            label={litInWords(picture)}
+            samples={SAMPLES}
+            first
+            {...size}
+          />
+        )
+      }
+    </FrameRoom>
   );
 }
 

@@ -1,6 +1,14 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { asForetold, fanAgrees, fanLadder, fanOff, fanTries, type Tone } from '@/answers/fan';
+import {
+  asForetold,
+  fanAgrees,
+  fanLadder,
+  fanOff,
+  fanTries,
+  readable,
+  type Tone,
+} from '@/answers/fan';
 import { BENCH_S } from '@/answers/blur-bench';
 import { formatShutter, turnDuring } from '@/core';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
@@ -10,16 +18,16 @@ import { Button } from '@/ui/Button';
 import { chooseFile } from '@/ui/files';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
-import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
+import { FIRST_ARC } from './arc';
 import type { DrillProps } from './drill-frame';
-import { agreesInWords, readBackInWords, rungInWords, toneInWords } from './fan-words';
-import { FanPicture, type Arc } from './FanPicture';
+import { agreesInWords, rungInWords, toneInWords, unreadableInWords } from './fan-words';
+import { FanPicture } from './FanPicture';
+import { ReadBack } from './FanReadBack';
 import { listenForHum } from './hum';
-import { usePractice, type Rehearsal } from './rehearsal';
+import { usePractice } from './rehearsal';
 import { SoFar } from './SoFar';
 
-const FIRST_ARC: Arc = { acrossShare: 0.5, downShare: 0.5, fromDeg: 0, sweepDeg: 60 };
 /** Further off is drawn at the chart's edge. */
 const MOST_OFF = 0.5;
 
@@ -39,6 +47,15 @@ export function FanDrill({
   const [turnsPerS, setTurnsPerS] = useState<number>();
   const { taken, take, trouble, forget } = useTaken();
   const [arc, setArc] = useState(FIRST_ARC);
+  const [chosenS, setChosenS] = useState<number>();
+  const ladder = fanLadder(turnsPerS ?? 0);
+  const shutterS = taken?.shutterS ?? chosenS ?? ladder[0]?.shutterS ?? (BENCH_S[2] as number);
+  const deg = turnDuring({ perS: turnsPerS ?? 0, shutterS });
+  const canBeRead = readable(deg) === 'yes';
+  const anew = () => {
+    forget();
+    setArc(FIRST_ARC);
+  };
   return (
     <Frame
       title="Blur"
@@ -48,8 +65,9 @@ export function FanDrill({
             {(size) => (
               <FanPicture
                 url={taken.url}
-                {...{ arc, size }}
-                onHub={(acrossShare, downShare) => setArc({ ...arc, acrossShare, downShare })}
+                arc={canBeRead ? arc : undefined}
+                size={size}
+                onArc={setArc}
                 onUnread={() => forget('that is no picture that can be shown')}
               />
             )}
@@ -59,15 +77,28 @@ export function FanDrill({
     >
       {above}
       {taken && turnsPerS !== undefined ? (
-        <ReadBack
-          key={taken.url}
-          {...{ rehearsal, taken, turnsPerS, arc }}
-          onArc={setArc}
-          onDone={() => {
-            forget();
-            setArc(FIRST_ARC);
-          }}
-        />
+        <>
+          {canBeRead ? (
+            <ReadBack {...{ rehearsal, turnsPerS, shutterS, arc }} onArc={setArc} onDone={anew} />
+          ) : (
+            <>
+              <Text kind="strong" aria-live="polite">
+                {unreadableInWords({ shutterS, deg }, ladder)}
+              </Text>
+              <Button label="Another picture" onPress={anew} />
+            </>
+          )}
+          {taken.shutterS === undefined ? (
+            <Picker
+              label="Time, which the picture does not say"
+              value={String(shutterS)}
+              options={BENCH_S.map((s) => ({ value: String(s), label: formatShutter(s) }))}
+              onChange={(s) => setChosenS(Number(s))}
+            />
+          ) : (
+            <Text>{`Taken at ${formatShutter(taken.shutterS)}, as the file says.`}</Text>
+          )}
+        </>
       ) : (
         <>
           <Text>
@@ -92,7 +123,7 @@ export function FanDrill({
                 aria-label="Foretold"
                 className="flex-row flex-wrap gap-x-5 gap-y-1"
               >
-                {fanLadder(turnsPerS).map((rung) => (
+                {ladder.map((rung) => (
                   <View key={rung.shutterS} role="listitem">
                     <Text>{rungInWords(rung)}</Text>
                   </View>
@@ -168,84 +199,6 @@ function Turns({
         places={1}
         onChange={onTurns}
       />
-    </View>
-  );
-}
-
-/** The arc is brought over the smear, and set against what was foretold. */
-function ReadBack({
-  rehearsal,
-  taken,
-  turnsPerS,
-  arc,
-  onArc,
-  onDone,
-}: {
-  readonly rehearsal: Rehearsal;
-  readonly taken: Taken;
-  readonly turnsPerS: number;
-  readonly arc: Arc;
-  readonly onArc: (next: Arc) => void;
-  readonly onDone: () => void;
-}) {
-  const { note } = usePractice();
-  const [chosenS, setChosenS] = useState<number>(taken.shutterS ?? (BENCH_S[2] as number));
-  const predictedDeg = turnDuring({ perS: turnsPerS, shutterS: chosenS });
-  const slider = (key: keyof Arc, label: string, min: number, max: number, unit: '°' | '%') => {
-    const each = unit === '%' ? 100 : 1;
-    const value = Math.round(arc[key] * each);
-    return (
-      <Slider
-        {...{ label, value, min, max, step: 1, bigStep: 10 }}
-        valueText={`${value} ${unit}`.replace(' °', '°')}
-        onChange={(next) => onArc({ ...arc, [key]: next(value) / each })}
-      />
-    );
-  };
-  return (
-    <View className="gap-3">
-      <Text>
-        Tap the hub of the fan; bring the arc over the smear, from one edge of the tape to the same
-        edge at its end.
-      </Text>
-      <Text kind="strong" aria-live="polite">
-        {readBackInWords(arc.sweepDeg, predictedDeg)}
-      </Text>
-      {slider('fromDeg', 'Begins at', 0, 359, '°')}
-      {slider('sweepDeg', 'Goes on for', 1, 359, '°')}
-      {slider('acrossShare', 'Hub, across', 0, 100, '%')}
-      {slider('downShare', 'Hub, down', 0, 100, '%')}
-      {taken.shutterS === undefined ? (
-        <Picker
-          label="Time, which the picture does not say"
-          value={String(chosenS)}
-          options={BENCH_S.map((s) => ({ value: String(s), label: formatShutter(s) }))}
-          onChange={(s) => setChosenS(Number(s))}
-        />
-      ) : (
-        <Text>{`Taken at ${formatShutter(taken.shutterS)}, as the file says.`}</Text>
-      )}
-      <View className="flex-row gap-2">
-        <View className="flex-1">
-          <Button
-            label="Keep it"
-            kind="primary"
-            onPress={() => {
-              note(
-                {
-                  ...{ kind: 'fan', shutterS: chosenS, turnsPerS },
-                  ...{ predictedDeg, measuredDeg: arc.sweepDeg },
-                },
-                rehearsal,
-              );
-              onDone();
-            }}
-          />
-        </View>
-        <View className="flex-1">
-          <Button label="Another picture" onPress={onDone} />
-        </View>
-      </View>
     </View>
   );
 }

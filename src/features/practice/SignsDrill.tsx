@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { orderTries, signsTries } from '@/answers/practised';
 import { asSigns, inPlace, mixed, runOf, signsFor } from '@/answers/signs';
-import { NEAR_SIGNS_S } from '@/answers/warm-up';
+import { nearBySigns } from '@/answers/warm-up';
 import { FrameRoom } from '@/features/shoot/ThroughLens';
 import type { Signs } from '@/presets/cues';
 import { Button } from '@/ui/Button';
@@ -58,6 +58,7 @@ export function SignsDrill({
     <Played
       key={`${signs.id} ${round}`}
       {...{ rehearsal, signs, head, Frame }}
+      named={all.length > 1}
       onNext={() => setRound(round + 1)}
     />
   );
@@ -67,12 +68,15 @@ function Played({
   rehearsal,
   signs: { id, name, signs },
   head,
+  named,
   Frame,
   onNext,
 }: {
   readonly rehearsal: Rehearsal;
   readonly signs: Signs;
   readonly head: ReactNode;
+  /** The choice above says already what they are signs of. */
+  readonly named: boolean;
   readonly Frame: DrillProps['Frame'];
   readonly onNext: () => void;
 }) {
@@ -149,7 +153,9 @@ function Played({
   return (
     <Frame title="Moment">
       {head}
-      <Text kind="strong">{`${name}: press the signs in the order in which they come.`}</Text>
+      <Text kind="strong">
+        {`${named ? 'Press' : `${name}: press`} the signs in the order in which they come.`}
+      </Text>
       <View role="list" aria-label="In order" className="gap-1">
         {(placed ? signs.map((_, i) => i) : order).map((sign, i) => (
           <View key={sign} role="listitem" className="flex-row gap-2 border-b border-line py-1">
@@ -219,7 +225,7 @@ function YourSigns({ name }: { readonly name: string }) {
   return (
     <SoFar
       name="Your presses"
-      tries={tries.map((made) => ({ off: made.lateS, good: Math.abs(made.lateS) <= NEAR_SIGNS_S }))}
+      tries={tries.map((made) => ({ off: made.lateS, good: nearBySigns(made.lateS) }))}
       counted={{ one: 'press', many: 'presses', good: 'within a quarter of a second' }}
       ends={[-MOST_LATE_S, MOST_LATE_S]}
       nameOf={(off) => (off === 0 ? 'on it' : off > 0 ? 'late' : 'early')}

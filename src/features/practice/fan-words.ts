@@ -6,6 +6,8 @@ import { percent } from '@/features/shoot/words';
 export const toneInWords = ({ hz }: Tone, blades: number): string =>
   `${hz.toFixed(1)} Hz: ${(hz / blades).toFixed(1)} turns a second with ${blades} blades`;
 
+const degrees = (deg: number): string => `${deg.toFixed(deg < 20 ? 1 : 0)}°`;
+
 /** "1/60: 125°". */
 export const rungInWords = ({
   shutterS,
@@ -13,7 +15,7 @@ export const rungInWords = ({
 }: {
   readonly shutterS: number;
   readonly deg: number;
-}): string => `${formatShutter(shutterS)}: ${deg.toFixed(deg < 20 ? 1 : 0)}°`;
+}): string => `${formatShutter(shutterS)}: ${degrees(deg)}`;
 
 /** "118°, foretold 125°: 6 % less." */
 export function readBackInWords(measuredDeg: number, predictedDeg: number): string {
@@ -21,6 +23,18 @@ export function readBackInWords(measuredDeg: number, predictedDeg: number): stri
   const than =
     Math.abs(off) < 0.005 ? 'the same' : `${percent(Math.abs(off))} ${off > 0 ? 'more' : 'less'}`;
   return `${measuredDeg.toFixed(0)}°, foretold ${predictedDeg.toFixed(0)}°: ${than}.`;
+}
+
+/** "At 1/2500 the tape smears over 3.1°, too little to be read. Read one taken at 1/60 to 1/1000." */
+export function unreadableInWords(
+  { shutterS, deg }: { readonly shutterS: number; readonly deg: number },
+  ladder: readonly { readonly shutterS: number }[],
+): string {
+  const [slowest, fastest] = [ladder[0], ladder.at(-1)];
+  const found = `At ${formatShutter(shutterS)} the tape smears over ${degrees(deg)}, ${deg > 180 ? 'too much' : 'too little'} to be read.`;
+  return slowest && fastest
+    ? `${found} Read one taken at ${formatShutter(slowest.shutterS)} to ${formatShutter(fastest.shutterS)}.`
+    : found;
 }
 
 /** What pictures read back say altogether of the foretelling. */

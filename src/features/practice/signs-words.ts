@@ -1,4 +1,5 @@
 import type { Follows } from '@/answers/signs';
+import { nearBySigns } from '@/answers/warm-up';
 import type { Sign } from '@/presets/cues';
 
 const seconds = (s: number): string => (s >= 10 ? `${Math.round(s)} s` : `${s.toFixed(1)} s`);
@@ -17,11 +18,14 @@ export function placedSignInWords(sign: Sign | undefined, put: number, place: nu
   return `${sign.text}: ${beforeInWords(sign.beforeS)}${yours}`;
 }
 
-/** "120 ms late", by signs alone. */
-export const foretoldInWords = (lateS: number | undefined): string =>
-  lateS === undefined
-    ? 'Let pass: nothing was pressed.'
-    : `${Math.abs(Math.round(lateS * 1000))} ms ${lateS < 0 ? 'early' : 'late'}.`;
+/** "120 ms late, within the quarter of a second that signs allow." */
+export function foretoldInWords(lateS: number | undefined): string {
+  if (lateS === undefined) return 'Let pass: nothing was pressed.';
+  const found = `${Math.abs(Math.round(lateS * 1000))} ms ${lateS < 0 ? 'early' : 'late'}`;
+  return nearBySigns(lateS)
+    ? `${found}, within the quarter of a second that signs allow.`
+    : `${found}; by signs alone a quarter of a second is good.`;
+}
 
 /** "Your log: “dives” came 4.0 s after “hovers”, 5 times." */
 export const followsInWords = ({ first, then, afterS, count }: Follows): string =>

@@ -70,10 +70,14 @@ export function faceSeen(faceOffDeg: number): string {
 }
 
 const COMPASS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'];
+/** The nearest of eight points of the compass. */
+export const compassPoint = (bearing: number): string =>
+  COMPASS[Math.round(bearing / 45) % 8] ?? '';
+
 /** "074° E": a true bearing as written on a chart. */
 export function bearingInWords(bearing: number): string {
   const whole = Math.round(bearing) % 360;
-  return `${String(whole).padStart(3, '0')}° ${COMPASS[Math.round(whole / 45) % 8]}`;
+  return `${String(whole).padStart(3, '0')}° ${compassPoint(whole)}`;
 }
 
 /** "Sun 271° W, 11° high". */
