@@ -1,35 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { expect, headline, part, test } from './app';
+import { violationsOf } from './axe';
 import { cutText } from './boxes';
 import { openField } from './field';
-
-const AXE = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
-
-interface Violation {
-  readonly id: string;
-  readonly nodes: readonly { readonly html: string }[];
-}
-
-/** What axe finds, serious or not; in other brightnesses than the day's only what colours can do. */
-async function violationsOf(page: Page, rules?: readonly string[]): Promise<string[]> {
-  await page.evaluate(AXE);
-  const violations = await page.evaluate(
-    async (only) =>
-      (
-        await (
-          window as unknown as {
-            axe: { run: (options: object) => Promise<{ violations: Violation[] }> };
-          }
-        ).axe.run(only ? { runOnly: only } : {})
-      ).violations,
-    rules,
-  );
-  return violations.map(
-    ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
-  );
-}
 
 /** Controls that are called otherwise than the words on them: who speaks to the page can't press them. */
 const misnamed = (page: Page): Promise<string[]> =>

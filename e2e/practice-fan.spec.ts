@@ -1,21 +1,7 @@
-import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
 import { expect, test } from './app';
-import { triesOf } from './practice';
+import { readFan, triesOf } from './practice';
 
 /** A real fan, heard, photographed and read back. */
-
-async function takePicture(
-  page: Page,
-  name: string,
-  buffer = readFileSync(`public/demo-pictures/${name}`),
-) {
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Read a picture back' }).click(),
-  ]);
-  await chooser.setFiles({ name, mimeType: 'image/jpeg', buffer });
-}
 
 test('a fan is heard, its smear foretold, a picture read back and kept', async ({ page }) => {
   await page.addInitScript(() => {
@@ -41,7 +27,7 @@ test('a fan is heard, its smear foretold, a picture read back and kept', async (
   // 7500° a second.
   await expect(page.getByRole('list', { name: 'Foretold' })).toContainText('1/60: 117°');
   // At 1/2500 it hardly moves: nothing is read off that, and nothing kept.
-  await takePicture(page, 'LMR_0001.jpg');
+  await readFan(page, 'LMR_0001.jpg');
   await expect(
     page.getByText(
       'At 1/2500 the tape smears over 3.0°, too little to be read. Read one taken at 1/30 to 1/1000.',
@@ -50,7 +36,7 @@ test('a fan is heard, its smear foretold, a picture read back and kept', async (
   await expect(page.getByText('Taken at 1/2500, as the file says.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Another picture' }).click();
-  await takePicture(page, 'LMR_0023.jpg');
+  await readFan(page, 'LMR_0023.jpg');
   await expect(page.getByText('Taken at 1/60, as the file says.')).toBeVisible();
   await expect(page.getByRole('img', { name: 'Your fan' })).toHaveJSProperty('complete', true);
   // The arc begins at twelve o'clock and goes on for 60°: its end is drawn on to four o'clock.
@@ -101,7 +87,7 @@ test(
     await turns.fill('20');
     await turns.press('Enter');
     await expect(page.getByRole('list', { name: 'Foretold' })).toContainText('1/60: 113°');
-    await takePicture(page, 'fan.jpg', Buffer.from('no picture'));
+    await readFan(page, 'fan.jpg', Buffer.from('no picture'));
     await expect(
       page.getByText('It could not be read: that is no picture that can be shown.'),
     ).toBeVisible();

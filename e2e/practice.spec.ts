@@ -1,6 +1,5 @@
 import type { Page } from '@playwright/test';
 import { expect, goTo, headline, part, settle, test } from './app';
-import { cutText, inside, overlapping, smallTargets } from './boxes';
 import { keepText } from './kept';
 import { again, KEY, pad, swingByMouse, triesOf, verdict } from './practice';
 
@@ -337,40 +336,3 @@ test('in a shoot it is that shoot’s: its subject, place, lens and light', asyn
   ).toBeVisible();
   await expect(headline(page)).toBeHidden();
 });
-
-const SIGNS = 'Know its signs';
-
-test(
-  'every drill fits phones held either way, and a wide screen',
-  { tag: '@once' },
-  async ({ page }) => {
-    test.slow();
-    for (const base of ['/practice', '/shoot/demo-larkmoor/practice']) {
-      for (const drill of ['', '/pan', '/moment', SIGNS, '/blur', '/stops', '/eye', '/stand']) {
-        await page.goto(`${base}${drill === SIGNS ? '/moment' : drill}`);
-        if (drill === SIGNS) await page.getByRole('radio', { name: drill }).click();
-        const tabs = page.getByRole('navigation', { name: 'Parts of Practice' });
-        await expect(tabs).toBeVisible();
-        for (const [width, height] of [
-          [844, 390],
-          [360, 740],
-          [320, 640],
-          [1280, 800],
-          [390, 844],
-        ] as const) {
-          await page.setViewportSize({ width, height });
-          await expect.poll(() => inside(page, tabs)).toBe(true);
-          const at = `${base}${drill} on ${width}`;
-          // A page that was just turned takes its time on a busy machine.
-          const found = async () => ({
-            over: await overlapping(page),
-            small: await smallTargets(page, 44),
-            cut: await cutText(page),
-            at,
-          });
-          await expect.poll(found).toEqual({ over: [], small: [], cut: [], at });
-        }
-      }
-    }
-  },
-);

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { setTimeout } from 'node:timers/promises';
 import { settle } from './app';
@@ -110,4 +111,17 @@ export async function swingWell(
     await again(page).click();
     await expect(panPad(page)).toBeVisible();
   }
+}
+
+/** Gives a picture to be read back, one of the demo's unless it says what is in it. */
+export async function readFan(
+  page: Page,
+  name: string,
+  buffer = readFileSync(`public/demo-pictures/${name}`),
+) {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Read a picture back' }).click(),
+  ]);
+  await chooser.setFiles({ name, mimeType: 'image/jpeg', buffer });
 }

@@ -56,6 +56,7 @@ export function TurnRose({
             key={name}
             x={x}
             y={y + 4}
+            fontFamily="Perch Body"
             fontSize={11}
             fontWeight="600"
             textAnchor="middle"
@@ -83,7 +84,14 @@ export function TurnRose({
               fill={what === 'sets' ? inks.ink : inks.paper}
               stroke={inks.ink}
             />
-            <SvgText x={low.x} y={low.y + 3} fontSize={9} textAnchor="middle" fill={inks.quiet}>
+            <SvgText
+              x={low.x}
+              y={low.y + 3}
+              fontFamily="Perch Body"
+              fontSize={9}
+              textAnchor="middle"
+              fill={inks.quiet}
+            >
               {what}
             </SvgText>
           </G>

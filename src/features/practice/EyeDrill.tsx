@@ -121,7 +121,11 @@ function Asked({
       {answer === undefined ? (
         <View role="list" aria-label="Answers" className="flex-row flex-wrap gap-2">
           {choices.map((choice, i) => (
-            <View key={choice} role="listitem" className="min-w-[96px] grow">
+            <View
+              key={choice}
+              role="listitem"
+              className={`grow ${choices.length > 4 ? 'min-w-[96px]' : 'basis-[40%]'}`}
+            >
               <Button label={choice} onPress={() => take(i)} />
             </View>
           ))}
@@ -168,17 +172,12 @@ function Sides({
   );
   if (answer === undefined) {
     return (
-      <FrameRoom orientation="level">
-        {({ widthPx, heightPx }) => (
-          <View className="bg-paper">
-            <GroundSides
-              {...{ sketch, sides }}
-              sizePx={Math.min(widthPx, heightPx)}
-              label={`The ground, north up: ${sides.map(({ name }) => name).join('; ')}`}
-            />
-          </View>
-        )}
-      </FrameRoom>
+      <View className="flex-1 items-center justify-center bg-paper">
+        <GroundSides
+          {...{ sketch, sides }}
+          label={`The ground, north up: ${sides.map(({ name }) => name).join('; ')}`}
+        />
+      </View>
     );
   }
   return (
