@@ -2,7 +2,10 @@ import type { Page } from '@playwright/test';
 import { keepText } from '../e2e/kept';
 import { KEY } from '../e2e/practice';
 
-/** Practice as it looks after some days: a made-up hand's swings, a pan on its way and its frame, a moment, a smear, stops. */
+/**
+ * Practice as it looks after some days: a made-up hand's swings, a pan on its way and its frame, a moment, a smear,
+ * stops, signs, a fan, light, a place.
+ */
 
 /** Rate errors of a made-up hand, a little slow. */
 const ERRORS = [
@@ -88,8 +91,39 @@ export async function practiceShots(page: Page, base: string): Promise<readonly 
   await shoot(FRAME_MS);
   await page.goto(`${base}/practice/stops`);
   await shoot(FRAME_MS);
+  await page.goto(`${base}/practice/moment`);
+  await page.getByRole('radio', { name: 'Know its signs' }).click();
+  const signs = page.getByRole('list', { name: 'Signs' });
+  while ((await signs.count()) > 0) await signs.getByRole('button').first().click();
+  await shoot();
+  await page.goto(`${base}/practice/blur`);
+  await page.getByRole('radio', { name: 'Your own fan' }).click();
+  await page.getByLabel('Turns a second').fill('20');
+  await page.keyboard.press('Enter');
+  await shoot();
   await page.goto(`${base}/practice/eye`);
-  await button('To the left').click();
+  const answers = page.getByRole('list', { name: 'Answers' });
+  await answers.waitFor();
+  while (!(await page.getByText(/Which hour is it/).isVisible())) {
+    await answers.getByRole('button').first().click();
+    await button('Next').click();
+    await answers.waitFor();
+  }
+  await answers.getByRole('button').nth(2).click();
+  await shoot(FRAME_MS);
+  await page.goto(`${base}/shoot/demo-larkmoor/practice/eye`);
+  await answers.waitFor();
+  while (!(await page.getByText(/From which side/).isVisible())) {
+    await answers.getByRole('button').first().click();
+    await button('Next').click();
+    await answers.waitFor();
+  }
+  await shoot();
+  await page.goto(`${base}/shoot/demo-larkmoor/practice/stand`);
+  await page.getByRole('button', { name: /Tap the plan, or take a position/ }).click();
+  await page.getByRole('radio').nth(1).click();
+  await button('Stand here').click();
+  await button('Again').waitFor();
   await shoot(FRAME_MS);
   await page.goto(`${base}/shoot/demo-tern-water/practice`);
   await button('Use: swing').click();

@@ -30,7 +30,7 @@ const MOST_STEPS = 3;
 /** Hours about the minute that is looked at, either way. */
 const ABOUT_MS = 6 * 3_600_000;
 
-/** Read the light off a picture: where the sun stands, how high, how much there is. */
+/** Read the light off a picture, or find the side it comes from. */
 export function EyeDrill({ rehearsal, Frame }: DrillProps) {
   const [round, setRound] = useState(0);
   const question = useQuestion(rehearsal, round);

@@ -97,7 +97,7 @@ const SAID: Readonly<Record<WarmUpId, (practice: Practice) => string>> = {
       eyeTries(practice),
       readRight,
       'right',
-      'Where the sun stands, how high, how much light',
+      'Where the sun stands, how high, which hour, how much light',
     ),
   stand: (practice) =>
     lately(
