@@ -132,7 +132,7 @@ test('what is missed has its reason', () => {
   const { stops, missed } = planDay(events, POSITIONS, WALK_MS, LEAD);
   expect(stops.map(({ eventId }) => eventId)).toEqual(['a']);
   expect(Object.fromEntries(missed.map(({ eventId, reason }) => [eventId, reason]))).toEqual({
-    overlaps: { kind: 'overlap', withEvent: 'a' },
+    overlaps: { kind: 'overlap', withEvents: ['a'] },
     'too-far': {
       kind: 'walk',
       otherEvent: 'a',

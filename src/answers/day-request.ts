@@ -35,7 +35,11 @@ export interface DayRequest {
   readonly kits: readonly ScoredKit[];
   readonly positions: readonly (ScoredPosition & { readonly id: string })[];
   readonly pictures: Readonly<Record<string, DayPicture>>;
-  readonly events: readonly (Omit<DayEvent, 'from'> & { readonly picture: string })[];
+  readonly events: readonly (Omit<DayEvent, 'from'> & {
+    readonly picture: string;
+    /** When its light is looked at. */
+    readonly lightMs: number;
+  })[];
   readonly walkSpeedMs: number;
   readonly leadTimes: LeadTimes;
   readonly quotas: readonly Quota[];
@@ -46,6 +50,8 @@ const MINUTE_MS = 60_000;
 const VALUE: Readonly<Record<Worth, number>> = { must: 4, should: 2, could: 1 };
 /** One picture more of a shot that has its count is worth this share. No source. */
 const BEYOND_SHARE = 0.4;
+/** Coming to a window once more is worth this share of the time before. No source. */
+const AGAIN_SHARE = 0.5;
 /** Ways to fill the quotas beyond which they are no longer counted: the plan must come at once. */
 const MOST_FILLINGS = 64;
 /** Of a bag this many lenses are tried. */
@@ -81,6 +87,12 @@ export function pictureKeyOf(shoot: Pictured, event: DayEventRecord): string {
 
 const callsOf = (event: DayEventRecord, { calls }: { readonly calls: Calls }): Calls =>
   event.calls ?? calls;
+
+/** When the light of an event is looked at: at its start, or in the middle of a window. */
+export const lightTime = (
+  { window, durationMin }: Pick<DayEventRecord, 'window' | 'durationMin'>,
+  startMs: number,
+): number => (window ? startMs + (durationMin * MINUTE_MS) / 2 : startMs);
 
 /** When the calls of an event are. */
 export function callTimes(
@@ -142,8 +154,9 @@ function kitsOf({ kit, choice }: DayShoot) {
     .map(([body, lens, factor]) => scoredKit(body, withConverter(lens, factor), held));
 }
 
-/** An event that is counted against its shot's number: what is owed or wanted counts in full. */
-const counts = (event: DayEventRecord): boolean => event.worth === 'could' && !event.leftOut;
+/** An event that is counted against its shot's number: what is owed or wanted counts in full, and so do windows. */
+const counts = (event: DayEventRecord): boolean =>
+  event.worth === 'could' && !event.leftOut && !event.window;
 
 /**
  * What is left of each shot's number beyond the events that are owed or wanted anyway; as far as the
@@ -185,6 +198,14 @@ export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
       value: VALUE[event.worth],
       mustHave: event.worth === 'must',
       picture,
+      lightMs: lightTime(event, startMs),
+      ...(event.window && {
+        window: {
+          visitMs: event.window.visitMin * MINUTE_MS,
+          most: event.window.visits,
+          againShare: AGAIN_SHARE,
+        },
+      }),
       ...(shot && counts(event) && { group: shot.id }),
       ...(event.pinnedTo && { pinnedTo: event.pinnedTo }),
       ...(event.leftOut && { forbidden: true }),

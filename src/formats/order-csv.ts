@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { startOf } from '@/records/edit-events';
 import { COLUMN_MEANINGS, type ColumnMeaning } from '@/records/columns';
+import { windowNamed } from '@/presets/event-windows';
 import { FIRST_EVENT, MOST_EVENTS, type DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
 import { writeCells } from './csv';
@@ -189,7 +190,9 @@ export function readOrder(
       );
     }
     const duration = cellOf(cells, 'duration');
-    const durationMin = duration ? durationMinutes(duration) : FIRST_EVENT.durationMin;
+    const durationMin = duration
+      ? durationMinutes(duration)
+      : (windowNamed(name)?.durationMin ?? FIRST_EVENT.durationMin);
     if (durationMin === undefined || durationMin > 1440) {
       throw new Wrong(`duration “${short(duration)}” is none; write 12 min or 1h30`);
     }

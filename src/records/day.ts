@@ -47,6 +47,13 @@ export const eventSchema = z.strictObject({
   /** The promised shot that it gives, or else the mark where it happens. */
   shotId: id.optional(),
   markId: id.optional(),
+  /** It goes on from start to end and is dropped into: for so long, so often at the most. At its start when absent. */
+  window: z
+    .strictObject({
+      visitMin: z.number().int().min(1).max(240),
+      visits: z.number().int().min(1).max(3),
+    })
+    .optional(),
   /** Shoot it from here and nowhere else. */
   pinnedTo: id.optional(),
   leftOut: z.boolean().optional(),

@@ -125,6 +125,9 @@ const from9To10: Migration = (older) => ({
   version: 10,
 });
 
+/** From version 11 on an event may be a window; those of before keep their times. */
+const from10To11: Migration = (older) => ({ ...older, version: 11 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -136,4 +139,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from7To8,
   from8To9,
   from9To10,
+  from10To11,
 ];

@@ -17,8 +17,8 @@ export interface DayService {
 const QUARTER_MS = 15 * 60_000;
 const quarterOf = (timeMs: number): number => Math.floor(timeMs / QUARTER_MS) * QUARTER_MS;
 
-export const qualityKey = (picture: string, startMs: number, positionId: string): string =>
-  `${picture} ${quarterOf(startMs)} ${positionId}`;
+export const qualityKey = (picture: string, lightMs: number, positionId: string): string =>
+  `${picture} ${quarterOf(lightMs)} ${positionId}`;
 
 /** A place that serves less well than this is no place for it. No source. */
 const LEAST_QUALITY = 0.05;
@@ -34,13 +34,13 @@ interface Wanted {
 /** Every different combination of picture, quarter and position, once. */
 function wantedOf({ events, pictures, positions }: DayRequest): readonly Wanted[] {
   const wanted = new Map<string, Wanted>();
-  for (const { picture: name, startMs } of events) {
+  for (const { picture: name, lightMs } of events) {
     const picture = pictures[name];
     if (!picture) throw new RangeError(`picture ${name}: must be one of the pictures`);
     for (const position of positions) {
-      const key = qualityKey(name, startMs, position.id);
+      const key = qualityKey(name, lightMs, position.id);
       if (!wanted.has(key)) {
-        wanted.set(key, { key, picture, position, timeMs: quarterOf(startMs) + QUARTER_MS / 2 });
+        wanted.set(key, { key, picture, position, timeMs: quarterOf(lightMs) + QUARTER_MS / 2 });
       }
     }
   }
@@ -91,10 +91,10 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
             }
             if (at < wanted.length) return true;
             route = planDay(
-              job.events.map(({ picture, ...event }) => ({
+              job.events.map(({ picture, lightMs, ...event }) => ({
                 ...event,
                 from: job.positions.flatMap(({ id }) => {
-                  const score = quality[qualityKey(picture, event.startMs, id)] ?? 0;
+                  const score = quality[qualityKey(picture, lightMs, id)] ?? 0;
                   return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
                 }),
               })),

@@ -1,15 +1,20 @@
 import type { DayEvent } from './day';
-import { gapAfter, type Chosen, type Visit } from './day-solver';
+import { beginningsOf, gapAfter, untilOf, type Chosen, type Stay, type Visit } from './day-solver';
 
-/** Why an event is not in the route, for the interface to put in words. */
+/**
+ * Why an event is not in the route, for the interface to put in words. What is named is all that is lacking: were it
+ * granted, the event could be shot, and the rest of the route with it.
+ */
 export type MissedReason =
   | { readonly kind: 'forbidden' }
   | { readonly kind: 'noPosition' }
+  /** Its window is shorter than a visit. */
+  | { readonly kind: 'tooShort' }
   /** Worth nothing: no value, no quality, or its quota filled by others. */
   | { readonly kind: 'worthNothing' }
-  /** Runs while another is shot or waited for. */
-  | { readonly kind: 'overlap'; readonly withEvent: string }
-  /** Too little time to walk between it and a neighbour in the route. */
+  /** Runs while others are shot or waited for: these would have to be given up. */
+  | { readonly kind: 'overlap'; readonly withEvents: readonly string[] }
+  /** Too little time to walk between it and one neighbour in the route. */
   | {
       readonly kind: 'walk';
       readonly otherEvent: string;
@@ -17,46 +22,77 @@ export type MissedReason =
       readonly haveMs: number;
     };
 
-/** The gap between two visits, in either order; negative when they overlap. */
-const gapBetween = (a: Where, b: Where): number => Math.max(gapAfter(a, b), gapAfter(b, a));
+type Walks = readonly Float64Array[];
 
-type Where = Pick<Chosen, 'visit' | 'place'>;
+type InTheWay = Chosen & { readonly haveMs: number; readonly needMs: number };
 
-/** Whether one runs, or calls one who stays, while the other is shot. */
-const clash = (a: Visit, b: Visit): boolean =>
-  Math.max(b.stayByMs - a.event.endMs, a.stayByMs - b.event.endMs) < 0;
+interface Blocked {
+  readonly stay: Stay;
+  readonly by: readonly InTheWay[];
+  readonly cost: number;
+}
+
+/** What of the route would have to be given up for a stay, so that the rest can still be walked. */
+function blocked(stay: Stay, chosen: readonly Chosen[], walkMs: Walks): Blocked {
+  const chain: (Stay & { readonly value?: number })[] = [...chosen, stay].sort(
+    (a, b) => a.fromMs - b.fromMs || a.untilMs - b.untilMs,
+  );
+  const by: InTheWay[] = [];
+  for (let i = 1; i < chain.length;) {
+    const [before, after] = [chain[i - 1], chain[i]] as [Stay, Stay];
+    const needMs = (walkMs[before.place] as Float64Array)[after.place] as number;
+    const haveMs = gapAfter(before, after);
+    if (needMs <= haveMs) {
+      i += 1;
+      continue;
+    }
+    const worth = (one: Stay) => (one === stay ? Infinity : (one as Chosen).value);
+    const dropped = worth(before) < worth(after) ? i - 1 : i;
+    const [given] = chain.splice(dropped, 1) as [Chosen];
+    by.push({ ...given, haveMs, needMs });
+    i = Math.max(1, i - 1);
+  }
+  return { stay, by, cost: by.reduce((sum, { value }) => sum + value, 0) };
+}
+
+/** Whether two stays lie apart in time, so that only the way between them, or a call, is in the way. */
+const apart = (a: Stay, b: Stay): boolean => a.untilMs <= b.fromMs || b.untilMs <= a.fromMs;
 
 /**
- * The reason nearest to hand: ruled out, nowhere to stand, overlaps what is shot, no time to walk;
- * when none of these holds, what it would add is worth nothing.
+ * The reason that is cheapest to mend: ruled out, nowhere to stand, what of the route would have to be given up for it,
+ * or the one walk that it lacks the time for; when nothing stands in its way, what it would add is worth nothing.
  */
 export function missedReason(
   event: DayEvent,
   visits: readonly Visit[],
   chosen: readonly Chosen[],
-  walkMs: readonly Float64Array[],
+  walkMs: Walks,
 ): MissedReason {
   if (event.forbidden) return { kind: 'forbidden' };
   const visit = visits.find((entry) => entry.event.id === event.id);
   if (!visit || visit.places.length === 0) return { kind: 'noPosition' };
-  const overlapping = chosen
-    .filter((entry) => clash(visit, entry.visit))
-    .sort((a, b) => b.value - a.value)[0];
-  if (overlapping) return { kind: 'overlap', withEvent: overlapping.visit.event.id };
-  // Of the place that comes nearest to fitting, the neighbour it fails on.
-  const worstOf = (place: number) =>
-    chosen
-      .map((entry) => ({
-        otherEvent: entry.visit.event.id,
-        needMs: (walkMs[entry.place] as Float64Array)[place] as number,
-        haveMs: gapBetween({ visit, place }, entry),
-      }))
-      .sort((a, b) => b.needMs - b.haveMs - (a.needMs - a.haveMs))[0];
-  const nearest = visit.places
-    .map(({ place }) => worstOf(place))
-    .filter((entry) => entry !== undefined)
-    .sort((a, b) => a.needMs - a.haveMs - (b.needMs - b.haveMs))[0];
-  return nearest && nearest.needMs > nearest.haveMs
-    ? { kind: 'walk', ...nearest }
-    : { kind: 'worthNothing' };
+  const beginnings = beginningsOf(event);
+  if (beginnings.length === 0) return { kind: 'tooShort' };
+  const ways = beginnings
+    .flatMap((fromMs) =>
+      visit.places.map(({ place }) =>
+        blocked({ visit, place, fromMs, untilMs: untilOf(event, fromMs) }, chosen, walkMs),
+      ),
+    )
+    .sort((a, b) => a.by.length - b.by.length || a.cost - b.cost);
+  const least = ways[0] as Blocked;
+  if (least.by.length === 0) return { kind: 'worthNothing' };
+  // Of ways that give up one, that which lacks the least walking.
+  const [walk] = ways
+    .flatMap(({ stay, by: [only, ...more] }) =>
+      only && more.length === 0 && apart(stay, only) ? [only] : [],
+    )
+    .sort((a, b) => a.needMs - a.haveMs - (b.needMs - b.haveMs));
+  if (walk) {
+    const { visit: other, needMs, haveMs } = walk;
+    return { kind: 'walk', otherEvent: other.event.id, needMs, haveMs };
+  }
+  const [cheapest] = [...ways].sort((a, b) => a.cost - b.cost || a.by.length - b.by.length);
+  const named = (cheapest ?? least).by.map(({ visit: other }) => other.event.id);
+  return { kind: 'overlap', withEvents: [...new Set(named)] };
 }

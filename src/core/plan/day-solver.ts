@@ -1,5 +1,5 @@
-import { within } from '../check';
 import type { DayEvent, Quota } from './day';
+import { statesOf, type States } from './day-states';
 
 /** An event that may be taken, when one must be in place, and the places it may be had from. */
 export interface Visit {
@@ -10,59 +10,46 @@ export interface Visit {
   readonly places: readonly { readonly place: number; readonly quality: number }[];
 }
 
-export interface Chosen {
+/** A visit from one place, from when until when. */
+export interface Stay {
   readonly visit: Visit;
   readonly place: number;
+  readonly fromMs: number;
+  readonly untilMs: number;
+}
+
+export interface Chosen extends Stay {
   readonly value: number;
 }
 
-/** Time from the end of one visit to when one must be in place for another; negative if too late. */
-export const gapAfter = (
-  before: Pick<Chosen, 'visit' | 'place'>,
-  { visit, place }: Pick<Chosen, 'visit' | 'place'>,
-): number => (before.place === place ? visit.stayByMs : visit.readyByMs) - before.visit.event.endMs;
+/** When one must be in place for a stay: for a window when one comes, for a moment by its call. */
+const readyFor = ({ visit, fromMs }: Stay, stays: boolean): number =>
+  visit.event.window ? fromMs : stays ? visit.stayByMs : visit.readyByMs;
 
-const MOST_FILLINGS = 4096;
+/** Time from the end of one stay to when one must be in place for another; negative if too late. */
+export const gapAfter = (before: Stay, after: Stay): number =>
+  readyFor(after, before.place === after.place) - before.untilMs;
+
+const MINUTE_MS = 60_000;
+
+/** Each time that a visit may begin: its own, or any whole minute of its window that leaves room for one. */
+export function beginningsOf({ startMs, endMs, window }: DayEvent): readonly number[] {
+  if (!window) return [startMs];
+  const firstMs = Math.ceil(startMs / MINUTE_MS) * MINUTE_MS;
+  const count = Math.floor((endMs - window.visitMs - firstMs) / MINUTE_MS) + 1;
+  return Array.from({ length: Math.max(0, count) }, (_, i) => firstMs + i * MINUTE_MS);
+}
+
+/** Until when a visit that begins then lasts. */
+export const untilOf = ({ endMs, window }: DayEvent, fromMs: number): number =>
+  window ? fromMs + window.visitMs : endMs;
+
 const NONE = -1;
 
-/** Ways quotas can be filled, each a whole number: the counts of the groups, up to their needs. */
-interface Fillings {
-  readonly count: number;
-  /** The filling after one more of an event's group, and whether the group was full before. */
-  readonly after: (filling: number, event: DayEvent) => number;
-  readonly share: (filling: number, event: DayEvent) => number;
-}
-
-function fillingsOf(quotas: readonly Quota[]): Fillings {
-  const radix: number[] = [];
-  let count = 1;
-  for (const { need } of quotas) {
-    radix.push(count);
-    count *= need + 1;
-    within('ways to fill the quotas', count, 1, MOST_FILLINGS);
-  }
-  const indexOf = (event: DayEvent) => quotas.findIndex(({ group }) => group === event.group);
-  const filled = (filling: number, q: number) =>
-    Math.floor(filling / (radix[q] as number)) % ((quotas[q] as Quota).need + 1);
-  return {
-    count,
-    after: (filling, event) => {
-      const q = indexOf(event);
-      if (q < 0 || filled(filling, q) === (quotas[q] as Quota).need) return filling;
-      return filling + (radix[q] as number);
-    },
-    share: (filling, event) => {
-      const q = indexOf(event);
-      if (q < 0) return 1;
-      const { need, beyondShare } = quotas[q] as Quota;
-      return filled(filling, q) < need ? 1 : beyondShare;
-    },
-  };
-}
-
-/** Routes that end at one place, by the end of their last event: the best so far for each filling. */
+/** Routes that end at one place, by the end of their last stay: the best so far for each state. */
 interface Arrivals {
   readonly endsMs: number[];
+  readonly span: number[];
   readonly best: Float64Array[];
   readonly node: Int32Array[];
 }
@@ -79,107 +66,171 @@ function endedBy(endsMs: readonly number[], timeMs: number): number {
   return low - 1;
 }
 
-/** Takes an ended visit's routes into its place's running best. */
-function arrive(arrivals: Arrivals, endMs: number, scores: Float64Array, nodes: Int32Array): void {
-  const before = arrivals.best.at(-1);
-  const beforeNodes = arrivals.node.at(-1);
-  const best = before ? Float64Array.from(before) : new Float64Array(scores.length).fill(-Infinity);
-  const node = beforeNodes
-    ? Int32Array.from(beforeNodes)
-    : new Int32Array(scores.length).fill(NONE);
-  scores.forEach((score, f) => {
-    if (score > (best[f] as number)) {
-      best[f] = score;
-      node[f] = nodes[f] as number;
-    }
-  });
+/** Stays that began and have not yet ended, from one place: their best for each state, and what came before. */
+interface Going extends Stay {
+  readonly span: number;
+  readonly scores: Float64Array;
+  readonly values: Float64Array;
+  readonly from: Int32Array;
+}
+
+interface Node {
+  readonly stay: Stay;
+  readonly value: number;
+  readonly from: number;
+}
+
+const emptied = (count: number) => new Float64Array(count).fill(-Infinity);
+
+/** The running best of a place as it stands in a span, ready to be added to. */
+function openEntry(arrivals: Arrivals, endMs: number, span: number, states: States) {
+  const last = arrivals.endsMs.length - 1;
+  if (last >= 0 && arrivals.endsMs[last] === endMs && arrivals.span[last] === span) {
+    return { best: arrivals.best[last] as Float64Array, node: arrivals.node[last] as Int32Array };
+  }
+  const best = emptied(states.count);
+  const node = new Int32Array(states.count).fill(NONE);
+  const before = arrivals.best[last];
+  if (before) {
+    const map = states.carried(arrivals.span[last] as number, span);
+    before.forEach((score, state) => {
+      const to = map[state] as number;
+      if (score <= (best[to] as number)) return;
+      best[to] = score;
+      node[to] = (arrivals.node[last] as Int32Array)[state] as number;
+    });
+  }
   arrivals.endsMs.push(endMs);
+  arrivals.span.push(span);
   arrivals.best.push(best);
   arrivals.node.push(node);
+  return { best, node };
+}
+
+/** Takes an ended stay's routes into its place's running best. */
+function arrive(arrivals: Arrivals, going: Going, states: States, nodes: Node[]): void {
+  const { visit, place, fromMs, untilMs } = going;
+  const span = states.spanAt(untilMs);
+  const { best, node } = openEntry(arrivals, untilMs, span, states);
+  const map = states.carried(going.span, span);
+  going.scores.forEach((score, state) => {
+    const to = map[state] as number;
+    if (score <= (best[to] as number)) return;
+    best[to] = score;
+    node[to] =
+      nodes.push({
+        stay: { visit, place, fromMs, untilMs },
+        value: going.values[state] as number,
+        from: going.from[state] as number,
+      }) - 1;
+  });
+}
+
+/** The best ways to begin a visit at a time from each of its places. */
+function begin(
+  visit: Visit,
+  fromMs: number,
+  { walkMs, arrivals, states, promised }: Sweep,
+): readonly Going[] {
+  const { event, places } = visit;
+  const span = states.spanAt(fromMs);
+  return places.map(({ place, quality }): Going => {
+    const stay = { visit, place, fromMs, untilMs: untilOf(event, fromMs) };
+    const scores = emptied(states.count);
+    const values = new Float64Array(states.count);
+    const from = new Int32Array(states.count).fill(NONE);
+    const extend = (state: number, score: number, node: number): void => {
+      const share = states.share(state, event);
+      // A window that was visited often enough takes no more time.
+      if (event.window && share === 0) return;
+      const value = event.value * quality * share;
+      const after = states.after(state, event);
+      const owed = event.mustHave && states.isFirst(state, event);
+      const total = score + value + (owed ? promised : 0);
+      if (total <= (scores[after] as number)) return;
+      scores[after] = total;
+      values[after] = value;
+      from[after] = node;
+    };
+    extend(0, 0, NONE);
+    arrivals.forEach(({ endsMs, span: spans, best, node }, other) => {
+      const walk = (walkMs[other] as Float64Array)[place] as number;
+      const last = endedBy(endsMs, readyFor(stay, other === place) - walk);
+      if (last < 0) return;
+      const there = best[last] as Float64Array;
+      const before = node[last] as Int32Array;
+      const map = states.carried(spans[last] as number, span);
+      for (let state = 0; state < states.count; state += 1) {
+        const score = there[state] as number;
+        if (score > -Infinity) extend(map[state] as number, score, before[state] as number);
+      }
+    });
+    return { ...stay, span, scores, values, from };
+  });
+}
+
+interface Sweep {
+  readonly walkMs: readonly Float64Array[];
+  readonly arrivals: readonly Arrivals[];
+  readonly states: States;
+  /** What a promise is worth: more than all else together. */
+  readonly promised: number;
 }
 
 /**
  * The best chain of visits, exact. A sweep through time: at the last moment a visit can begin, the best route
- * to each of its places is looked up among those whose last event has ended in time to walk over;
+ * to each of its places is looked up among those whose last stay has ended in time to walk over;
  * when it ends, its own routes join those of its place. One look-up is a binary search, so the
- * whole takes events × places² × log(events) × fillings.
+ * whole takes beginnings × places² × log(beginnings) × states. A window is visited on whole minutes: any plan
+ * of visits can be brought forward until each begins as one arrives, or as it opens, rounded up to the minute.
  */
 export function planRoute(
   visits: readonly Visit[],
   walkMs: readonly Float64Array[],
   quotas: readonly Quota[],
 ): readonly Chosen[] {
-  const fillings = fillingsOf(quotas);
-  const promised = 1 + visits.reduce((sum, { event }) => sum + event.value, 0);
-  const nodes: { visit: number; place: number; from: number; value: number }[] = [];
-  const arrivals: Arrivals[] = walkMs.map(() => ({ endsMs: [], best: [], node: [] }));
-  interface Routes {
-    readonly place: number;
-    readonly scores: Float64Array;
-    readonly nodes: Int32Array;
-  }
-  const routesOf = new Map<number, readonly Routes[]>();
-
-  const begin = (index: number): void => {
-    const { event, readyByMs, stayByMs, places } = visits[index] as Visit;
-    const found = places.map(({ place, quality }): Routes => {
-      const scores = new Float64Array(fillings.count).fill(-Infinity);
-      const own = new Int32Array(fillings.count).fill(NONE);
-      const extend = (filling: number, score: number, from: number): void => {
-        const value = event.value * quality * fillings.share(filling, event);
-        const total = score + value + (event.mustHave ? promised : 0);
-        const after = fillings.after(filling, event);
-        if (total <= (scores[after] as number)) return;
-        scores[after] = total;
-        own[after] = nodes.push({ visit: index, place, from, value }) - 1;
-      };
-      extend(0, 0, NONE);
-      arrivals.forEach(({ endsMs, best, node }, other) => {
-        const walk = (walkMs[other] as Float64Array)[place] as number;
-        const last = endedBy(endsMs, other === place ? stayByMs : readyByMs - walk);
-        if (last < 0) return;
-        const scoresThere = best[last] as Float64Array;
-        for (let f = 0; f < fillings.count; f += 1) {
-          const score = scoresThere[f] as number;
-          if (score > -Infinity) extend(f, score, (node[last] as Int32Array)[f] as number);
-        }
-      });
-      return { place, scores, nodes: own };
-    });
-    routesOf.set(index, found);
-  };
-
-  const end = (index: number): void => {
-    for (const { place, scores, nodes: own } of routesOf.get(index) ?? []) {
-      arrive(arrivals[place] as Arrivals, (visits[index] as Visit).event.endMs, scores, own);
-    }
-  };
-
+  const states = statesOf(
+    visits.map(({ event }) => event),
+    quotas,
+  );
+  const promised =
+    1 + visits.reduce((sum, { event }) => sum + event.value * (event.window?.most ?? 1), 0);
+  const nodes: Node[] = [];
+  const arrivals = walkMs.map((): Arrivals => ({ endsMs: [], span: [], best: [], node: [] }));
+  const sweep = { walkMs, arrivals, states, promised };
+  const going = new Map<number, readonly Going[]>();
+  const stays = visits.flatMap((visit) =>
+    beginningsOf(visit.event).map((fromMs) => ({ visit, fromMs })),
+  );
   // Ends before beginnings of the same moment, so that one can follow on the other.
-  const moments = visits
-    .flatMap(({ event, stayByMs }, index) => [
-      { timeMs: stayByMs, begins: 1, index },
-      { timeMs: event.endMs, begins: 0, index },
+  const moments = stays
+    .flatMap(({ visit, fromMs }, index) => [
+      { timeMs: visit.event.window ? fromMs : visit.stayByMs, begins: 1, index },
+      { timeMs: untilOf(visit.event, fromMs), begins: 0, index },
     ])
     .sort((a, b) => a.timeMs - b.timeMs || a.begins - b.begins);
   for (const { begins, index } of moments) {
-    if (begins) begin(index);
-    else end(index);
+    const { visit, fromMs } = stays[index] as (typeof stays)[number];
+    if (begins) going.set(index, begin(visit, fromMs, sweep));
+    else {
+      for (const ended of going.get(index) ?? []) {
+        arrive(arrivals[ended.place] as Arrivals, ended, states, nodes);
+      }
+      going.delete(index);
+    }
   }
 
   let best = 0;
   let node = NONE;
   for (const { best: runs, node: ends } of arrivals) {
-    runs.at(-1)?.forEach((score, f) => {
+    runs.at(-1)?.forEach((score, state) => {
       if (score > best) {
         best = score;
-        node = (ends.at(-1) as Int32Array)[f] as number;
+        node = (ends.at(-1) as Int32Array)[state] as number;
       }
     });
   }
   const chain: Chosen[] = [];
-  for (let at = nodes[node]; at; at = nodes[at.from]) {
-    chain.push({ visit: visits[at.visit] as Visit, place: at.place, value: at.value });
-  }
+  for (let at = nodes[node]; at; at = nodes[at.from]) chain.push({ ...at.stay, value: at.value });
   return chain.reverse();
 }

@@ -3,7 +3,17 @@ import { gapAfter, planRoute, type Visit } from './day-solver';
 import { missedReason, type MissedReason } from './day-missed';
 import type { Point2 } from '../site/vector';
 
-/** Something to be photographed at a fixed time: a heat, a jump, a feeding. */
+/** What goes on for a while and may be dropped into: a long jump, a warm-up. */
+export interface EventWindow {
+  /** How long one stays at a time. */
+  readonly visitMs: number;
+  /** How often one may come, 1 to 3. */
+  readonly most: number;
+  /** What each visit is worth against the one before, 0 to 1. */
+  readonly againShare: number;
+}
+
+/** Something to be photographed: a heat at its fixed time, or a window to be dropped into. */
 export interface DayEvent {
   readonly id: string;
   readonly startMs: number;
@@ -14,7 +24,9 @@ export interface DayEvent {
   readonly from: readonly { readonly positionId: string; readonly quality: number }[];
   /** Promised: comes before any sum of values. */
   readonly mustHave?: boolean;
-  /** Kind of picture this gives, for quotas. */
+  /** It goes on from start to end, and one comes when it suits; at a fixed time when absent. */
+  readonly window?: EventWindow;
+  /** Kind of picture this gives, for quotas; a window has none. */
   readonly group?: string;
   /** Shoot it from here and nowhere else. */
   readonly pinnedTo?: string;
@@ -49,9 +61,11 @@ export interface Quota {
 export interface Stop {
   readonly eventId: string;
   readonly positionId: string;
-  /** In place by the second call; leave when the event ends. */
+  /** From when until when it is shot: of a window, the visit. */
+  readonly fromMs: number;
+  readonly untilMs: number;
+  /** In place by the second call; when one comes, to a window. */
   readonly readyByMs: number;
-  readonly leaveMs: number;
   readonly walkM: number;
   readonly walkMs: number;
   /** Time in hand before the call (before the start, for one who stays); Infinity for the first. */
@@ -83,12 +97,22 @@ function checkDay(
     throw new RangeError(`positions of length ${positions.length}: must have ids of their own`);
   }
   const ids = new Set<string>();
-  for (const { id, startMs, endMs, value, from } of events) {
+  for (const { id, startMs, endMs, value, from, window, group } of events) {
     if (ids.has(id)) throw new RangeError(`event ${id}: must not stand twice`);
     ids.add(id);
     finite(`event ${id} startMs`, startMs);
     above(`event ${id} endMs`, endMs, startMs);
     atLeast(`event ${id} value`, value, 0);
+    if (window) {
+      above(`event ${id} window.visitMs`, window.visitMs, 0);
+      within(`event ${id} window.againShare`, window.againShare, 0, 1);
+      if (![1, 2, 3].includes(window.most)) {
+        throw new RangeError(`event ${id} window.most ${window.most}: must be 1, 2 or 3`);
+      }
+      if (group !== undefined) {
+        throw new RangeError(`event ${id} group ${group}: must be absent for a window`);
+      }
+    }
     for (const { positionId, quality } of from) {
       within(`event ${id} quality`, quality, 0, 1);
       if (!known.has(positionId)) {
@@ -105,12 +129,13 @@ function checkDay(
 
 /**
  * The route of most value through a day: which events from which positions, walking between them
- * and in place by the second call. Exact, by dynamic programming over events and positions (and
- * over how far each quota is filled). Promised events come first: no sum of others outweighs one.
+ * and in place by the second call; windows visited on whole minutes, up to so often. Exact, by dynamic programming over
+ * events and positions (and over how far each quota is filled, and how often each open window was visited). Promised
+ * events come first: no sum of others outweighs one.
  * @param walkSpeedMs metres a second, straight between positions
  * @returns stops in order, the value, and what is missed with the reason
- * @throws RangeError for events, positions or quotas that make no sense, or quotas with more than
- *   4096 ways to be filled
+ * @throws RangeError for events, positions or quotas that make no sense, or quotas and windows open at once with more
+ *   than 4096 ways to be filled and visited
  */
 export function planDay(
   events: readonly DayEvent[],
@@ -142,17 +167,19 @@ export function planDay(
     ),
   );
   const chosen = planRoute(visits, walkMs, quotas);
-  const stops = chosen.map(({ visit, place, value }, i): Stop => {
+  const stops = chosen.map((stay, i): Stop => {
+    const { visit, place, value, fromMs, untilMs } = stay;
     const before = chosen[i - 1];
     const walk = before ? ((walkMs[before.place] as Float64Array)[place] as number) : 0;
     return {
       eventId: visit.event.id,
       positionId: (positions[place] as DayPosition).id,
-      readyByMs: visit.readyByMs,
-      leaveMs: visit.event.endMs,
+      fromMs,
+      untilMs,
+      readyByMs: visit.event.window ? fromMs : visit.readyByMs,
       walkMs: walk,
       walkM: (walk / 1000) * walkSpeedMs,
-      slackMs: before ? gapAfter(before, { visit, place }) - walk : Infinity,
+      slackMs: before ? gapAfter(before, stay) - walk : Infinity,
       value,
     };
   });

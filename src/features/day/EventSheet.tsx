@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { clockMinutes, durationMinutes } from '@/formats/written-time';
-import { eventSchema, type DayEventRecord } from '@/records/day';
+import { eventSchema, FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { minutesOn, startOf, withEvents, withoutEvent } from '@/records/edit-events';
 import { firstProblem } from '@/records/parse';
 import { Button } from '@/ui/Button';
@@ -14,8 +14,10 @@ import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import type { DayReply } from '@/workers/day-job';
 import { qualityKey } from '@/workers/day-job';
+import { windowNamed } from '@/presets/event-windows';
+import { GoesOn } from './GoesOn';
 import { CallSteppers } from './CallSteppers';
-import { callTimes, pictureKeyOf } from '@/answers/day-request';
+import { callTimes, lightTime, pictureKeyOf } from '@/answers/day-request';
 import { entriesOf, entriesText } from '@/answers/entries';
 
 const WORTHS = [
@@ -55,6 +57,18 @@ export function EventSheet({
       const { [key]: _gone, ...rest } = now;
       return rest as DayEventRecord;
     });
+  // What a name usually means stands until something else is chosen.
+  const [chosen, setChosen] = useState(false);
+  const guess = (name: string) => {
+    const usual = windowNamed(name);
+    if (usual) {
+      set({ window: usual.window });
+      setLasts(`${usual.durationMin} min`);
+    } else if (draft.window) {
+      without('window');
+      setLasts(`${FIRST_EVENT.durationMin} min`);
+    }
+  };
   const minutes = clockMinutes(clock);
   const durationMin = durationMinutes(lasts);
   const nameless = draft.name.trim() === '';
@@ -87,7 +101,10 @@ export function EventSheet({
         label="Event"
         value={draft.name}
         maxLength={120}
-        onChangeText={(name) => set({ name })}
+        onChangeText={(name) => {
+          set({ name });
+          if (fresh && !chosen) guess(name);
+        }}
         error={trouble && nameless ? 'give it a name, such as “Junior single 500 m”' : undefined}
       />
       <View className="flex-row gap-3">
@@ -122,6 +139,14 @@ export function EventSheet({
         numberOfLines={4}
         onChangeText={setWho}
       />
+      <GoesOn
+        window={draft.window}
+        onChange={(window) => {
+          setChosen(true);
+          if (window) set({ window });
+          else without('window');
+        }}
+      />
       <Choice
         label="Worth"
         value={draft.worth}
@@ -151,7 +176,7 @@ export function EventSheet({
         options={[
           { value: NONE, label: 'Wherever the day goes best' },
           ...setup.positions.map(({ id, name }) => {
-            const score = quality?.[qualityKey(picture, startMs, id)];
+            const score = quality?.[qualityKey(picture, lightTime(draft, startMs), id)];
             const serves = score === undefined ? '' : `: ${Math.round(score * 100)} of 100`;
             return { value: id, label: `${name}${serves}` };
           }),
@@ -164,10 +189,12 @@ export function EventSheet({
         options={TAKEN}
         onChange={(taken) => (taken === 'out' ? set({ leftOut: true }) : without('leftOut'))}
       />
-      <CallSteppers
-        calls={calls}
-        onStep={(key, clicks) => set({ calls: { ...calls, [key]: calls[key] + clicks } })}
-      />
+      {draft.window ? null : (
+        <CallSteppers
+          calls={calls}
+          onStep={(key, clicks) => set({ calls: { ...calls, [key]: calls[key] + clicks } })}
+        />
+      )}
       {draft.calls ? (
         <Pressable
           role="button"

@@ -54,7 +54,7 @@ export function FilesSection({
       (event) => {
         const line = byId.get(event.id);
         if (!line) return { lines: [] };
-        const cell = line.stop && cells(event, line.stop.positionId, line.startMs);
+        const cell = line.stop && cells(event, line.stop.positionId, line.stop.fromMs);
         return noteFor(shoot, line, cell, clock);
       },
       Date.now(),

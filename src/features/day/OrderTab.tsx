@@ -35,7 +35,7 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const rows = shown.map((line) => ({
     id: line.event.id,
     line,
-    cell: line.stop && cells(line.event, line.stop.positionId, line.startMs),
+    cell: line.stop && cells(line.event, line.stop.positionId, line.stop.fromMs),
   }));
   const begin = () => {
     const last = shoot.events.at(-1);

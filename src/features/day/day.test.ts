@@ -60,10 +60,10 @@ test('the plan is that of the solver given the same qualities', async () => {
   if (!request) throw new Error('must have events');
   const { route, quality } = await planned(TERN_WATER);
   const again = planDay(
-    request.events.map(({ picture, ...event }) => ({
+    request.events.map(({ picture, lightMs, ...event }) => ({
       ...event,
       from: request.positions.flatMap(({ id }) => {
-        const score = quality[qualityKey(picture, event.startMs, id)] ?? 0;
+        const score = quality[qualityKey(picture, lightMs, id)] ?? 0;
         return score >= 0.05 ? [{ positionId: id, quality: score }] : [];
       }),
     })),
@@ -112,7 +112,7 @@ test('before the first plan nothing is claimed', () => {
 test.each([
   [{ kind: 'forbidden' }, true, 'You left it out.'],
   [{ kind: 'worthNothing' }, true, 'You already have enough of it.'],
-  [{ kind: 'overlap', withEvent: 'a' }, true, 'It runs while Heat a is shot.'],
+  [{ kind: 'overlap', withEvents: ['a'] }, true, 'It runs while Heat a is shot.'],
   [
     { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },
     true,

@@ -1,6 +1,7 @@
 import type { CalendarEvent, EventNote } from '@/formats/order-ics';
 import { sameEventKey } from '@/formats/order-csv';
 import type { DayEventRecord } from '@/records/day';
+import { windowNamed } from '@/presets/event-windows';
 import { withEvents } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
 import { whoInWords, type DayLine } from '@/features/shoot/day-lines';
@@ -63,11 +64,13 @@ export function merged(
         ...(entries.length > 0 && { entries }),
       };
     }
+    const { window } = windowNamed(fresh.name) ?? {};
     const owed = entries.some(({ personId }) => personId);
     return {
       ...fresh,
       entries,
       worth: owed && fresh.worth === 'should' ? 'must' : fresh.worth,
+      ...(window && fresh.durationMin > window.visitMin && { window }),
       ...given,
       id: newId(),
     };
@@ -92,7 +95,7 @@ export function noteFor(
       ...whoInWords(line.event, shoot),
       line.why,
       ...(line.leaveMs === undefined ? [] : [`Leave by ${clock(line.leaveMs)}.`]),
-      `Second call ${clock(line.secondMs)}.`,
+      ...(line.event.window ? [] : [`Second call ${clock(line.secondMs)}.`]),
       ...(cell ? [`${cell.shutter}, ${cell.aperture}, ${cell.iso}; EV ${cell.ev}.`] : []),
     ].filter(Boolean),
   };

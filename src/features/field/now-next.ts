@@ -1,6 +1,6 @@
 import type { LightSeries, SettingsCard } from '@/core';
 import { callTimes } from '@/answers/day-request';
-import { comingLines, eventTitle, type DayLine } from '@/features/shoot/day-lines';
+import { comingLines, eventTitle, stayLines, type DayLine } from '@/features/shoot/day-lines';
 import { turningsOf } from '@/answers/light-plan';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
 import { turnInWords } from '@/features/shoot/card';
@@ -24,8 +24,18 @@ const firstAfter = (coming: readonly Coming[], atMs: number): Coming | undefined
 
 /** The event that runs at a minute; where two do, the one that is shot. */
 export function runningLine(lines: readonly DayLine[], atMs: number): DayLine | undefined {
-  const running = lines.filter(({ startMs, endMs }) => startMs <= atMs && atMs < endMs);
-  return running.find(({ status }) => status === 'shoot') ?? running[0];
+  const on = ({ startMs, endMs }: DayLine) => startMs <= atMs && atMs < endMs;
+  return stayLines(lines).find(on) ?? lines.find(on);
+}
+
+function callsOf({ event }: DayLine, shoot: Pick<Shoot, 'day' | 'place'>): readonly Coming[] {
+  const { firstMs, secondMs, thirdMs } = callTimes(event, shoot);
+  const title = eventTitle(event);
+  return [
+    { what: `First call, ${title}`, atMs: firstMs },
+    { what: `Second call, ${title}`, atMs: secondMs },
+    { what: `Third call, ${title}`, atMs: thirdMs },
+  ];
 }
 
 /** What to do next for the day's order: leave, hear a call, shoot. */
@@ -40,16 +50,13 @@ export function nextCall(
   return firstAfter(
     coming.slice(0, 3).flatMap((line): Coming[] => {
       const title = eventTitle(line.event);
-      const { firstMs, secondMs, thirdMs, startMs } = callTimes(line.event, shoot);
       const place = shoot.positions.find(({ id }) => id === line.stop?.positionId)?.name;
       return [
         ...(line.leaveMs !== undefined && place
           ? [{ what: `Leave for ${place}: ${title}`, atMs: line.leaveMs }]
           : []),
-        { what: `First call, ${title}`, atMs: firstMs },
-        { what: `Second call, ${title}`, atMs: secondMs },
-        { what: `Third call, ${title}`, atMs: thirdMs },
-        { what: title, atMs: startMs },
+        ...(line.event.window ? [] : callsOf(line, shoot)),
+        { what: title, atMs: line.startMs },
       ];
     }),
     atMs,

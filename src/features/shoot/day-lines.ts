@@ -1,9 +1,10 @@
+import { group } from 'd3-array';
 import type { MissedReason, Route, Stop } from '@/core';
 import { personInWords } from './brief-words';
 import type { DayEventRecord } from '@/records/day';
 import { startOf } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
-import { localMinuteOf } from '@/records/times';
+import { clockOf, localMinuteOf } from '@/records/times';
 import { written } from '@/ui/units';
 import { callTimes } from '@/answers/day-request';
 
@@ -16,7 +17,10 @@ export interface DayLine {
   readonly startMs: number;
   readonly endMs: number;
   readonly secondMs: number;
+  /** Where it is shot from; of a window, the first visit. */
   readonly stop?: Stop;
+  /** Visits to a window after the first. */
+  readonly again?: readonly Stop[];
   /** When to leave the place before; the stop's own ready time when one need not walk. */
   readonly leaveMs?: number;
   /** In short: where from, or that it is missed. */
@@ -46,6 +50,10 @@ const walkInWords = (ms: number): string => {
   return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
 };
 
+const LISTS = new Intl.ListFormat('en-GB');
+/** "A, B and C". */
+const inALine = (names: readonly string[]): string => LISTS.format(names);
+
 /**
  * Why an event is not in the route.
  * @param before whether it starts before the other event of the reason
@@ -63,7 +71,9 @@ export function missedInWords(
     case 'worthNothing':
       return 'You already have enough of it.';
     case 'overlap':
-      return `It runs while ${titleOf(reason.withEvent)} is shot.`;
+      return `It runs while ${inALine(reason.withEvents.map(titleOf))} ${reason.withEvents.length > 1 ? 'are' : 'is'} shot.`;
+    case 'tooShort':
+      return 'It is over before a visit would be: make the visit shorter.';
     case 'walk': {
       const other = titleOf(reason.otherEvent);
       const first = before(reason.otherEvent);
@@ -77,29 +87,38 @@ export function missedInWords(
   }
 }
 
+/** "15:10 to 15:20, again 15:44 to 15:54." */
+const visitsInWords = (visits: readonly Stop[], clock: (ms: number) => string): string =>
+  `${visits
+    .map(({ fromMs, untilMs }) => `${clock(fromMs)} to ${clock(untilMs)}`)
+    .join(', again ')}.`;
+
 type DayShoot = Pick<Shoot, 'events' | 'day' | 'place' | 'positions'>;
 
 /** Every event of the day, with where to be for it. @param route nothing while it is planned */
 export function dayLines(shoot: DayShoot, route: Route | undefined): readonly DayLine[] {
-  const stops = new Map(route?.stops.map((stop) => [stop.eventId, stop]));
+  const stops = group(route?.stops ?? [], ({ eventId }) => eventId);
   const missed = new Map(route?.missed.map(({ eventId, reason }) => [eventId, reason]));
   const titles = new Map(shoot.events.map((event) => [event.id, eventTitle(event)]));
   const starts = new Map(shoot.events.map((event) => [event.id, callTimes(event, shoot).startMs]));
+  const clock = (ms: number) => clockOf(ms, shoot.place.timeZone);
   const nameOf = (id: string) => shoot.positions.find((entry) => entry.id === id)?.name ?? id;
   return shoot.events.map((event): DayLine => {
     const { startMs, secondMs } = callTimes(event, shoot);
     const line = { event, startMs, secondMs, endMs: startMs + event.durationMin * MINUTE_MS };
-    const stop = stops.get(event.id);
+    const [stop, ...again] = stops.get(event.id) ?? [];
     if (stop) {
       const moves = stop.walkMs > 0;
+      const visits = event.window ? `${visitsInWords([stop, ...again], clock)} ` : '';
       return {
         ...line,
         stop,
+        ...(again.length > 0 && { again }),
         status: 'shoot',
         ...(moves && { leaveMs: stop.readyByMs - stop.walkMs }),
         why: moves
-          ? `From ${nameOf(stop.positionId)}, ${written(stop.walkM, 'm', 0)} to walk, ${walkInWords(stop.walkMs)}.`
-          : `From ${nameOf(stop.positionId)}.`,
+          ? `${visits}From ${nameOf(stop.positionId)}, ${written(stop.walkM, 'm', 0)} to walk, ${walkInWords(stop.walkMs)}.`
+          : `${visits}From ${nameOf(stop.positionId)}.`,
       };
     }
     const reason = missed.get(event.id);
@@ -116,9 +135,27 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
   });
 }
 
-/** Events of the route that come at a minute or later; the next one first. */
+/** The route as it goes: a line for each stay, a window’s visits with their own times. */
+export const stayLines = (lines: readonly DayLine[]): readonly DayLine[] =>
+  lines
+    .flatMap((line): readonly DayLine[] => {
+      const { stop, again = [], event } = line;
+      if (!stop) return [];
+      if (!event.window) return [line];
+      return [stop, ...again].map(({ ...visit }): DayLine => {
+        const { leaveMs: _first, again: _all, ...alike } = line;
+        return {
+          ...alike,
+          ...{ stop: visit, startMs: visit.fromMs, endMs: visit.untilMs, secondMs: visit.fromMs },
+          ...(visit.walkMs > 0 && { leaveMs: visit.fromMs - visit.walkMs }),
+        };
+      });
+    })
+    .sort((a, b) => a.startMs - b.startMs);
+
+/** Stays of the route that end after a minute; the next one first. */
 export const comingLines = (lines: readonly DayLine[], atMs: number): readonly DayLine[] =>
-  lines.filter(({ status, endMs }) => status === 'shoot' && endMs > atMs);
+  stayLines(lines).filter(({ endMs }) => endMs > atMs);
 
 /** As many are named at once; the rest stand in the order. */
 const MOST_LOST = 2;
@@ -147,6 +184,9 @@ function callsInWords(
   return `Calls at ${clock(firstMs)}, ${clock(secondMs)} and ${clock(thirdMs)}.`;
 }
 
+const windowEndMs = (event: DayEventRecord, shoot: DayShoot): number =>
+  callTimes(event, shoot).startMs + event.durationMin * MINUTE_MS;
+
 /** Where to go next from a minute on, or that all is done. */
 export function nextInWords(
   lines: readonly DayLine[],
@@ -167,9 +207,17 @@ export function nextInWords(
       next.leaveMs === undefined
         ? `Stay at ${place}.`
         : next.leaveMs > atMs
-          ? `To ${place}: leave by ${clock(next.leaveMs)}, ${walkInWords(stop.walkMs)} to walk, in place by the second call at ${clock(stop.readyByMs)}.`
-          : `Be at ${place}: the second call is at ${clock(stop.readyByMs)}.`,
-      ...(going ? [] : [callsInWords(event, shoot, clock)]),
+          ? `To ${place}: leave by ${clock(next.leaveMs)}, ${walkInWords(stop.walkMs)} to walk, in place by ${event.window ? '' : 'the second call at '}${clock(stop.readyByMs)}.`
+          : event.window
+            ? `Be at ${place}.`
+            : `Be at ${place}: the second call is at ${clock(stop.readyByMs)}.`,
+      ...(event.window
+        ? [
+            `Drop in until ${clock(stop.untilMs)}; it goes on until ${clock(windowEndMs(event, shoot))}.`,
+          ]
+        : going
+          ? []
+          : [callsInWords(event, shoot, clock)]),
     ],
   };
 }

@@ -1,7 +1,7 @@
 import type { PlanLeg, PlanStation } from '@/figures/plan-types';
 import type { DayEventRecord } from '@/records/day';
 import type { Position } from '@/records/shoot';
-import type { DayLine } from './day-lines';
+import { stayLines, type DayLine } from './day-lines';
 
 /** Events that follow each other at one place, and the walk to it. */
 export interface Leg {
@@ -20,7 +20,7 @@ export function legsOf(
   positions: readonly Pick<Position, 'id' | 'name'>[],
 ): readonly Leg[] {
   const legs: (Leg & { events: DayEventRecord[]; untilMs: number })[] = [];
-  for (const { stop, event, endMs, leaveMs } of lines) {
+  for (const { stop, event, endMs, leaveMs } of stayLines(lines)) {
     if (!stop) continue;
     const last = legs.at(-1);
     if (last?.positionId === stop.positionId) {

@@ -1,0 +1,251 @@
+/** Windows and visits against trying everything, on small days; and that each reason for a miss names all that is lacking. */
+import fc from 'fast-check';
+import { planDay, type DayEvent, type DayPosition, type Route } from '@/core';
+
+const MINUTE = 60_000;
+const LEAD = { secondCallMs: 4 * MINUTE, stayingIsReady: true };
+const WALK_MS = 1.4;
+
+interface Best {
+  readonly promised: number;
+  readonly value: number;
+}
+const NOTHING: Best = { promised: 0, value: 0 };
+const better = (a: Best, b: Best): Best =>
+  b.promised > a.promised || (b.promised === a.promised && b.value > a.value + 1e-12) ? b : a;
+
+/** The best that any sequence of heats and visits brings, each visit tried on every whole minute. */
+function bestByTrying(events: readonly DayEvent[], positions: readonly DayPosition[]): Best {
+  const walkMs = (a: string, b: string) => {
+    const [from, to] = [a, b].map((id) => positions.find((p) => p.id === id) as DayPosition) as [
+      DayPosition,
+      DayPosition,
+    ];
+    return (Math.hypot(from.x - to.x, from.y - to.y) / WALK_MS) * 1000;
+  };
+  const known = new Map<string, Best>();
+  const from = (
+    last: { untilMs: number; at: string } | undefined,
+    had: readonly number[],
+  ): Best => {
+    const key = JSON.stringify([last, had]);
+    const before = known.get(key);
+    if (before) return before;
+    let best = NOTHING;
+    events.forEach((event, i) => {
+      const visited = had[i] as number;
+      const { window } = event;
+      if (event.forbidden || visited >= (window?.most ?? 1)) return;
+      for (const { positionId, quality } of event.from) {
+        if (event.pinnedTo && event.pinnedTo !== positionId) continue;
+        const arrivesMs = last ? last.untilMs + walkMs(last.at, positionId) : -Infinity;
+        const stays = last?.at === positionId;
+        for (let m = 0; m <= 120; m += 1) {
+          const fromMs = window ? m * MINUTE : event.startMs;
+          const readyMs = window || stays ? fromMs : fromMs - LEAD.secondCallMs;
+          const untilMs = window ? fromMs + window.visitMs : event.endMs;
+          const inside = fromMs >= event.startMs && untilMs <= event.endMs;
+          if (inside && arrivesMs <= readyMs) {
+            const rest = from(
+              { untilMs, at: positionId },
+              had.map((n, k) => (k === i ? n + 1 : n)),
+            );
+            best = better(best, {
+              promised: rest.promised + (event.mustHave && visited === 0 ? 1 : 0),
+              value: rest.value + event.value * quality * (window?.againShare ?? 1) ** visited,
+            });
+          }
+          if (!window) break;
+        }
+      }
+    });
+    known.set(key, best);
+    return best;
+  };
+  return from(
+    undefined,
+    events.map(() => 0),
+  );
+}
+
+const positionsArb = fc.array(
+  fc.record({ x: fc.integer({ min: 0, max: 500 }), y: fc.integer({ min: 0, max: 200 }) }),
+  { minLength: 1, maxLength: 3 },
+);
+const qualitiesArb = fc.array(fc.double({ min: 0.1, max: 1, noNaN: true }), {
+  minLength: 3,
+  maxLength: 3,
+});
+const heatArb = fc.record({
+  start: fc.integer({ min: 5, max: 60 }),
+  length: fc.integer({ min: 2, max: 8 }),
+  value: fc.integer({ min: 0, max: 6 }),
+  qualities: qualitiesArb,
+  mustHave: fc.boolean(),
+  forbidden: fc.integer({ min: 0, max: 9 }).map((n) => n === 0),
+});
+const windowArb = fc.record({
+  start: fc.integer({ min: 0, max: 40 }),
+  length: fc.integer({ min: 3, max: 25 }),
+  visit: fc.integer({ min: 3, max: 7 }),
+  most: fc.integer({ min: 1, max: 3 }),
+  againShare: fc.constantFrom(0, 0.5, 1),
+  value: fc.integer({ min: 0, max: 6 }),
+  qualities: qualitiesArb,
+  mustHave: fc.boolean(),
+});
+const dayArb = fc
+  .record({
+    places: positionsArb,
+    heats: fc.array(heatArb, { maxLength: 4 }),
+    windows: fc.array(windowArb, { minLength: 1, maxLength: 3 }),
+  })
+  .map(({ places, heats, windows }) => {
+    const positions = places.map((place, i) => ({ id: `p${i}`, ...place }));
+    const from = (qualities: readonly number[]) =>
+      positions.map(({ id }, p) => ({ positionId: id, quality: qualities[p] ?? 0 }));
+    const events = [
+      ...heats.map(({ start, length, qualities, ...rest }, i): DayEvent => ({
+        ...{ id: `h${i}`, startMs: start * MINUTE, endMs: (start + length) * MINUTE },
+        ...{ from: from(qualities), ...rest },
+      })),
+      ...windows.map(
+        ({ start, length, visit, most, againShare, qualities, ...rest }, i): DayEvent => ({
+          ...{ id: `w${i}`, startMs: start * MINUTE, endMs: (start + length) * MINUTE },
+          ...{ from: from(qualities), window: { visitMs: visit * MINUTE, most, againShare } },
+          ...rest,
+        }),
+      ),
+    ];
+    return { positions, events };
+  });
+
+const plan = (events: readonly DayEvent[], positions: readonly DayPosition[]): Route =>
+  planDay(events, positions, WALK_MS, LEAD);
+
+test('visits are worth as much as the best found by trying everything', () => {
+  fc.assert(
+    fc.property(dayArb, ({ positions, events }) => {
+      const route = plan(events, positions);
+      const best = bestByTrying(events, positions);
+      expect(route.value).toBeCloseTo(best.value, 9);
+      const had = new Set(route.stops.map(({ eventId }) => eventId));
+      expect(events.filter(({ id, mustHave }) => mustHave && had.has(id))).toHaveLength(
+        best.promised,
+      );
+      for (const { eventId, fromMs, untilMs, slackMs } of route.stops) {
+        const event = events.find(({ id }) => id === eventId) as DayEvent;
+        expect(fromMs).toBeGreaterThanOrEqual(event.startMs);
+        expect(untilMs).toBeLessThanOrEqual(event.endMs);
+        expect(untilMs - fromMs).toBe(event.window?.visitMs ?? event.endMs - event.startMs);
+        expect(slackMs).toBeGreaterThanOrEqual(-1e-6);
+      }
+      expect(had.size + route.missed.length).toBe(events.length);
+    }),
+    { numRuns: 500 },
+  );
+});
+
+/** The same day with one event promised, others too, and some left out. */
+const granted = (
+  events: readonly DayEvent[],
+  { owed, out }: { readonly owed: ReadonlySet<string>; readonly out: readonly string[] },
+): readonly DayEvent[] =>
+  events.map(({ mustHave: _was, ...event }) => ({
+    ...event,
+    mustHave: owed.has(event.id),
+    forbidden: out.includes(event.id),
+  }));
+
+test('what a miss is said to lack is all it lacks', () => {
+  fc.assert(
+    fc.property(dayArb, ({ positions, events }) => {
+      const route = plan(events, positions);
+      const had = [...new Set(route.stops.map(({ eventId }) => eventId))];
+      for (const { eventId, reason } of route.missed) {
+        const event = events.find(({ id }) => id === eventId) as DayEvent;
+        switch (reason.kind) {
+          case 'forbidden': {
+            expect(event.forbidden).toBe(true);
+            const alone = granted(events, { owed: new Set([eventId]), out: [] });
+            expect(plan(alone, positions).mustHavesMissed).toEqual([]);
+            break;
+          }
+          case 'tooShort': {
+            const { window } = event;
+            if (!window) throw new Error('no window');
+            // With a visit as short as the window it is had, were it alone.
+            const visitMs = event.endMs - event.startMs;
+            const shorter = [{ ...event, mustHave: true, window: { ...window, visitMs } }];
+            expect(visitMs).toBeLessThan(window.visitMs);
+            expect(plan(shorter, positions).mustHavesMissed).toEqual([]);
+            break;
+          }
+          case 'worthNothing': {
+            // Promised, it comes beside all that is had, and nothing is given up.
+            const all = granted(events, { owed: new Set([...had, eventId]), out: [] });
+            expect(plan(all, positions).mustHavesMissed).toEqual([]);
+            break;
+          }
+          case 'walk':
+          case 'overlap': {
+            const out = reason.kind === 'walk' ? [reason.otherEvent] : reason.withEvents;
+            expect(out.length).toBeGreaterThan(0);
+            out.forEach((id) => expect(had).toContain(id));
+            const owed = new Set([...had.filter((id) => !out.includes(id)), eventId]);
+            expect(plan(granted(events, { owed, out }), positions).mustHavesMissed).toEqual([]);
+            if (reason.kind === 'walk') expect(reason.needMs).toBeGreaterThan(reason.haveMs);
+            break;
+          }
+          case 'noPosition':
+            expect(event.from).toEqual([]);
+        }
+      }
+    }),
+    { numRuns: 500 },
+  );
+});
+
+const AT = [
+  { id: 'pit', x: 0, y: 0 },
+  { id: 'finish', x: 126, y: 0 },
+];
+const heat = (id: string, start: number): DayEvent => ({
+  ...{ id, startMs: start * MINUTE, endMs: (start + 3) * MINUTE, value: 2 },
+  from: [{ positionId: 'finish', quality: 1 }],
+});
+const longJump = (more: Partial<DayEvent> = {}): DayEvent => ({
+  ...{ id: 'jump', startMs: 0, endMs: 90 * MINUTE, value: 2 },
+  from: [{ positionId: 'pit', quality: 1 }],
+  window: { visitMs: 10 * MINUTE, most: 2, againShare: 0.5 },
+  ...more,
+});
+
+test('a long jump of an hour and a half is dropped into between heats', () => {
+  // 126 m at 1.4 m/s are a minute and a half; calls four minutes before.
+  const route = plan([heat('a', 20), heat('b', 42), longJump()], AT);
+  expect(route.missed).toEqual([]);
+  expect(route.stops.map(({ eventId }) => eventId).filter((id) => id === 'jump')).toHaveLength(2);
+  // Between the heats there are 19 minutes: 1.5 over, ten there, 1.5 back, by the call at 38.
+  const tight = plan(
+    [heat('a', 20), heat('b', 42), longJump({ startMs: 21 * MINUTE, endMs: 40 * MINUTE })],
+    AT,
+  );
+  const [visit] = tight.stops.filter(({ eventId }) => eventId === 'jump');
+  expect(visit?.fromMs).toBeGreaterThanOrEqual(24.5 * MINUTE);
+  expect(visit?.untilMs).toBeLessThanOrEqual(36.5 * MINUTE);
+});
+
+test('visits have bounds, and their errors names', () => {
+  const window = { visitMs: 10 * MINUTE, most: 2, againShare: 0.5 };
+  expect(() => plan([longJump({ window: { ...window, most: 4 } })], AT)).toThrow(/most 4/);
+  expect(() => plan([longJump({ window: { ...window, visitMs: 0 } })], AT)).toThrow(/visitMs/);
+  expect(() => plan([longJump({ window: { ...window, againShare: 2 } })], AT)).toThrow(
+    /againShare/,
+  );
+  expect(() => plan([longJump({ group: 'jumps' })], AT)).toThrow(/group jumps/);
+  const many = Array.from({ length: 8 }, (_, i) => longJump({ id: `j${i}` }));
+  expect(() => plan(many, AT)).toThrow(/windows that are open at once/);
+  // Six of two visits each are 729 ways.
+  expect(plan(many.slice(0, 6), AT).stops.length).toBe(9);
+});

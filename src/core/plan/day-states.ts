@@ -1,0 +1,113 @@
+import { within } from '../check';
+import type { DayEvent, Quota } from './day';
+
+/**
+ * What a route through a day must remember besides where and when it stands: how far each quota is filled, and how often
+ * each window that is still open was visited. A state is a whole number in a mixed radix.
+ */
+
+/** More are not kept: a day must be planned at once. */
+export const MOST_STATES = 4096;
+
+export interface States {
+  readonly count: number;
+  /** The state after one more visit to an event. */
+  readonly after: (state: number, event: DayEvent) => number;
+  /** Whether nothing was had of an event yet, as far as it is remembered. */
+  readonly isFirst: (state: number, event: DayEvent) => boolean;
+  /** What share of its value one more visit to an event brings; 0 where no more is wanted. */
+  readonly share: (state: number, event: DayEvent) => number;
+  /** Windows opened by a time: states are alike only within one such span. */
+  readonly spanAt: (timeMs: number) => number;
+  /** What each state of a span is in a later one, where other windows stand in the place of closed ones. */
+  readonly carried: (fromSpan: number, toSpan: number) => Int32Array;
+}
+
+interface Digit {
+  readonly place: number;
+  readonly radix: number;
+}
+
+const digitAt = (state: number, { place, radix }: Digit): number =>
+  Math.floor(state / place) % radix;
+
+/** Windows that are never open together share one digit; each is told which, and the span in which it opens. */
+function shareDigits(windows: readonly DayEvent[], firstPlace: number) {
+  const rows: { endMs: number; most: number; readonly ids: string[] }[] = [];
+  for (const { id, startMs, endMs, window } of windows) {
+    const most = window?.most ?? 0;
+    const free = rows.find((row) => row.endMs <= startMs);
+    if (free) {
+      free.endMs = endMs;
+      free.most = Math.max(free.most, most);
+      free.ids.push(id);
+    } else rows.push({ endMs, most, ids: [id] });
+  }
+  const digits = new Map<string, Digit>();
+  let place = firstPlace;
+  for (const { most, ids } of rows) {
+    const digit = { place, radix: most + 1 };
+    ids.forEach((id) => digits.set(id, digit));
+    place *= digit.radix;
+  }
+  return { digits, count: place };
+}
+
+/**
+ * @throws RangeError where quotas, and windows open at once, can be filled and visited in more than 4096 ways
+ */
+export function statesOf(events: readonly DayEvent[], quotas: readonly Quota[]): States {
+  const quotaDigits: Digit[] = [];
+  let filled = 1;
+  for (const { need } of quotas) {
+    quotaDigits.push({ place: filled, radix: need + 1 });
+    filled *= need + 1;
+    within('ways to fill the quotas', filled, 1, MOST_STATES);
+  }
+  const windows = events
+    .filter(({ window }) => window)
+    .sort((a, b) => a.startMs - b.startMs || a.endMs - b.endMs);
+  const { digits, count } = shareDigits(windows, filled);
+  within('ways to visit the windows that are open at once', count, 1, MOST_STATES);
+  const maps = new Map<number, Int32Array>();
+  const full = ({ window, group }: DayEvent) => {
+    const q = window ? -1 : quotas.findIndex((quota) => quota.group === group);
+    const quota = quotas[q];
+    return quota && { quota, digit: quotaDigits[q] as Digit };
+  };
+  return {
+    count,
+    after: (state, event) => {
+      const digit = event.window ? digits.get(event.id) : full(event)?.digit;
+      if (!digit || digitAt(state, digit) === digit.radix - 1) return state;
+      return state + digit.place;
+    },
+    isFirst: (state, { id }) => {
+      const digit = digits.get(id);
+      return !digit || digitAt(state, digit) === 0;
+    },
+    share: (state, event) => {
+      if (event.window) {
+        const before = digitAt(state, digits.get(event.id) as Digit);
+        return before < event.window.most ? event.window.againShare ** before : 0;
+      }
+      const of = full(event);
+      return !of || digitAt(state, of.digit) < of.quota.need ? 1 : of.quota.beyondShare;
+    },
+    spanAt: (timeMs) => {
+      const later = windows.findIndex(({ startMs }) => startMs > timeMs);
+      return later < 0 ? windows.length : later;
+    },
+    carried: (fromSpan, toSpan) => {
+      const key = fromSpan * (windows.length + 1) + toSpan;
+      const known = maps.get(key);
+      if (known) return known;
+      const begun = windows.slice(fromSpan, toSpan).map(({ id }) => digits.get(id) as Digit);
+      const map = Int32Array.from({ length: count }, (_, state) =>
+        begun.reduce((left, digit) => left - digitAt(left, digit) * digit.place, state),
+      );
+      maps.set(key, map);
+      return map;
+    },
+  };
+}
