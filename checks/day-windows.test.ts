@@ -236,6 +236,35 @@ test('a long jump of an hour and a half is dropped into between heats', () => {
   expect(visit?.untilMs).toBeLessThanOrEqual(36.5 * MINUTE);
 });
 
+test('a miss names what is cheapest to give up, and all of it', () => {
+  const at = (positionId: string) => [{ positionId, quality: 1 }];
+  // Dear from 0 to 18, cheap from 20 to 40, both by the pit: a visit of a quarter of an hour costs the cheap one.
+  const dear = { ...heat('dear', 0), endMs: 18 * MINUTE, value: 5 };
+  const cheap = { ...heat('cheap', 20), endMs: 40 * MINUTE, value: 1 };
+  const small = { visitMs: 15 * MINUTE, most: 1, againShare: 0 };
+  const [first] = plan(
+    [dear, cheap, longJump({ endMs: 40 * MINUTE, value: 0.5, window: small })],
+    AT,
+  ).missed;
+  expect(first?.reason).toEqual({ kind: 'overlap', withEvents: ['cheap'] });
+  // The far end is a quarter of an hour off, half-way seven and a half minutes: from neither is one there by the call at 21.
+  const along = [0, 630, 1260].map((x, i) => ({
+    id: ['near', 'middle', 'far'][i] as string,
+    x,
+    y: 0,
+  }));
+  const late = { ...heat('late', 25), value: 0.1, from: at('near') };
+  const events = [
+    { ...heat('far', 7), from: at('far') },
+    { ...heat('middle', 22), endMs: 24 * MINUTE, from: at('middle') },
+  ];
+  const [second] = plan([...events, late], along).missed;
+  expect(second?.eventId).toBe('late');
+  expect(second?.reason).toMatchObject({ kind: 'overlap' });
+  const named = second?.reason.kind === 'overlap' ? second.reason.withEvents : [];
+  expect([...named].sort()).toEqual(['far', 'middle']);
+});
+
 test('visits have bounds, and their errors names', () => {
   const window = { visitMs: 10 * MINUTE, most: 2, againShare: 0.5 };
   expect(() => plan([longJump({ window: { ...window, most: 4 } })], AT)).toThrow(/most 4/);

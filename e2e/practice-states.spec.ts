@@ -71,10 +71,10 @@ test(
     await page.keyboard.press('Space');
     await expect(page.getByText(/ms (early|late)/).first()).toBeVisible();
     await look('timed');
-  await page.goto('/shoot/demo-larkmoor/practice/moment');
-  await page.getByRole('radio', { name: 'Know its signs' }).click();
-  await expect(page.getByText(/^Penalty corner: press the signs/)).toBeVisible();
-  await look('signs of a shoot');
+    await page.goto('/shoot/demo-larkmoor/practice/moment');
+    await page.getByRole('radio', { name: 'Know its signs' }).click();
+    await expect(page.getByText(/^Penalty corner: press the signs/)).toBeVisible();
+    await look('signs of a shoot');
     await page.goto('/practice/blur');
     await page.getByRole('radio', { name: 'Your own fan' }).click();
     await look('fan');

@@ -1,5 +1,3 @@
-import type { DayEventRecord } from '@/records/day';
-
 /**
  * Events that go on for a while and are dropped into, by the words in their names. How long each takes: common practice,
  * no source; long and triple jump 75 to 100 minutes, high jump 90 to 120, vault 100 to 140, throws 60 to 80. An
@@ -13,13 +11,19 @@ const KINDS: readonly { readonly named: RegExp; readonly lastsMin: number }[] = 
   { named: /\bwarm[- ]?ups?\b/i, lastsMin: 45 },
 ];
 
+/** How an event is dropped into. */
+export interface UsualWindow {
+  readonly visitMin: number;
+  readonly visits: number;
+}
+
 /** A round of attempts, and no more than three of them; no source. */
-export const FIRST_WINDOW = { visitMin: 10, visits: 3 } as const;
+export const FIRST_WINDOW: UsualWindow = { visitMin: 10, visits: 3 };
 
 /** How an event of that name usually goes, where it is dropped into. */
 export function windowNamed(
   name: string,
-): Required<Pick<DayEventRecord, 'durationMin' | 'window'>> | undefined {
+): { readonly durationMin: number; readonly window: UsualWindow } | undefined {
   const kind = KINDS.find(({ named }) => named.test(name));
   return kind && { durationMin: kind.lastsMin, window: FIRST_WINDOW };
 }

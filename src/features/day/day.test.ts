@@ -5,8 +5,8 @@ import type { CalendarEvent } from '@/formats/order-ics';
 import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { restShifted, startOf } from '@/records/edit-events';
 import { shootSchema, type Shoot } from '@/records/shoot';
-import { clockOf, msOf } from '@/records/times';
-import { dayService, qualityKey, type DayReply } from '@/workers/day-job';
+import { msOf } from '@/records/times';
+import { dayService, qualityKey } from '@/workers/day-job';
 import {
   dayInWords,
   dayLines,
@@ -19,22 +19,10 @@ import {
 import { callTimes, dayRequestOf, pictureOf } from '@/answers/day-request';
 import { entriesOf, entriesText } from '@/answers/entries';
 import { daysOf, merged, noteFor } from './import';
+import { clockIn, linesOf, planned } from './fixtures/planned-day';
 import { lightColumn } from './light-column';
 import { legsOf, routeDrawn } from '@/features/shoot/route-legs';
 
-const service = dayService(() => Promise.resolve());
-let lastId = 0;
-
-async function planned(shoot: Shoot): Promise<DayReply> {
-  const request = dayRequestOf(shoot);
-  if (!request) throw new Error('must have events');
-  lastId += 1;
-  const reply = await service.day({ ...request, id: lastId });
-  if (reply.kind !== 'done') throw new Error(JSON.stringify(reply));
-  return reply.value;
-}
-const linesOf = async (shoot: Shoot) => dayLines(shoot, (await planned(shoot)).route);
-const clockIn = (shoot: Shoot) => (ms: number) => clockOf(ms, shoot.place.timeZone);
 const atOf = (shoot: Shoot, local: string) => msOf(local, shoot.place.timeZone);
 const withEvent = (shoot: Shoot, id: string, change: Partial<DayEventRecord>): Shoot => ({
   ...shoot,

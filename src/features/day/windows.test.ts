@@ -1,0 +1,81 @@
+import { TERN_WATER } from '@/demo/tern-water';
+import { nextInWords, stayLines } from '@/features/shoot/day-lines';
+import { legsOf } from '@/features/shoot/route-legs';
+import type { CalendarEvent } from '@/formats/order-ics';
+import { windowNamed } from '@/presets/event-windows';
+import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
+import type { Shoot } from '@/records/shoot';
+import { clockIn, linesOf } from './fixtures/planned-day';
+import { merged, noteFor } from './import';
+
+describe('an event that goes on', () => {
+  /** A long jump beside the finals of the afternoon, which begin at half past one. */
+  const longJump: DayEventRecord = {
+    ...FIRST_EVENT,
+    ...{ id: 'jump', name: 'Long jump', startLocal: '2027-06-19T12:40', durationMin: 120 },
+    ...{ entries: [], worth: 'must', pinnedTo: 'bank', window: { visitMin: 10, visits: 2 } },
+  };
+  const shoot: Shoot = { ...TERN_WATER, events: [...TERN_WATER.events, longJump] };
+
+  test('is dropped into, and each visit is a stay of its own among the others', async () => {
+    const lines = await linesOf(shoot);
+    const jump = lines.find(({ event }) => event.id === 'jump');
+    expect(jump?.status).toBe('shoot');
+    expect(jump?.why).toMatch(/^1\d:\d\d to 1\d:\d\d, again 1\d:\d\d to 1\d:\d\d\. From Bank/);
+    const stays = stayLines(lines);
+    expect(stays.filter(({ event }) => event.id === 'jump')).toHaveLength(2);
+    stays.forEach((stay, i) => {
+      const before = stays[i - 1];
+      expect(stay.endMs - stay.startMs).toBe(
+        (stay.event.window?.visitMin ?? stay.event.durationMin) * 60_000,
+      );
+      if (before) expect(stay.startMs).toBeGreaterThanOrEqual(before.endMs);
+    });
+    // What is promised besides is had as before.
+    const owed = (list: typeof lines) =>
+      list.filter(({ event, status }) => event.worth === 'must' && status === 'shoot').length;
+    expect(owed(lines)).toBe(owed(await linesOf(TERN_WATER)) + 1);
+  });
+
+  test('says when to come and until when it goes on, and has no calls', async () => {
+    const lines = await linesOf(shoot);
+    const [first] = stayLines(lines).filter(({ event }) => event.id === 'jump');
+    if (!first) throw new Error('not visited');
+    const words = nextInWords(lines, first.startMs, shoot, clockIn(shoot));
+    expect(words.head).toBe('Now: Long jump');
+    expect(words.lines.at(-1)).toBe(
+      `Drop in until ${clockIn(shoot)(first.endMs)}; it goes on until 14:40.`,
+    );
+    expect(words.lines.join(' ')).not.toMatch(/call/);
+    expect(noteFor(shoot, first, undefined, clockIn(shoot)).lines.join(' ')).not.toMatch(/call/);
+    const legs = legsOf(lines, shoot.positions);
+    expect(legs.flatMap(({ events }) => events.map(({ id }) => id))).toContain('jump');
+  });
+
+  test('is guessed by its name when a table brings it, and lasts as such do', () => {
+    const fresh = (name: string, durationMin: number): CalendarEvent => ({
+      ...{ name, durationMin, startLocal: '2027-06-19T15:00', entries: [], worth: 'should' },
+    });
+    const bring = (...events: readonly CalendarEvent[]) => {
+      let made = 0;
+      const { shoot: next } = merged(
+        { ...TERN_WATER, events: [] },
+        events,
+        {},
+        () => `n${(made += 1)}`,
+      );
+      return next.events.map(({ name, window }) => [name, window?.visits]);
+    };
+    expect(
+      bring(fresh('Girls long jump', 90), fresh('100 m', 5), fresh('Boys shot put final', 70)),
+    ).toEqual([
+      ['Girls long jump', 3],
+      ['100 m', undefined],
+      ['Boys shot put final', 3],
+    ]);
+    // Too short to be dropped into.
+    expect(bring(fresh('High jump, jump-off', 8))).toEqual([['High jump, jump-off', undefined]]);
+    expect(windowNamed('Pole vault')?.durationMin).toBe(120);
+    expect(windowNamed('Long distance')).toBeUndefined();
+  });
+});
