@@ -46,32 +46,32 @@ export const untilOf = ({ endMs, window }: DayEvent, fromMs: number): number =>
 
 const NONE = -1;
 
-/** Routes that end at one place, by the end of their last stay: the best so far for each state. */
-interface Arrivals {
-  readonly endsMs: number[];
-  readonly span: number[];
-  readonly best: Float64Array[];
-  readonly node: Int32Array[];
+/** The best score of each state, and the node it was reached by. */
+interface Table {
+  span: number;
+  readonly best: Float64Array;
+  readonly node: Int32Array;
+  /** When each was last bettered, by a count that only grows. */
+  readonly bettered: Int32Array;
 }
 
-/** Last entry that has ended by a time; −1 if none. */
-function endedBy(endsMs: readonly number[], timeMs: number): number {
-  let low = 0;
-  let high = endsMs.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((endsMs[middle] as number) <= timeMs) low = middle + 1;
-    else high = middle;
-  }
-  return low - 1;
-}
-
-/** Stays that began and have not yet ended, from one place: their best for each state, and what came before. */
-interface Going extends Stay {
+/** States that were bettered at one place at one time. */
+interface News {
+  readonly timeMs: number;
   readonly span: number;
-  readonly scores: Float64Array;
-  readonly values: Float64Array;
-  readonly from: Int32Array;
+  readonly states: readonly number[];
+  readonly scores: readonly number[];
+  readonly nodes: readonly number[];
+}
+
+/** A stay that has begun: the states it leads to. */
+interface Going {
+  readonly stay: Stay;
+  readonly span: number;
+  readonly states: number[];
+  readonly scores: number[];
+  readonly values: number[];
+  readonly from: number[];
 }
 
 interface Node {
@@ -80,109 +80,202 @@ interface Node {
   readonly from: number;
 }
 
-const emptied = (count: number) => new Float64Array(count).fill(-Infinity);
+const tableOf = (count: number): Table => ({
+  span: 0,
+  best: new Float64Array(count).fill(-Infinity),
+  node: new Int32Array(count).fill(NONE),
+  bettered: new Int32Array(count).fill(NONE),
+});
 
-/** The running best of a place as it stands in a span, ready to be added to. */
-function openEntry(arrivals: Arrivals, endMs: number, span: number, states: States) {
-  const last = arrivals.endsMs.length - 1;
-  if (last >= 0 && arrivals.endsMs[last] === endMs && arrivals.span[last] === span) {
-    return { best: arrivals.best[last] as Float64Array, node: arrivals.node[last] as Int32Array };
+/** A sweep through the day: what is reached at each place, and what is known of it at the others. */
+class Sweep {
+  private readonly nodes: Node[] = [];
+  /** By those who are at a place already. */
+  private readonly own: readonly Table[];
+  /** By those who could have walked there by now, from anywhere. */
+  private readonly reach: readonly Table[];
+  /** What was bettered at each place, in order, and how much of it each other place has heard of. */
+  private readonly news: readonly News[][];
+  private readonly heard: readonly Int32Array[];
+  private count = 0;
+
+  constructor(
+    private readonly walkMs: readonly Float64Array[],
+    private readonly states: States,
+    /** What a promise is worth: more than all else together. */
+    private readonly promised: number,
+  ) {
+    this.own = walkMs.map(() => tableOf(states.count));
+    this.reach = walkMs.map(() => tableOf(states.count));
+    this.news = walkMs.map(() => []);
+    this.heard = walkMs.map(() => new Int32Array(walkMs.length));
   }
-  const best = emptied(states.count);
-  const node = new Int32Array(states.count).fill(NONE);
-  const before = arrivals.best[last];
-  if (before) {
-    const map = states.carried(arrivals.span[last] as number, span);
-    before.forEach((score, state) => {
-      const to = map[state] as number;
-      if (score <= (best[to] as number)) return;
-      best[to] = score;
-      node[to] = (arrivals.node[last] as Int32Array)[state] as number;
+
+  /** Takes better scores into a table. */
+  private better(table: Table, state: number, score: number, node: number): boolean {
+    if (score <= (table.best[state] as number)) return false;
+    table.best[state] = score;
+    table.node[state] = node;
+    table.bettered[state] = this.count;
+    return true;
+  }
+
+  /** A table as it stands in a span: windows that were closed are forgotten. */
+  private inSpan(table: Table, span: number): Table {
+    if (table.span === span) return table;
+    const map = this.states.carried(table.span, span);
+    table.span = span;
+    map.forEach((to, state) => {
+      if (to === state) return;
+      this.better(table, to, table.best[state] as number, table.node[state] as number);
+      table.best[state] = -Infinity;
     });
+    return table;
   }
-  arrivals.endsMs.push(endMs);
-  arrivals.span.push(span);
-  arrivals.best.push(best);
-  arrivals.node.push(node);
-  return { best, node };
-}
 
-/** Takes an ended stay's routes into its place's running best. */
-function arrive(arrivals: Arrivals, going: Going, states: States, nodes: Node[]): void {
-  const { visit, place, fromMs, untilMs } = going;
-  const span = states.spanAt(untilMs);
-  const { best, node } = openEntry(arrivals, untilMs, span, states);
-  const map = states.carried(going.span, span);
-  going.scores.forEach((score, state) => {
-    const to = map[state] as number;
-    if (score <= (best[to] as number)) return;
-    best[to] = score;
-    node[to] =
-      nodes.push({
-        stay: { visit, place, fromMs, untilMs },
-        value: going.values[state] as number,
-        from: going.from[state] as number,
-      }) - 1;
-  });
-}
-
-/** The best ways to begin a visit at a time from each of its places. */
-function begin(
-  visit: Visit,
-  fromMs: number,
-  { walkMs, arrivals, states, promised }: Sweep,
-): readonly Going[] {
-  const { event, places } = visit;
-  const span = states.spanAt(fromMs);
-  return places.map(({ place, quality }): Going => {
-    const stay = { visit, place, fromMs, untilMs: untilOf(event, fromMs) };
-    const scores = emptied(states.count);
-    const values = new Float64Array(states.count);
-    const from = new Int32Array(states.count).fill(NONE);
-    const extend = (state: number, score: number, node: number): void => {
-      const share = states.share(state, event);
-      // A window that was visited often enough takes no more time.
-      if (event.window && share === 0) return;
-      const value = event.value * quality * share;
-      const after = states.after(state, event);
-      const owed = event.mustHave && states.isFirst(state, event);
-      const total = score + value + (owed ? promised : 0);
-      if (total <= (scores[after] as number)) return;
-      scores[after] = total;
-      values[after] = value;
-      from[after] = node;
-    };
-    extend(0, 0, NONE);
-    arrivals.forEach(({ endsMs, span: spans, best, node }, other) => {
-      const walk = (walkMs[other] as Float64Array)[place] as number;
-      const last = endedBy(endsMs, readyFor(stay, other === place) - walk);
-      if (last < 0) return;
-      const there = best[last] as Float64Array;
-      const before = node[last] as Int32Array;
-      const map = states.carried(spans[last] as number, span);
-      for (let state = 0; state < states.count; state += 1) {
-        const score = there[state] as number;
-        if (score > -Infinity) extend(map[state] as number, score, before[state] as number);
+  /** What is reached at a place by a time, from wherever one was. */
+  private reachedAt(place: number, timeMs: number, span: number): Table {
+    const table = this.inSpan(this.reach[place] as Table, span);
+    const heard = this.heard[place] as Int32Array;
+    this.news.forEach((all, other) => {
+      const walk = (this.walkMs[other] as Float64Array)[place] as number;
+      for (let at = heard[other] as number; ; at += 1) {
+        const news = all[at];
+        if (!news || news.timeMs + walk > timeMs) {
+          heard[other] = at;
+          return;
+        }
+        const map = this.states.carried(news.span, span);
+        news.states.forEach((state, i) =>
+          this.better(
+            table,
+            map[state] as number,
+            news.scores[i] as number,
+            news.nodes[i] as number,
+          ),
+        );
       }
     });
-    return { ...stay, span, scores, values, from };
-  });
+    return table;
+  }
+
+  /**
+   * A stay begins: what it leads to from what is reached. Of a window that one could have come to a minute sooner, only
+   * what has been bettered since is looked at: the rest would end later and be worth no more.
+   * @param by who: those at the place already, or all who could walk there
+   * @param since looks only at what was bettered after this count
+   */
+  begin(stay: Stay, quality: number, by: 'own' | 'all', since: number): Going {
+    this.count += 1;
+    const { visit, place } = stay;
+    const { event } = visit;
+    const timeMs = readyFor(stay, by === 'own');
+    const span = this.states.spanAt(timeMs);
+    const going: Going = { stay, span, states: [], scores: [], values: [], from: [] };
+    const { after, share, isFirst } = this.states.oneMore(event);
+    const extend = (state: number, score: number, node: number): void => {
+      const part = share(state);
+      if (part === undefined) return;
+      const value = event.value * quality * part;
+      going.states.push(after(state));
+      going.scores.push(score + value + (event.mustHave && isFirst(state) ? this.promised : 0));
+      going.values.push(value);
+      going.from.push(node);
+    };
+    if (since === NONE) extend(0, 0, NONE);
+    const table =
+      by === 'all'
+        ? this.reachedAt(place, timeMs, span)
+        : this.inSpan(this.own[place] as Table, span);
+    for (let state = 0; state < this.states.count; state += 1) {
+      const score = table.best[state] as number;
+      if (score > -Infinity && (table.bettered[state] as number) > since) {
+        extend(state, score, table.node[state] as number);
+      }
+    }
+    return going;
+  }
+
+  /** How often anything has begun. */
+  get now(): number {
+    return this.count;
+  }
+
+  /** Stays that end at one place at one time: what they better there is news for the others. */
+  end(place: number, timeMs: number, ended: readonly Going[]): void {
+    this.count += 1;
+    const span = this.states.spanAt(timeMs);
+    const table = this.inSpan(this.own[place] as Table, span);
+    const changed = new Set<number>();
+    for (const { stay, span: before, states, scores, values, from } of ended) {
+      const map = this.states.carried(before, span);
+      states.forEach((state, i) => {
+        const to = map[state] as number;
+        const score = scores[i] as number;
+        if (score <= (table.best[to] as number)) return;
+        this.nodes.push({ stay, value: values[i] as number, from: from[i] as number });
+        this.better(table, to, score, this.nodes.length - 1);
+        changed.add(to);
+      });
+    }
+    if (changed.size === 0) return;
+    const states = [...changed];
+    this.news[place]?.push({
+      ...{ timeMs, span, states },
+      scores: states.map((state) => table.best[state] as number),
+      nodes: states.map((state) => table.node[state] as number),
+    });
+  }
+
+  /** The best chain of stays that there is. */
+  best(): readonly Chosen[] {
+    let best = 0;
+    let node = NONE;
+    for (const table of this.own) {
+      table.best.forEach((score, state) => {
+        if (score > best) [best, node] = [score, table.node[state] as number];
+      });
+    }
+    const chain: Chosen[] = [];
+    for (let at = this.nodes[node]; at; at = this.nodes[at.from]) {
+      chain.push({ ...at.stay, value: at.value });
+    }
+    return chain.reverse();
+  }
 }
 
-interface Sweep {
-  readonly walkMs: readonly Float64Array[];
-  readonly arrivals: readonly Arrivals[];
-  readonly states: States;
-  /** What a promise is worth: more than all else together. */
-  readonly promised: number;
+/** What happens at a moment of the sweep. */
+interface Moment {
+  readonly timeMs: number;
+  /** Ends come before beginnings of the same moment, so that one can follow on the other. */
+  readonly what: 'end' | 'walked' | 'stayed';
+  readonly visit: Visit;
+  readonly fromMs: number;
+}
+
+function momentsOf(visits: readonly Visit[]): readonly Moment[] {
+  const rank = { end: 0, walked: 1, stayed: 2 };
+  return visits
+    .flatMap((visit) =>
+      beginningsOf(visit.event).flatMap((fromMs): readonly Moment[] => {
+        const { event, readyByMs, stayByMs } = visit;
+        const at = { visit, fromMs };
+        return [
+          { ...at, what: 'walked', timeMs: event.window ? fromMs : readyByMs },
+          ...(event.window ? [] : [{ ...at, what: 'stayed', timeMs: stayByMs } as const]),
+          { ...at, what: 'end', timeMs: untilOf(event, fromMs) },
+        ];
+      }),
+    )
+    .sort((a, b) => a.timeMs - b.timeMs || rank[a.what] - rank[b.what]);
 }
 
 /**
- * The best chain of visits, exact. A sweep through time: at the last moment a visit can begin, the best route
- * to each of its places is looked up among those whose last stay has ended in time to walk over;
- * when it ends, its own routes join those of its place. One look-up is a binary search, so the
- * whole takes beginnings × places² × log(beginnings) × states. A window is visited on whole minutes: any plan
- * of visits can be brought forward until each begins as one arrives, or as it opens, rounded up to the minute.
+ * The best chain of visits, exact. A sweep through time: when a visit can begin, the best routes to each of its places
+ * are those whose last stay has ended in time to walk over; when it ends, its own routes join those of its place. What
+ * is bettered at a place is told to the others once, as soon as one could have walked there. A window is visited on
+ * whole minutes: any plan of visits can be brought forward until each begins as one arrives, or as it opens, rounded up
+ * to the minute.
  */
 export function planRoute(
   visits: readonly Visit[],
@@ -195,42 +288,34 @@ export function planRoute(
   );
   const promised =
     1 + visits.reduce((sum, { event }) => sum + event.value * (event.window?.most ?? 1), 0);
-  const nodes: Node[] = [];
-  const arrivals = walkMs.map((): Arrivals => ({ endsMs: [], span: [], best: [], node: [] }));
-  const sweep = { walkMs, arrivals, states, promised };
-  const going = new Map<number, readonly Going[]>();
-  const stays = visits.flatMap((visit) =>
-    beginningsOf(visit.event).map((fromMs) => ({ visit, fromMs })),
-  );
-  // Ends before beginnings of the same moment, so that one can follow on the other.
-  const moments = stays
-    .flatMap(({ visit, fromMs }, index) => [
-      { timeMs: visit.event.window ? fromMs : visit.stayByMs, begins: 1, index },
-      { timeMs: untilOf(visit.event, fromMs), begins: 0, index },
-    ])
-    .sort((a, b) => a.timeMs - b.timeMs || a.begins - b.begins);
-  for (const { begins, index } of moments) {
-    const { visit, fromMs } = stays[index] as (typeof stays)[number];
-    if (begins) going.set(index, begin(visit, fromMs, sweep));
-    else {
-      for (const ended of going.get(index) ?? []) {
-        arrive(arrivals[ended.place] as Arrivals, ended, states, nodes);
+  const sweep = new Sweep(walkMs, states, promised);
+  /** What is going on, by place and end. */
+  const going = new Map<string, Going[]>();
+  const lastLooked = new Map<string, number>();
+  for (const { timeMs, what, visit, fromMs } of momentsOf(visits)) {
+    const { event, places } = visit;
+    const untilMs = untilOf(event, fromMs);
+    for (const { place, quality } of places) {
+      const ends = `${place} ${untilMs}`;
+      if (what === 'end') {
+        sweep.end(place, timeMs, going.get(ends) ?? []);
+        going.delete(ends);
+        continue;
       }
-      going.delete(index);
+      const key = `${event.id} ${place}`;
+      const since = what === 'walked' ? (lastLooked.get(key) ?? NONE) : 0;
+      const begun = sweep.begin(
+        { visit, place, fromMs, untilMs },
+        quality,
+        what === 'walked' ? 'all' : 'own',
+        since,
+      );
+      lastLooked.set(key, sweep.now);
+      if (begun.states.length === 0) continue;
+      const others = going.get(ends);
+      if (others) others.push(begun);
+      else going.set(ends, [begun]);
     }
   }
-
-  let best = 0;
-  let node = NONE;
-  for (const { best: runs, node: ends } of arrivals) {
-    runs.at(-1)?.forEach((score, state) => {
-      if (score > best) {
-        best = score;
-        node = (ends.at(-1) as Int32Array)[state] as number;
-      }
-    });
-  }
-  const chain: Chosen[] = [];
-  for (let at = nodes[node]; at; at = nodes[at.from]) chain.push({ ...at.stay, value: at.value });
-  return chain.reverse();
+  return sweep.best();
 }

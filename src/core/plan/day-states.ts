@@ -1,5 +1,5 @@
 import { within } from '../check';
-import type { DayEvent, Quota } from './day';
+import type { DayEvent, EventWindow, Quota } from './day';
 
 /**
  * What a route through a day must remember besides where and when it stands: how far each quota is filled, and how often
@@ -9,14 +9,19 @@ import type { DayEvent, Quota } from './day';
 /** More are not kept: a day must be planned at once. */
 export const MOST_STATES = 4096;
 
+/** What one more visit to an event does. */
+export interface OneMore {
+  /** The state after it. */
+  readonly after: (state: number) => number;
+  /** What share of the event's value it brings; nothing where one may not come again. */
+  readonly share: (state: number) => number | undefined;
+  /** Whether nothing was had of the event before, as far as it is remembered. */
+  readonly isFirst: (state: number) => boolean;
+}
+
 export interface States {
   readonly count: number;
-  /** The state after one more visit to an event. */
-  readonly after: (state: number, event: DayEvent) => number;
-  /** Whether nothing was had of an event yet, as far as it is remembered. */
-  readonly isFirst: (state: number, event: DayEvent) => boolean;
-  /** What share of its value one more visit to an event brings; 0 where no more is wanted. */
-  readonly share: (state: number, event: DayEvent) => number;
+  readonly oneMore: (event: DayEvent) => OneMore;
   /** Windows opened by a time: states are alike only within one such span. */
   readonly spanAt: (timeMs: number) => number;
   /** What each state of a span is in a later one, where other windows stand in the place of closed ones. */
@@ -53,6 +58,8 @@ function shareDigits(windows: readonly DayEvent[], firstPlace: number) {
   return { digits, count: place };
 }
 
+const ALWAYS: OneMore = { after: (state) => state, share: () => 1, isFirst: () => true };
+
 /**
  * @throws RangeError where quotas, and windows open at once, can be filled and visited in more than 4096 ways
  */
@@ -70,29 +77,25 @@ export function statesOf(events: readonly DayEvent[], quotas: readonly Quota[]):
   const { digits, count } = shareDigits(windows, filled);
   within('ways to visit the windows that are open at once', count, 1, MOST_STATES);
   const maps = new Map<number, Int32Array>();
-  const full = ({ window, group }: DayEvent) => {
-    const q = window ? -1 : quotas.findIndex((quota) => quota.group === group);
-    const quota = quotas[q];
-    return quota && { quota, digit: quotaDigits[q] as Digit };
-  };
+  const visitTo = (digit: Digit, { most, againShare }: EventWindow): OneMore => ({
+    after: (state) => (digitAt(state, digit) < digit.radix - 1 ? state + digit.place : state),
+    share: (state) => {
+      const before = digitAt(state, digit);
+      return before < most ? againShare ** before : undefined;
+    },
+    isFirst: (state) => digitAt(state, digit) === 0,
+  });
+  const countedBy = (digit: Digit, { need, beyondShare }: Quota): OneMore => ({
+    after: (state) => (digitAt(state, digit) < need ? state + digit.place : state),
+    share: (state) => (digitAt(state, digit) < need ? 1 : beyondShare),
+    isFirst: () => true,
+  });
   return {
     count,
-    after: (state, event) => {
-      const digit = event.window ? digits.get(event.id) : full(event)?.digit;
-      if (!digit || digitAt(state, digit) === digit.radix - 1) return state;
-      return state + digit.place;
-    },
-    isFirst: (state, { id }) => {
-      const digit = digits.get(id);
-      return !digit || digitAt(state, digit) === 0;
-    },
-    share: (state, event) => {
-      if (event.window) {
-        const before = digitAt(state, digits.get(event.id) as Digit);
-        return before < event.window.most ? event.window.againShare ** before : 0;
-      }
-      const of = full(event);
-      return !of || digitAt(state, of.digit) < of.quota.need ? 1 : of.quota.beyondShare;
+    oneMore: ({ id, window, group }) => {
+      if (window) return visitTo(digits.get(id) as Digit, window);
+      const q = quotas.findIndex((quota) => quota.group === group);
+      return q < 0 ? ALWAYS : countedBy(quotaDigits[q] as Digit, quotas[q] as Quota);
     },
     spanAt: (timeMs) => {
       const later = windows.findIndex(({ startMs }) => startMs > timeMs);
