@@ -133,29 +133,28 @@ class Sweep {
     return table;
   }
 
+  private hear(table: Table, { span, states, scores, nodes }: News): void {
+    const map = span === table.span ? undefined : this.states.carried(span, table.span);
+    for (let i = 0; i < states.length; i += 1) {
+      const state = states[i] as number;
+      const to = map ? (map[state] as number) : state;
+      this.better(table, to, scores[i] as number, nodes[i] as number);
+    }
+  }
+
   /** What is reached at a place by a time, from wherever one was. */
   private reachedAt(place: number, timeMs: number, span: number): Table {
     const table = this.inSpan(this.reach[place] as Table, span);
     const heard = this.heard[place] as Int32Array;
-    this.news.forEach((all, other) => {
-      const walk = (this.walkMs[other] as Float64Array)[place] as number;
-      for (let at = heard[other] as number; ; at += 1) {
-        const news = all[at];
-        if (!news || news.timeMs + walk > timeMs) {
-          heard[other] = at;
-          return;
-        }
-        const map = this.states.carried(news.span, span);
-        news.states.forEach((state, i) =>
-          this.better(
-            table,
-            map[state] as number,
-            news.scores[i] as number,
-            news.nodes[i] as number,
-          ),
-        );
+    for (let other = 0; other < this.news.length; other += 1) {
+      const all = this.news[other] as News[];
+      const latestMs = timeMs - ((this.walkMs[other] as Float64Array)[place] as number);
+      let at = heard[other] as number;
+      for (; at < all.length && (all[at] as News).timeMs <= latestMs; at += 1) {
+        this.hear(table, all[at] as News);
       }
-    });
+      heard[other] = at;
+    }
     return table;
   }
 
@@ -251,22 +250,25 @@ interface Moment {
   readonly what: 'end' | 'walked' | 'stayed';
   readonly visit: Visit;
   readonly fromMs: number;
+  /** When each place of the visit was last looked at, as the sweep counts. */
+  readonly looked: number[];
 }
 
 function momentsOf(visits: readonly Visit[]): readonly Moment[] {
   const rank = { end: 0, walked: 1, stayed: 2 };
   return visits
-    .flatMap((visit) =>
-      beginningsOf(visit.event).flatMap((fromMs): readonly Moment[] => {
+    .flatMap((visit) => {
+      const looked = visit.places.map(() => NONE);
+      return beginningsOf(visit.event).flatMap((fromMs): readonly Moment[] => {
         const { event, readyByMs, stayByMs } = visit;
-        const at = { visit, fromMs };
+        const at = { visit, fromMs, looked };
         return [
           { ...at, what: 'walked', timeMs: event.window ? fromMs : readyByMs },
           ...(event.window ? [] : [{ ...at, what: 'stayed', timeMs: stayByMs } as const]),
           { ...at, what: 'end', timeMs: untilOf(event, fromMs) },
         ];
-      }),
-    )
+      });
+    })
     .sort((a, b) => a.timeMs - b.timeMs || rank[a.what] - rank[b.what]);
 }
 
@@ -289,33 +291,29 @@ export function planRoute(
   const promised =
     1 + visits.reduce((sum, { event }) => sum + event.value * (event.window?.most ?? 1), 0);
   const sweep = new Sweep(walkMs, states, promised);
-  /** What is going on, by place and end. */
-  const going = new Map<string, Going[]>();
-  const lastLooked = new Map<string, number>();
-  for (const { timeMs, what, visit, fromMs } of momentsOf(visits)) {
+  /** What is going on at each place, by its end. */
+  const going = walkMs.map(() => new Map<number, Going[]>());
+  for (const { timeMs, what, visit, fromMs, looked } of momentsOf(visits)) {
     const { event, places } = visit;
     const untilMs = untilOf(event, fromMs);
-    for (const { place, quality } of places) {
-      const ends = `${place} ${untilMs}`;
+    places.forEach(({ place, quality }, i) => {
+      const there = going[place] as Map<number, Going[]>;
       if (what === 'end') {
-        sweep.end(place, timeMs, going.get(ends) ?? []);
-        going.delete(ends);
-        continue;
+        sweep.end(place, timeMs, there.get(untilMs) ?? []);
+        there.delete(untilMs);
+        return;
       }
-      const key = `${event.id} ${place}`;
-      const since = what === 'walked' ? (lastLooked.get(key) ?? NONE) : 0;
-      const begun = sweep.begin(
-        { visit, place, fromMs, untilMs },
-        quality,
-        what === 'walked' ? 'all' : 'own',
-        since,
-      );
-      lastLooked.set(key, sweep.now);
-      if (begun.states.length === 0) continue;
-      const others = going.get(ends);
+      const stay = { visit, place, fromMs, untilMs };
+      const begun =
+        what === 'walked'
+          ? sweep.begin(stay, quality, 'all', looked[i] as number)
+          : sweep.begin(stay, quality, 'own', 0);
+      looked[i] = sweep.now;
+      if (begun.states.length === 0) return;
+      const others = there.get(untilMs);
       if (others) others.push(begun);
-      else going.set(ends, [begun]);
-    }
+      else there.set(untilMs, [begun]);
+    });
   }
   return sweep.best();
 }
