@@ -273,8 +273,19 @@ test('visits have bounds, and their errors names', () => {
     /againShare/,
   );
   expect(() => plan([longJump({ group: 'jumps' })], AT)).toThrow(/group jumps/);
-  const many = Array.from({ length: 8 }, (_, i) => longJump({ id: `j${i}` }));
-  expect(() => plan(many, AT)).toThrow(/windows that are open at once/);
-  // Six of two visits each are 729 ways.
-  expect(plan(many.slice(0, 6), AT).stops.length).toBe(9);
+});
+
+test('where very much goes on at once each is visited less often, and that is said', () => {
+  const many = Array.from({ length: 13 }, (_, i) => longJump({ id: `j${i}` }));
+  const three = { visitMs: 5 * MINUTE, most: 3, againShare: 0.5 };
+  const often = many.map((event) => ({ ...event, window: three }));
+  // 4⁶ is 4096; 4⁷ and 3⁸ are more, 2⁸ is 256; 2¹³ is 8192.
+  const visitsOf = (count: number) => {
+    const { stops, mostVisits } = plan(often.slice(0, count), AT);
+    const counts = often.map(({ id }) => stops.filter(({ eventId }) => eventId === id).length);
+    expect(Math.max(...counts)).toBeLessThanOrEqual(mostVisits ?? 3);
+    return mostVisits;
+  };
+  expect([6, 7, 8].map(visitsOf)).toEqual([undefined, 2, 1]);
+  expect(() => visitsOf(13)).toThrow(/windows that are open at once/);
 });

@@ -87,81 +87,87 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
   await expect(lessons).toContainText('Left out');
 });
 
-test('a dawn in the hide at Alder Reach: dark, quiet, and what the bird keeps to', async ({
-  page,
-}) => {
-  test.setTimeout(90_000);
-  await page.goto('/shoot/demo-alder-reach/day');
-  await expect(page.getByRole('heading', { name: /^Be in place by 0\d:\d\d$/ })).toBeVisible();
-  await goTo(page, 'Ground');
-  await expect(headline(page)).toBeVisible();
-  await opensAt(page, '2027-05-08T04:50:00Z');
-  await openField(page, 'demo-alder-reach');
-  await page.getByRole('button', { name: 'Show for the dusk' }).click();
-  await page.getByRole('button', { name: 'Show dark, for the hide' }).click();
-  await expect
-    .poll(() => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor))
-    .toBe('rgb(0, 0, 0)');
-  await take(page, 'Shot', 'On the near perch, eye sharp');
-  await page.getByRole('button', { name: /^Watch/ }).click();
-  await expect(page.getByRole('button', { name: /^End watch/ })).toContainText('since 05:50');
-  const came = page.getByRole('button', { name: /^Sighting/ });
-  await came.click();
-  await expect(came).toContainText('1 Kingfisher');
-  await page.getByRole('button', { name: 'dives' }).click();
-  await keeperButton(page).click();
-  await expect(keeperButton(page)).toContainText('1 of 5');
-  await opensAt(page, '2027-05-08T05:40:00Z');
-  await openField(page, 'demo-alder-reach');
-  await came.click();
-  await expect(came).toContainText('2 Kingfisher');
-  await page.getByRole('button', { name: /^End watch/ }).click();
-  await page.getByRole('button', { name: 'Show by day' }).click();
-  await goTo(page, 'Log');
-  await readDemoPictures(page, true);
-  await part(page, 'Taught').click();
-  const visits = taught(page, 'Visits');
-  await expect(visits).toContainText(/06:00 {2}\d/);
-  await expect(visits).toContainText(/Sky \w+.*: \d\.\d an hour, \d\.\d to \d/);
-  await goTo(page, 'Day');
-  await expect(page.getByRole('region', { name: 'Visits' })).toContainText(
-    /\d+ visits in 5 watches/,
-  );
-});
+test(
+  'a dawn in the hide at Alder Reach: dark, quiet, and what the bird keeps to',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.setTimeout(90_000);
+    await page.goto('/shoot/demo-alder-reach/day');
+    await expect(page.getByRole('heading', { name: /^Be in place by 0\d:\d\d$/ })).toBeVisible();
+    await goTo(page, 'Ground');
+    await expect(headline(page)).toBeVisible();
+    await opensAt(page, '2027-05-08T04:50:00Z');
+    await openField(page, 'demo-alder-reach');
+    await page.getByRole('button', { name: 'Show for the dusk' }).click();
+    await page.getByRole('button', { name: 'Show dark, for the hide' }).click();
+    await expect
+      .poll(() => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor))
+      .toBe('rgb(0, 0, 0)');
+    await take(page, 'Shot', 'On the near perch, eye sharp');
+    await page.getByRole('button', { name: /^Watch/ }).click();
+    await expect(page.getByRole('button', { name: /^End watch/ })).toContainText('since 05:50');
+    const came = page.getByRole('button', { name: /^Sighting/ });
+    await came.click();
+    await expect(came).toContainText('1 Kingfisher');
+    await page.getByRole('button', { name: 'dives' }).click();
+    await keeperButton(page).click();
+    await expect(keeperButton(page)).toContainText('1 of 5');
+    await opensAt(page, '2027-05-08T05:40:00Z');
+    await openField(page, 'demo-alder-reach');
+    await came.click();
+    await expect(came).toContainText('2 Kingfisher');
+    await page.getByRole('button', { name: /^End watch/ }).click();
+    await page.getByRole('button', { name: 'Show by day' }).click();
+    await goTo(page, 'Log');
+    await readDemoPictures(page, true);
+    await part(page, 'Taught').click();
+    const visits = taught(page, 'Visits');
+    await expect(visits).toContainText(/06:00 {2}\d/);
+    await expect(visits).toContainText(/Sky \w+.*: \d\.\d an hour, \d\.\d to \d/);
+    await goTo(page, 'Day');
+    await expect(page.getByRole('region', { name: 'Visits' })).toContainText(
+      /\d+ visits in 5 watches/,
+    );
+  },
+);
 
-test('a regatta on Tern Water: late heats, named crews, pans that teach', async ({ page }) => {
-  test.setTimeout(90_000);
-  await page.goto('/shoot/demo-tern-water/brief');
-  await expect(page.getByRole('list', { name: 'Shots' })).toContainText('Lane 4, last strokes');
-  await goTo(page, 'Day');
-  await expect(page.getByRole('region', { name: 'Day', exact: true })).toContainText('Shoots');
-  await opensAt(page, '2027-06-19T09:25:30Z');
-  await openField(page, 'demo-tern-water');
-  const now = page.getByRole('region', { name: 'Now and next' });
-  await expect(now).toContainText('Now: Junior single 500 m, heat 4');
-  await take(page, 'Shot', 'Lane 4, last strokes');
-  await page.getByRole('button', { name: '214 Junior single, lane 4' }).click();
-  await keeperButton(page).click();
-  await expect(keeperButton(page)).toContainText('1 of 2');
-  await page.getByRole('button', { name: 'Note' }).click();
-  await page.getByRole('textbox', { name: 'Note' }).fill('Lane four clear of the reeds');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
-  await take(page, 'Shot', 'A boat panned along the reeds');
-  await take(page, 'Slot', 'Pan');
-  await expect.poll(() => dials(page)).toMatch(/^1\/(\d|\d\d), /);
-  await goTo(page, 'Log');
-  await readDemoPictures(page, true);
-  await part(page, 'Taught').click();
-  await expect(taught(page, 'Your pans')).toContainText(/varies by \d+ %.*16 panned frames/s);
-  await part(page, 'Entries').click();
-  await expect(page.getByRole('list', { name: 'Log entries' })).toContainText(
-    'Lane four clear of the reeds',
-  );
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the log as a table' }).click(),
-  ]);
-  const text = await readFile(await download.path(), 'utf8');
-  expect(text).toContain('Lane four clear of the reeds');
-  expect(text.match(/,Picture,/g)).toHaveLength(31);
-});
+test(
+  'a regatta on Tern Water: late heats, named crews, pans that teach',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.setTimeout(90_000);
+    await page.goto('/shoot/demo-tern-water/brief');
+    await expect(page.getByRole('list', { name: 'Shots' })).toContainText('Lane 4, last strokes');
+    await goTo(page, 'Day');
+    await expect(page.getByRole('region', { name: 'Day', exact: true })).toContainText('Shoots');
+    await opensAt(page, '2027-06-19T09:25:30Z');
+    await openField(page, 'demo-tern-water');
+    const now = page.getByRole('region', { name: 'Now and next' });
+    await expect(now).toContainText('Now: Junior single 500 m, heat 4');
+    await take(page, 'Shot', 'Lane 4, last strokes');
+    await page.getByRole('button', { name: '214 Junior single, lane 4' }).click();
+    await keeperButton(page).click();
+    await expect(keeperButton(page)).toContainText('1 of 2');
+    await page.getByRole('button', { name: 'Note' }).click();
+    await page.getByRole('textbox', { name: 'Note' }).fill('Lane four clear of the reeds');
+    await page.getByRole('button', { name: 'Keep the note' }).click();
+    await take(page, 'Shot', 'A boat panned along the reeds');
+    await take(page, 'Slot', 'Pan');
+    await expect.poll(() => dials(page)).toMatch(/^1\/(\d|\d\d), /);
+    await goTo(page, 'Log');
+    await readDemoPictures(page, true);
+    await part(page, 'Taught').click();
+    await expect(taught(page, 'Your pans')).toContainText(/varies by \d+ %.*16 panned frames/s);
+    await part(page, 'Entries').click();
+    await expect(page.getByRole('list', { name: 'Log entries' })).toContainText(
+      'Lane four clear of the reeds',
+    );
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the log as a table' }).click(),
+    ]);
+    const text = await readFile(await download.path(), 'utf8');
+    expect(text).toContain('Lane four clear of the reeds');
+    expect(text.match(/,Picture,/g)).toHaveLength(31);
+  },
+);

@@ -283,7 +283,7 @@ export function planRoute(
   visits: readonly Visit[],
   walkMs: readonly Float64Array[],
   quotas: readonly Quota[],
-): readonly Chosen[] {
+): { readonly chosen: readonly Chosen[]; readonly mostVisits?: number } {
   const states = statesOf(
     visits.map(({ event }) => event),
     quotas,
@@ -315,5 +315,6 @@ export function planRoute(
       else there.set(untilMs, [begun]);
     });
   }
-  return sweep.best();
+  const { mostVisits } = states;
+  return { chosen: sweep.best(), ...(mostVisits !== undefined && { mostVisits }) };
 }

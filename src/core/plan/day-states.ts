@@ -21,6 +21,8 @@ export interface OneMore {
 
 export interface States {
   readonly count: number;
+  /** How often a window is visited at the most, where fewer times than asked can be kept in mind. */
+  readonly mostVisits?: number;
   readonly oneMore: (event: DayEvent) => OneMore;
   /** Windows opened by a time: states are alike only within one such span. */
   readonly spanAt: (timeMs: number) => number;
@@ -37,10 +39,10 @@ const digitAt = (state: number, { place, radix }: Digit): number =>
   Math.floor(state / place) % radix;
 
 /** Windows that are never open together share one digit; each is told which, and the span in which it opens. */
-function shareDigits(windows: readonly DayEvent[], firstPlace: number) {
+function shareDigits(windows: readonly DayEvent[], firstPlace: number, mostVisits: number) {
   const rows: { endMs: number; most: number; readonly ids: string[] }[] = [];
   for (const { id, startMs, endMs, window } of windows) {
-    const most = window?.most ?? 0;
+    const most = Math.min(mostVisits, window?.most ?? 0);
     const free = rows.find((row) => row.endMs <= startMs);
     if (free) {
       free.endMs = endMs;
@@ -61,7 +63,9 @@ function shareDigits(windows: readonly DayEvent[], firstPlace: number) {
 const ALWAYS: OneMore = { after: (state) => state, share: () => 1, isFirst: () => true };
 
 /**
- * @throws RangeError where quotas, and windows open at once, can be filled and visited in more than 4096 ways
+ * Where too many windows are open at once for three visits to each, fewer are kept in mind.
+ * @throws RangeError where quotas can be filled in more than 4096 ways, or even one visit to each is too much to keep in
+ *   mind: twelve windows open at once
  */
 export function statesOf(events: readonly DayEvent[], quotas: readonly Quota[]): States {
   const quotaDigits: Digit[] = [];
@@ -74,14 +78,19 @@ export function statesOf(events: readonly DayEvent[], quotas: readonly Quota[]):
   const windows = events
     .filter(({ window }) => window)
     .sort((a, b) => a.startMs - b.startMs || a.endMs - b.endMs);
-  const { digits, count } = shareDigits(windows, filled);
+  const most = Math.max(1, ...windows.map(({ window }) => window?.most ?? 1));
+  const shared = [3, 2, 1]
+    .filter((visits) => visits <= most)
+    .map((visits) => ({ visits, ...shareDigits(windows, filled, visits) }));
+  const kept = shared.find(({ count }) => count <= MOST_STATES) ?? shared.at(-1);
+  const { digits, count, visits } = kept as (typeof shared)[number];
   within('ways to visit the windows that are open at once', count, 1, MOST_STATES);
   const maps = new Map<number, Int32Array>();
-  const visitTo = (digit: Digit, { most, againShare }: EventWindow): OneMore => ({
+  const visitTo = (digit: Digit, window: EventWindow): OneMore => ({
     after: (state) => (digitAt(state, digit) < digit.radix - 1 ? state + digit.place : state),
     share: (state) => {
       const before = digitAt(state, digit);
-      return before < most ? againShare ** before : undefined;
+      return before < Math.min(visits, window.most) ? window.againShare ** before : undefined;
     },
     isFirst: (state) => digitAt(state, digit) === 0,
   });
@@ -92,6 +101,7 @@ export function statesOf(events: readonly DayEvent[], quotas: readonly Quota[]):
   });
   return {
     count,
+    ...(visits < most && { mostVisits: visits }),
     oneMore: ({ id, window, group }) => {
       if (window) return visitTo(digits.get(id) as Digit, window);
       const q = quotas.findIndex((quota) => quota.group === group);

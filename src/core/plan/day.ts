@@ -78,6 +78,8 @@ export interface Route {
   readonly stops: readonly Stop[];
   readonly value: number;
   readonly missed: readonly { readonly eventId: string; readonly reason: MissedReason }[];
+  /** So many windows are open at once that each was planned for no more visits than this. */
+  readonly mostVisits?: number;
   /** Promised events that can't be had with the others promised. */
   readonly mustHavesMissed: readonly string[];
 }
@@ -134,8 +136,10 @@ function checkDay(
  * events come first: no sum of others outweighs one.
  * @param walkSpeedMs metres a second, straight between positions
  * @returns stops in order, the value, and what is missed with the reason
- * @throws RangeError for events, positions or quotas that make no sense, or quotas and windows open at once with more
- *   than 4096 ways to be filled and visited
+ * Where more than 4096 ways to visit the windows open at once would have to be kept in mind, each is visited less often,
+ * and `mostVisits` says so.
+ * @throws RangeError for events, positions or quotas that make no sense, quotas with more than 4096 ways to be filled, or
+ *   more than twelve windows open at once
  */
 export function planDay(
   events: readonly DayEvent[],
@@ -166,7 +170,7 @@ export function planDay(
       positions.map((b) => (Math.hypot(a.x - b.x, a.y - b.y) / walkSpeedMs) * 1000),
     ),
   );
-  const chosen = planRoute(visits, walkMs, quotas);
+  const { chosen, mostVisits } = planRoute(visits, walkMs, quotas);
   const stops = chosen.map((stay, i): Stop => {
     const { visit, place, value, fromMs, untilMs } = stay;
     const before = chosen[i - 1];
@@ -193,6 +197,7 @@ export function planDay(
   return {
     stops,
     value: stops.reduce((sum, stop) => sum + stop.value, 0),
+    ...(mostVisits !== undefined && { mostVisits }),
     missed,
     mustHavesMissed: events
       .filter(({ id, mustHave }) => mustHave && !taken.has(id))

@@ -7,6 +7,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import {
+  cappedInWords,
   dayInWords,
   eventTitle,
   lateInWords,
@@ -24,7 +25,7 @@ const MOST_DUE = 2;
 /** What is next, from where, and how the meet runs against its programme. */
 export function DayAnswer() {
   const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
-  const { lines, planning, trouble } = useDay();
+  const { lines, planning, trouble, mostVisits } = useDay();
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
     return (
@@ -53,7 +54,7 @@ export function DayAnswer() {
         <Text key={line}>{line}</Text>
       ))}
       <Text kind="small" ink="quiet" aria-live="polite">
-        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : dayInWords(lines)}`}
+        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines)}${cappedInWords(mostVisits)}`}`}
       </Text>
       <AboutToBeLost />
     </View>

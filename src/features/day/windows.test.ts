@@ -1,5 +1,5 @@
 import { TERN_WATER } from '@/demo/tern-water';
-import { nextInWords, stayLines } from '@/features/shoot/day-lines';
+import { cappedInWords, nextInWords, stayLines } from '@/features/shoot/day-lines';
 import { legsOf } from '@/features/shoot/route-legs';
 import type { CalendarEvent } from '@/formats/order-ics';
 import { windowNamed } from '@/presets/event-windows';
@@ -50,6 +50,14 @@ describe('an event that goes on', () => {
     expect(noteFor(shoot, first, undefined, clockIn(shoot)).lines.join(' ')).not.toMatch(/call/);
     const legs = legsOf(lines, shoot.positions);
     expect(legs.flatMap(({ events }) => events.map(({ id }) => id))).toContain('jump');
+  });
+
+  test('that it is planned for fewer visits than asked is said', () => {
+    expect(cappedInWords(undefined)).toBe('');
+    expect([1, 2].map(cappedInWords)).toEqual([
+      ' So much goes on at once that each is dropped into once at the most.',
+      ' So much goes on at once that each is dropped into twice at the most.',
+    ]);
   });
 
   test('is guessed by its name when a table brings it, and lasts as such do', () => {

@@ -236,6 +236,12 @@ export function dayInWords(lines: readonly DayLine[]): string {
   return `Shoots ${shot.length} of ${lines.length}${promised}.`;
 }
 
+/** That windows were planned for fewer visits than asked. */
+export const cappedInWords = (mostVisits: number | undefined): string =>
+  mostVisits === undefined
+    ? ''
+    : ` So much goes on at once that each is dropped into ${mostVisits === 1 ? 'once' : 'twice'} at the most.`;
+
 /** How a meet runs against its programme, by the next event of it. */
 export function lateInWords(shoot: Pick<Shoot, 'events' | 'place'>, atMs: number): string {
   const at = localMinuteOf(atMs, shoot.place.timeZone);

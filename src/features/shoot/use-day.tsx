@@ -13,6 +13,8 @@ export interface Day {
   readonly lines: readonly DayLine[];
   readonly quality: DayReply['quality'] | undefined;
   readonly planning: boolean;
+  /** So much goes on at once that each window was planned for no more visits than this. */
+  readonly mostVisits: number | undefined;
   readonly trouble: string | undefined;
 }
 
@@ -93,7 +95,10 @@ function usePlannedDay(): Day {
   );
   const planning = isFetching || settled !== request;
   return useMemo(
-    () => ({ lines, quality: data?.quality, planning, trouble: error?.message }),
+    () => ({
+      ...{ lines, quality: data?.quality, planning, trouble: error?.message },
+      mostVisits: data?.route.mostVisits,
+    }),
     [lines, data, planning, error],
   );
 }
