@@ -23,7 +23,7 @@ function chance(seed: number) {
   return { next, of: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T };
 }
 
-const SAMPLES = 1500;
+const SAMPLES = 1000;
 /** More examples of one fault help nobody. */
 const TOLD = 3;
 const { next, of } = chance(20_270_416);

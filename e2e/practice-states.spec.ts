@@ -14,10 +14,14 @@ const SIZES = [
   [390, 844],
 ] as const;
 
-async function expectFits(page: Page, state: string): Promise<void> {
+async function expectFits(
+  page: Page,
+  state: string,
+  sizes: readonly (readonly [number, number])[] = SIZES,
+): Promise<void> {
   const tabs = page.getByRole('navigation', { name: 'Parts of Practice' });
   await expect(tabs).toBeVisible();
-  for (const [width, height] of SIZES) {
+  for (const [width, height] of sizes) {
     await page.setViewportSize({ width, height });
     await expect.poll(() => inside(page, tabs)).toBe(true);
     const at = `${state} on ${width}`;
@@ -40,7 +44,8 @@ test(
     for (const base of ['/practice', '/shoot/demo-larkmoor/practice']) {
       for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye', '/stand']) {
         await page.goto(`${base}${drill}`);
-        await expectFits(page, `${base}${drill}`);
+        // At home they stand as in a shoot, without its steps: where there is least room.
+        await expectFits(page, `${base}${drill}`, base === '/practice' ? SIZES.slice(0, 3) : SIZES);
       }
     }
   },

@@ -66,7 +66,8 @@ test('by night and under a roof nothing is asked of the sun, but of the light', 
   expect(eyeQuestion(setup, picture, hours, 'height', Math.random)).toBeUndefined();
   const [larkmoor] = DEMO_SHOOTS;
   if (!larkmoor) throw new Error('no demo');
-  const hall = { ...larkmoor, light: { ...larkmoor.light, indoors: true, lampLux: 300 } };
+  const lamps = { indoors: true, lampLux: 300, lampsFromLocal: larkmoor.startLocal };
+  const hall = { ...larkmoor, light: { ...larkmoor.light, ...lamps } };
   const inside = pictured(hall, msOf(larkmoor.startLocal, larkmoor.place.timeZone));
   if (!inside) throw new Error('no picture');
   const at = msOf(larkmoor.startLocal, larkmoor.place.timeZone);
@@ -119,4 +120,17 @@ test('faces are lit from the side that the sun is on', () => {
   expect(askew?.choices[askew.right]).toBe(208);
   // Half-way between two sides nothing is asked.
   expect(sideAt('12:00', 45)).toBeUndefined();
+});
+
+test('what lies beyond all answers is not asked', () => {
+  // Half an hour after sunset a face has less than EV 4; at noon in the tropics the sun stands over 68° high.
+  const dusk = msOf('2027-06-12T20:50', 'UTC');
+  const late = pictured(setup, dusk);
+  expect(late?.answer.light.ev.expected).toBeLessThan(4);
+  const at = (ms: number) => ({ fromMs: ms, toMs: ms });
+  expect(eyeQuestion(setup, picture, at(dusk), 'ev', () => 0)).toBeUndefined();
+  const tropics = { ...setup, place: { ...setup.place, latitudeDeg: 20 } };
+  const noon = msOf('2027-06-12T12:00', 'UTC');
+  expect(eyeQuestion(tropics, picture, at(noon), 'height', () => 0)).toBeUndefined();
+  expect(eyeQuestion(tropics, picture, at(noon - 4 * 3_600_000), 'height', () => 0)).toBeDefined();
 });

@@ -16,6 +16,9 @@ export type SunSide = (typeof SUN_SIDES)[number];
 /** Heights of the sun to choose from, degrees, and light to choose from, EV: steps that can be told apart. */
 export const HEIGHTS_DEG = [5, 15, 30, 45, 60] as const;
 export const EVS = [5, 7, 9, 11, 13, 15] as const;
+/** Half of the widest step between them. */
+const HALF_HEIGHT_DEG = 7.5;
+const HALF_EV = 1;
 
 export interface EyeQuestion {
   readonly task: EyeTask;
@@ -72,12 +75,15 @@ function quarterOf(deg: number): number | undefined {
 /** What is asked of a picture as it is. */
 function asked(task: EyeTask, picture: Pictured): Found | undefined {
   const { light } = picture.answer;
-  const among = (choices: readonly number[], truth: number): Found => ({
-    ...{ truth, right: nearest(choices, truth), choices },
-  });
-  if (task === 'ev') return among(EVS, light.ev.expected);
+  // What lies beyond all answers is not asked: none would be right.
+  const among = (choices: readonly number[], truth: number, within: number): Found | undefined => {
+    const right = nearest(choices, truth);
+    const apart = Math.abs((choices[right] as number) - truth);
+    return apart > within ? undefined : { truth, right, choices };
+  };
+  if (task === 'ev') return among(EVS, light.ev.expected, HALF_EV);
   if (!shines(light)) return undefined;
-  if (task === 'height') return among(HEIGHTS_DEG, light.sun.apparentAltitudeDeg);
+  if (task === 'height') return among(HEIGHTS_DEG, light.sun.apparentAltitudeDeg, HALF_HEIGHT_DEG);
   const truth = sunFromBehindDeg(picture);
   const right = quarterOf(truth);
   return right === undefined ? undefined : { truth, right, choices: [0, 90, 180, 270] };
