@@ -17,7 +17,7 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { daysOf, merged, type Merged } from './import';
+import { daysOf, goesOnInWords, merged, type Merged } from './import';
 
 /** A file that was read: as a calendar, or as a table whose columns are still to be named. */
 export type OrderFile = { readonly name: string; readonly text: string } & (
@@ -199,6 +199,7 @@ function Ready({
     return <Refused reason={`it holds nothing for the days of this shoot. ${note}`.trim()} />;
   }
   const given = shotId === NONE ? {} : { shotId };
+  const goesOn = goesOnInWords(events);
   const take = () => {
     let done: Merged = { shoot, added: 0, changed: 0 };
     update((current) => {
@@ -225,6 +226,7 @@ function Ready({
         .map(({ name }) => name)
         .join('; ')}${events.length > 3 ? ' …' : ''}`}</Text>
       {note ? <Text>{note}</Text> : null}
+      {goesOn ? <Text>{goesOn}</Text> : null}
       <Picker
         label="New ones give the shot"
         value={shotId}

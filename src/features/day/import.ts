@@ -35,6 +35,25 @@ function known(entries: DayEventRecord['entries'], { people }: Pick<Shoot, 'peop
   });
 }
 
+/** How an event that is brought in is dropped into, by its name; nothing where it is too short for that. */
+export function usualWindow({
+  name,
+  durationMin,
+}: Pick<DayEventRecord, 'name' | 'durationMin'>): DayEventRecord['window'] {
+  const { window } = windowNamed(name) ?? {};
+  return window && durationMin > window.visitMin ? { ...window } : undefined;
+}
+
+/** What of a file goes on and is dropped into, as far as names tell. */
+export function goesOnInWords(
+  events: readonly Pick<DayEventRecord, 'name' | 'durationMin'>[],
+): string {
+  const names = [...new Set(events.filter(usualWindow).map(({ name }) => name))];
+  if (names.length === 0) return '';
+  const more = names.length > 3 ? ` and ${names.length - 3} more` : '';
+  return `Taken to go on, and dropped into: ${names.slice(0, 3).join('; ')}${more}. Change that in the event.`;
+}
+
 /**
  * The shoot with events of a file: one that is there already takes the file's times and people and
  * keeps what was said of it here; the others are new, with what they give for all. Nothing is done when
@@ -64,13 +83,13 @@ export function merged(
         ...(entries.length > 0 && { entries }),
       };
     }
-    const { window } = windowNamed(fresh.name) ?? {};
+    const window = usualWindow(fresh);
     const owed = entries.some(({ personId }) => personId);
     return {
       ...fresh,
       entries,
       worth: owed && fresh.worth === 'should' ? 'must' : fresh.worth,
-      ...(window && fresh.durationMin > window.visitMin && { window }),
+      ...(window && { window }),
       ...given,
       id: newId(),
     };

@@ -6,7 +6,7 @@ import { windowNamed } from '@/presets/event-windows';
 import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
 import { clockIn, linesOf } from './fixtures/planned-day';
-import { merged, noteFor } from './import';
+import { goesOnInWords, merged, noteFor } from './import';
 
 describe('an event that goes on', () => {
   /** A long jump beside the finals of the afternoon, which begin at half past one. */
@@ -81,6 +81,11 @@ describe('an event that goes on', () => {
       ['100 m', undefined],
       ['Boys shot put final', 3],
     ]);
+    const named = ['Long jump', 'High jump', '100 m', 'Discus', 'Javelin', 'Long jump'];
+    expect(goesOnInWords(named.map((name) => ({ name, durationMin: 70 })))).toBe(
+      'Taken to go on, and dropped into: Long jump; High jump; Discus and 1 more. Change that in the event.',
+    );
+    expect(goesOnInWords([{ name: '100 m', durationMin: 5 }])).toBe('');
     // Too short to be dropped into.
     expect(bring(fresh('High jump, jump-off', 8))).toEqual([['High jump, jump-off', undefined]]);
     expect(windowNamed('Pole vault')?.durationMin).toBe(120);
