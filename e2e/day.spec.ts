@@ -259,7 +259,19 @@ test('a long jump goes on for an hour and a half and is dropped into between fin
   await expect(event(page, 'Long jump')).toContainText(visits);
   await page.reload();
   await expect(event(page, 'Long jump')).toContainText(visits);
+  // The finals run late, and the long jump does not.
+  const finals = page.getByRole('spinbutton', { name: 'All at their times from 12:20 on' });
+  await expect(
+    page.getByRole('spinbutton', { name: 'All that goes on from 12:20 on' }),
+  ).toBeVisible();
+  await finals.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(event(page, 'Junior single 500 m, final')).toContainText('13:31');
+  await expect(event(page, 'Long jump')).toContainText('13:00');
+  await page.keyboard.press('ArrowDown');
+  await expect(event(page, 'Junior single 500 m, final')).toContainText('13:30');
   // As an event of its own time it takes an hour and a half, and finals are lost for it.
+  await expect(answer(page)).toContainText(/Shoots \d+ of 20, all 5 promised\./);
   const before = await shotCount(page);
   await openEvent(page, 'Long jump');
   const change = page.getByRole('dialog', { name: 'Change the event' });

@@ -43,6 +43,40 @@ test('a meet that runs late: the event starts now, and all after it keep their d
   expect(restShifted(late, from, -12).events).toEqual(events);
 });
 
+test('the track runs late and the field does not, and a heat takes no slot of what goes on', () => {
+  const jump: DayEventRecord = {
+    ...(events[0] as DayEventRecord),
+    ...{
+      id: 'jump',
+      name: 'Long jump',
+      startLocal: minutesOn(startOf(events[4] as DayEventRecord), 1),
+    },
+    ...{ durationMin: 90, window: { visitMin: 10, visits: 3 } },
+  };
+  const day = { ...TERN_WATER, events: inOrder([...events, jump]) };
+  whole(day);
+  const from = startOf(events[2] as DayEventRecord);
+  const lateOf = (shoot: typeof day, id: string) =>
+    shoot.events.find((event) => event.id === id)?.lateMin ?? 0;
+  const heatId = events[6]?.id ?? '';
+  const track = restShifted(day, from, 25);
+  expect([lateOf(track, heatId), lateOf(track, 'jump')]).toEqual([25, 0]);
+  const field = restShifted(day, from, 10, 'goesOn');
+  expect([lateOf(field, heatId), lateOf(field, 'jump')]).toEqual([0, 10]);
+  // A heat that is delayed takes the heats after it along, no more.
+  const third = events[2] as DayEventRecord;
+  expect(lateOf(startsAt(day, third.id, minutesOn(startOf(third), 5)), 'jump')).toBe(0);
+  // Over the long jump to the front: the jump stays, and the heats change slots among themselves.
+  const list = day.events;
+  const at = list.findIndex(({ id }) => id === events[6]?.id);
+  const moved = reordered(list, at, 2);
+  expect(moved.find(({ id }) => id === 'jump')).toEqual(jump);
+  expect(moved.filter(({ id }) => id !== 'jump')).toEqual(reordered(events, 6, 2));
+  expect(starts(moved)).toEqual(starts(list));
+  const jumpAt = list.findIndex(({ id }) => id === 'jump');
+  expect(reordered(list, jumpAt, 1)).toEqual(list);
+});
+
 test('nothing runs later than twelve hours', () => {
   const late = restShifted(TERN_WATER, startOf(events[0] as DayEventRecord), 5000);
   whole(late);

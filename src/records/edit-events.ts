@@ -45,22 +45,34 @@ function late({ lateMin: _before, ...event }: DayEventRecord, minutes: number): 
   return held === 0 ? event : { ...event, lateMin: held };
 }
 
-/** Everything that starts at a minute or after it, so many minutes later (or earlier). */
-export const restShifted = (shoot: Shoot, fromLocal: string, minutes: number): Shoot => ({
+/** What runs late together: heats at their times, or what goes on beside them. */
+export type Strand = 'timed' | 'goesOn';
+export const strandOf = ({ window }: Pick<DayEventRecord, 'window'>): Strand =>
+  window ? 'goesOn' : 'timed';
+
+/** Everything of a strand that starts at a minute or after it, so many minutes later (or earlier). */
+export const restShifted = (
+  shoot: Shoot,
+  fromLocal: string,
+  minutes: number,
+  strand: Strand = 'timed',
+): Shoot => ({
   ...shoot,
   events: inOrder(
     shoot.events.map((event) =>
-      startOf(event) >= fromLocal ? late(event, (event.lateMin ?? 0) + minutes) : event,
+      startOf(event) >= fromLocal && strandOf(event) === strand
+        ? late(event, (event.lateMin ?? 0) + minutes)
+        : event,
     ),
   ),
 });
 
-/** An event starts at a minute, and whatever follows it keeps its distance. */
+/** An event starts at a minute, and whatever follows it in its strand keeps its distance. */
 export function startsAt(shoot: Shoot, id: string, atLocal: string): Shoot {
   const event = shoot.events.find((entry) => entry.id === id);
   if (!event) return shoot;
   const from = startOf(event);
-  return restShifted(shoot, from, minutesBetween(from, atLocal));
+  return restShifted(shoot, from, minutesBetween(from, atLocal), strandOf(event));
 }
 
 /** The next event at a minute or after it. */
@@ -71,17 +83,28 @@ export const nextFrom = (
 
 /**
  * An event taken to another place in the order. The starting times stay where they are, as heats
- * keep their slots; the events between move up or down by one.
+ * keep their slots; the events between move up or down by one. What goes on has no slot: it stays as it is.
  */
 export function reordered(
   events: readonly DayEventRecord[],
   from: number,
   to: number,
 ): DayEventRecord[] {
+  const moved = events[from];
+  if (!moved || moved.window || to < 0 || to >= events.length) return [...events];
+  const timed = events.filter(({ window }) => !window);
+  if (timed.length === events.length) return inSlots(events, from, to);
+  const passed = events.filter((event) => event !== moved).slice(0, to);
+  const slot = passed.filter(({ window }) => !window).length;
+  return inOrder([
+    ...inSlots(timed, timed.indexOf(moved), slot),
+    ...events.filter(({ window }) => window),
+  ]);
+}
+
+function inSlots(events: readonly DayEventRecord[], from: number, to: number): DayEventRecord[] {
   const order = [...events];
-  const [taken] = order.splice(from, 1);
-  if (!taken || to < 0 || to >= events.length) return [...events];
-  order.splice(to, 0, taken);
+  order.splice(to, 0, ...order.splice(from, 1));
   return order.map((event, i) => {
     const slot = events[i];
     if (!slot || slot.id === event.id) return event;

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { minutesBetween, restShifted, startOf, startsAt } from '@/records/edit-events';
+import { minutesBetween, restShifted, startOf, startsAt, strandOf } from '@/records/edit-events';
 import { localMinuteOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Stepper } from '@/ui/Stepper';
@@ -17,6 +17,11 @@ import {
 import { arrivalOf } from '@/answers/nature';
 import { ARRIVE_BEFORE } from '@/features/shoot/visit-words';
 import { useDay } from '@/features/shoot/use-day';
+
+const STRANDS = [
+  { strand: 'timed', label: 'All at their times' },
+  { strand: 'goesOn', label: 'All that goes on' },
+] as const;
 
 /** An event that was due so long ago has been and gone. */
 const DUE_MIN = 30;
@@ -91,9 +96,13 @@ export function RunningLate() {
       return since > 0 && since <= DUE_MIN;
     })
     .slice(-MOST_DUE);
-  const following = shoot.events.find((event) => startOf(event) >= at);
-  const late = following?.lateMin ?? 0;
-  if (!following && due.length === 0) return null;
+  // What goes on runs late by itself: the track may be behind, and the field on time.
+  const strands = STRANDS.flatMap(({ strand, label }) => {
+    const next = shoot.events.find((event) => strandOf(event) === strand && startOf(event) >= at);
+    return next ? [{ strand, label, next, late: next.lateMin ?? 0 }] : [];
+  });
+  const both = shoot.events.some(({ window }) => window);
+  if (strands.length === 0 && due.length === 0) return null;
   const word = (minutes: number) =>
     minutes === 0 ? 'on time' : `${Math.abs(minutes)} min ${minutes > 0 ? 'behind' : 'ahead'}`;
   return (
@@ -106,24 +115,28 @@ export function RunningLate() {
             const by = minutesBetween(startOf(event), at);
             update((current) => startsAt(current, event.id, at));
             say({
-              text: `This and later events moved ${by} min`,
+              text: `${both ? 'This and later ones like it' : 'This and later events'} moved ${by} min`,
               action: { label: 'Undo', onPress: undo },
             });
           }}
         />
       ))}
-      {following ? (
+      {strands.map(({ strand, label, next, late }) => (
         <Stepper
-          label={`All from ${at.slice(11)} on`}
+          key={strand}
+          label={both ? `${label} from ${at.slice(11)} on` : `All from ${at.slice(11)} on`}
           value={late}
           min={-60}
           max={240}
           valueText={word(late)}
           onStep={(clicks) =>
-            update((current) => restShifted(current, startOf(following), clicks), 'late')
+            update(
+              (current) => restShifted(current, startOf(next), clicks, strand),
+              `late ${strand}`,
+            )
           }
         />
-      ) : null}
+      ))}
     </View>
   );
 }
