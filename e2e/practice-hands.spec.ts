@@ -2,7 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './app';
 import { again, pad, triesOf, verdict } from './practice';
 
-/** Every drill but the pan, answered by keys alone and by touch alone; by mouse in practice.spec.ts. */
+/** Every drill but the pan, answered by keys alone, by touch alone and by mouse alone; the pan in practice-pan.spec.ts. */
 
 type Hand = (what: Locator) => Promise<void>;
 const HANDS: Readonly<Record<string, Hand>> = {
@@ -11,6 +11,7 @@ const HANDS: Readonly<Record<string, Hand>> = {
     await what.press('Enter');
   },
   touch: (what) => what.tap(),
+  mouse: (what) => what.click(),
 };
 
 const button = (page: Page, name: string | RegExp) =>
@@ -56,7 +57,16 @@ test('every drill is played by keys alone', async ({ page }) => {
   await playAll(page, HANDS.keys as Hand);
 });
 
-test('every drill is played by touch alone', { tag: '@once' }, async ({ page }) => {
+test.describe('on a screen that is touched', () => {
+  test.use({ hasTouch: true });
+  test('every drill is played by touch alone', async ({ page }) => {
+    test.slow();
+    await playAll(page, HANDS.touch as Hand);
+  });
+});
+
+// On a phone practice.spec.ts does.
+test('every drill is played by mouse alone', { tag: '@wide' }, async ({ page }) => {
   test.slow();
-  await playAll(page, HANDS.touch as Hand);
+  await playAll(page, HANDS.mouse as Hand);
 });

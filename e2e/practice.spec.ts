@@ -129,47 +129,45 @@ test('a moment: pressed, told how late, and what a burst would have had', async 
   expect(await triesOf(page)).toHaveLength(1);
 });
 
-test(
-  'signs of a game are put in their order, and the moment pressed for by them',
-  { tag: '@once' },
-  async ({ page }) => {
-    await page.goto('/shoot/demo-larkmoor/practice/moment');
-    await page.getByRole('radio', { name: 'Know its signs' }).click();
-    await expect(page.getByText(/^Penalty corner: press the signs in the order/)).toBeVisible();
-    const left = page.getByRole('list', { name: 'Signs' });
-    const put = (name: string) => left.getByRole('button', { name }).click();
-    await put('The stick goes back');
-    await page.getByRole('button', { name: 'Take the last back' }).click();
-    for (const name of [
-      'The ball is pushed out',
-      'The stick goes back',
-      'It is stopped at the top of the circle',
-      'Strike',
-    ]) {
-      await put(name);
-    }
-    await expect(verdict(page)).toHaveText('2 of 4 in their place.');
-    await expect(page.getByRole('list', { name: 'In order' })).toContainText(
-      'The stick goes back: 0.5 s before; you put it at 2',
-    );
-    await page.getByRole('button', { name: 'Time them' }).click();
-    const what = pad(page, /^Penalty corner: press to begin/);
-    await what.focus();
-    await page.keyboard.press('Enter');
-    // The first sign is read out.
-    await expect(
-      page.getByRole('status').filter({ hasText: 'The ball is pushed out' }),
-    ).toBeAttached();
-    await page.keyboard.press('Space');
-    await expect(verdict(page)).toHaveText(
-      /^\d+ ms early; by signs alone a quarter of a second is good\.$/,
-    );
-    const [order, press] = await triesOf(page, 2);
-    expect(order).toMatchObject({ kind: 'order', signs: 'Penalty corner', inPlace: 2, of: 4 });
-    expect(press).toMatchObject({ kind: 'signs', signs: 'Penalty corner' });
-    expect(press?.lateS).toBeLessThan(0);
-  },
-);
+test('signs of a game are put in their order, and the moment pressed for by them', async ({
+  page,
+}) => {
+  await page.goto('/shoot/demo-larkmoor/practice/moment');
+  await page.getByRole('radio', { name: 'Know its signs' }).click();
+  await expect(page.getByText(/^Penalty corner: press the signs in the order/)).toBeVisible();
+  const left = page.getByRole('list', { name: 'Signs' });
+  const put = (name: string) => left.getByRole('button', { name }).click();
+  await put('The stick goes back');
+  await page.getByRole('button', { name: 'Take the last back' }).click();
+  for (const name of [
+    'The ball is pushed out',
+    'The stick goes back',
+    'It is stopped at the top of the circle',
+    'Strike',
+  ]) {
+    await put(name);
+  }
+  await expect(verdict(page)).toHaveText('2 of 4 in their place.');
+  await expect(page.getByRole('list', { name: 'In order' })).toContainText(
+    'The stick goes back: 0.5 s before; you put it at 2',
+  );
+  await page.getByRole('button', { name: 'Time them' }).click();
+  const what = pad(page, /^Penalty corner: press to begin/);
+  await what.focus();
+  await page.keyboard.press('Enter');
+  // The first sign is read out.
+  await expect(
+    page.getByRole('status').filter({ hasText: 'The ball is pushed out' }),
+  ).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(verdict(page)).toHaveText(
+    /^\d+ ms early; by signs alone a quarter of a second is good\.$/,
+  );
+  const [order, press] = await triesOf(page, 2);
+  expect(order).toMatchObject({ kind: 'order', signs: 'Penalty corner', inPlace: 2, of: 4 });
+  expect(press).toMatchObject({ kind: 'signs', signs: 'Penalty corner' });
+  expect(press?.lateS).toBeLessThan(0);
+});
 
 test(
   'the device’s own delay is measured on a beat, and taken off',
@@ -247,34 +245,24 @@ const EYE = [
   [/^It is \d\d:\d\d\. From which side are faces lit from the front\?$/, /^A, N$/, SUN_STOOD],
 ] as const;
 
-test(
-  'light is read off a picture, and a side found by the hour',
-  { tag: '@once' },
-  async ({ page }) => {
-    await page.goto('/practice/eye');
-    const asked = new Set<number>();
-    for (let i = 0; i < EYE.length; i += 1) {
-      const answers = page.getByRole('list', { name: 'Answers' });
-      await expect(answers).toBeVisible();
-      const shown = await Promise.all(EYE.map(([asks]) => page.getByText(asks).count()));
-      const which = shown.indexOf(1);
-      const [, answer, said] = EYE[which] as (typeof EYE)[number];
-      asked.add(which);
-      await answers.getByRole('button', { name: answer, exact: true }).first().click();
-      await expect(verdict(page)).toHaveText(said);
-      await page.getByRole('button', { name: 'Next' }).click();
-    }
-    expect(asked.size).toBe(EYE.length);
-    const tries = await triesOf(page, EYE.length);
-    expect(tries.map(({ task }) => task).sort()).toEqual([
-      'ev',
-      'ground',
-      'height',
-      'hour',
-      'side',
-    ]);
-  },
-);
+test('light is read off a picture, and a side found by the hour', async ({ page }) => {
+  await page.goto('/practice/eye');
+  const asked = new Set<number>();
+  for (let i = 0; i < EYE.length; i += 1) {
+    const answers = page.getByRole('list', { name: 'Answers' });
+    await expect(answers).toBeVisible();
+    const shown = await Promise.all(EYE.map(([asks]) => page.getByText(asks).count()));
+    const which = shown.indexOf(1);
+    const [, answer, said] = EYE[which] as (typeof EYE)[number];
+    asked.add(which);
+    await answers.getByRole('button', { name: answer, exact: true }).first().click();
+    await expect(verdict(page)).toHaveText(said);
+    await page.getByRole('button', { name: 'Next' }).click();
+  }
+  expect(asked.size).toBe(EYE.length);
+  const tries = await triesOf(page, EYE.length);
+  expect(tries.map(({ task }) => task).sort()).toEqual(['ev', 'ground', 'height', 'hour', 'side']);
+});
 
 test(
   'three minutes are put together for the next shoot, and count what was done',

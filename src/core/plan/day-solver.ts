@@ -275,9 +275,8 @@ function momentsOf(visits: readonly Visit[]): readonly Moment[] {
 /**
  * The best chain of visits, exact. A sweep through time: when a visit can begin, the best routes to each of its places
  * are those whose last stay has ended in time to walk over; when it ends, its own routes join those of its place. What
- * is bettered at a place is told to the others once, as soon as one could have walked there. A window is visited on
- * whole minutes: any plan of visits can be brought forward until each begins as one arrives, or as it opens, rounded up
- * to the minute.
+ * is bettered at a place is told to the others once, as soon as one could have walked there. Exact among plans whose
+ * visits to windows begin on whole minutes of the clock: one that fits between two minutes alone is not found.
  */
 export function planRoute(
   visits: readonly Visit[],

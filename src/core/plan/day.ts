@@ -131,7 +131,7 @@ function checkDay(
 
 /**
  * The route of most value through a day: which events from which positions, walking between them
- * and in place by the second call; windows visited on whole minutes, up to so often. Exact, by dynamic programming over
+ * and in place by the second call; windows visited on whole minutes, up to so often. Exact among such routes, by dynamic programming over
  * events and positions (and over how far each quota is filled, and how often each open window was visited). Promised
  * events come first: no sum of others outweighs one.
  * @param walkSpeedMs metres a second, straight between positions

@@ -142,7 +142,7 @@ export const stayLines = (lines: readonly DayLine[]): readonly DayLine[] =>
       const { stop, again = [], event } = line;
       if (!stop) return [];
       if (!event.window) return [line];
-      return [stop, ...again].map(({ ...visit }): DayLine => {
+      return [stop, ...again].map((visit): DayLine => {
         const { leaveMs: _first, again: _all, ...alike } = line;
         return {
           ...alike,
