@@ -37,6 +37,16 @@ describe('an event that goes on', () => {
     expect(owed(lines)).toBe(owed(await linesOf(TERN_WATER)) + 1);
   });
 
+  test('visits that follow each other at once are one stay', async () => {
+    // Nothing else is on: three visits of ten minutes are half an hour.
+    const event = { ...longJump, window: { visitMin: 10, visits: 3 } };
+    const lines = await linesOf({ ...TERN_WATER, events: [event] });
+    const stays = stayLines(lines);
+    expect(stays).toHaveLength(1);
+    expect(lines[0]?.why).toMatch(/^12:40 to 13:10\. From Bank/);
+    expect(stays.map(({ startMs, endMs }) => endMs - startMs)).toEqual([30 * 60_000]);
+  });
+
   test('says when to come and until when it goes on, and has no calls', async () => {
     const lines = await linesOf(shoot);
     const [first] = stayLines(lines).filter(({ event }) => event.id === 'jump');

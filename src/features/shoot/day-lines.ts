@@ -87,6 +87,15 @@ export function missedInWords(
   }
 }
 
+/** Visits that follow each other at once at one place are one stay. */
+const joined = (visits: readonly Stop[]): readonly Stop[] =>
+  visits.reduce<readonly Stop[]>((all, visit) => {
+    const last = all.at(-1);
+    return last && last.positionId === visit.positionId && last.untilMs === visit.fromMs
+      ? [...all.slice(0, -1), { ...last, untilMs: visit.untilMs, value: last.value + visit.value }]
+      : [...all, visit];
+  }, []);
+
 /** "15:10 to 15:20, again 15:44 to 15:54." */
 const visitsInWords = (visits: readonly Stop[], clock: (ms: number) => string): string =>
   `${visits
@@ -106,7 +115,7 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
   return shoot.events.map((event): DayLine => {
     const { startMs, secondMs } = callTimes(event, shoot);
     const line = { event, startMs, secondMs, endMs: startMs + event.durationMin * MINUTE_MS };
-    const [stop, ...again] = stops.get(event.id) ?? [];
+    const [stop, ...again] = joined(stops.get(event.id) ?? []);
     if (stop) {
       const moves = stop.walkMs > 0;
       const visits = event.window ? `${visitsInWords([stop, ...again], clock)} ` : '';
