@@ -1,6 +1,7 @@
 import {
   withConverter,
   type DayEvent,
+  type Debt,
   type LeadTimes,
   type Quota,
   type ScoredKit,
@@ -43,6 +44,7 @@ export interface DayRequest {
   readonly walkSpeedMs: number;
   readonly leadTimes: LeadTimes;
   readonly quotas: readonly Quota[];
+  readonly debts: readonly Debt[];
 }
 
 const MINUTE_MS = 60_000;
@@ -226,5 +228,6 @@ export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
       ),
     },
     quotas: quotasOf(shoot),
+    debts: [],
   };
 }

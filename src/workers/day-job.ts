@@ -66,12 +66,13 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
   const { run, cancel } = runningJobs(nextTurn);
   let ground = '';
   let known = new Map<string, number>();
+  let before: Route | undefined;
   return {
     cancel,
     day: (job) =>
       run(job.id, () => {
         const same = JSON.stringify([job.site, job.kits]);
-        if (same !== ground) [ground, known] = [same, new Map()];
+        if (same !== ground) [ground, known, before] = [same, new Map(), undefined];
         const cached = known;
         const cacheKey = ({ picture, position, timeMs }: Wanted) =>
           JSON.stringify([picture, position, timeMs]);
@@ -102,7 +103,10 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
               job.walkSpeedMs,
               job.leadTimes,
               job.quotas,
+              job.debts,
+              before,
             );
+            before = route;
             return false;
           },
           value: () => ({ route: route as Route, quality }),

@@ -1,5 +1,6 @@
+import { bisector } from 'd3-array';
 import type { DayEvent } from './day';
-import { beginningsOf, gapAfter, untilOf, type Chosen, type Stay, type Visit } from './day-solver';
+import { beginningsOf, gapAfter, untilOf, type Chosen, type Stay, type Visit } from './day-visits';
 
 /**
  * Why an event is not in the route, for the interface to put in words. What is named is all that is lacking: were it
@@ -32,25 +33,21 @@ interface Blocked {
   readonly cost: number;
 }
 
-/** What of the route would have to be given up for a stay, so that the rest can still be walked. */
+const ORDER = bisector<Stay, Stay>((a, b) => a.fromMs - b.fromMs || a.untilMs - b.untilMs);
+
+/** What of the route would have to be given up for a stay, so that the rest can still be walked: its neighbours, as far as need be. */
 function blocked(stay: Stay, chosen: readonly Chosen[], walkMs: Walks): Blocked {
-  const chain: (Stay & { readonly value?: number })[] = [...chosen, stay].sort(
-    (a, b) => a.fromMs - b.fromMs || a.untilMs - b.untilMs,
-  );
   const by: InTheWay[] = [];
-  for (let i = 1; i < chain.length;) {
-    const [before, after] = [chain[i - 1], chain[i]] as [Stay, Stay];
+  const isInTheWay = (one: Chosen, before: Stay, after: Stay): boolean => {
     const needMs = (walkMs[before.place] as Float64Array)[after.place] as number;
     const haveMs = gapAfter(before, after);
-    if (needMs <= haveMs) {
-      i += 1;
-      continue;
-    }
-    const worth = (one: Stay) => (one === stay ? Infinity : (one as Chosen).value);
-    const dropped = worth(before) < worth(after) ? i - 1 : i;
-    const [given] = chain.splice(dropped, 1) as [Chosen];
-    by.push({ ...given, haveMs, needMs });
-    i = Math.max(1, i - 1);
+    if (needMs > haveMs) by.push({ ...one, haveMs, needMs });
+    return needMs > haveMs;
+  };
+  const at = ORDER.right(chosen, stay);
+  for (let i = at - 1; i >= 0 && isInTheWay(chosen[i] as Chosen, chosen[i] as Stay, stay);) i -= 1;
+  for (let i = at; i < chosen.length && isInTheWay(chosen[i] as Chosen, stay, chosen[i] as Stay);) {
+    i += 1;
   }
   return { stay, by, cost: by.reduce((sum, { value }) => sum + value, 0) };
 }

@@ -1,6 +1,7 @@
 import { above, atLeast, finite, nonEmpty, within } from '../check';
-import { gapAfter, planRoute, type Visit } from './day-solver';
 import { missedReason, type MissedReason } from './day-missed';
+import { planRoute } from './day-solver';
+import { gapAfter, type Visit } from './day-visits';
 import type { Point2 } from '../site/vector';
 
 /** What goes on for a while and may be dropped into: a long jump, a warm-up. */
@@ -58,6 +59,12 @@ export interface Quota {
   readonly beyondShare: number;
 }
 
+/** Someone owed a picture: any of these events keeps the promise. Comes before any sum of values. */
+export interface Debt {
+  readonly id: string;
+  readonly events: readonly string[];
+}
+
 export interface Stop {
   readonly eventId: string;
   readonly positionId: string;
@@ -78,10 +85,17 @@ export interface Route {
   readonly stops: readonly Stop[];
   readonly value: number;
   readonly missed: readonly { readonly eventId: string; readonly reason: MissedReason }[];
-  /** So many windows are open at once that each was planned for no more visits than this. */
-  readonly mostVisits?: number;
   /** Promised events that can't be had with the others promised. */
   readonly mustHavesMissed: readonly string[];
+  /** Debts that no stop meets. */
+  readonly debtsMissed: readonly string[];
+  /**
+   * By how much a better day could be, at the most, where so much could be had in so many ways that not all were tried:
+   * so many promises more, and beside those so much more value. Absent where there is none better.
+   */
+  readonly atMostMore?: { readonly promises: number; readonly value: number };
+  /** What the planner learned of this day: it plans nearly the same day faster with it. */
+  readonly prices: Readonly<Record<string, number>>;
 }
 
 function checkDay(
@@ -129,17 +143,27 @@ function checkDay(
   });
 }
 
+function checkDebts(debts: readonly Debt[], events: readonly DayEvent[]): void {
+  const known = new Set(events.map(({ id }) => id));
+  for (const debt of debts) {
+    const stranger = debt.events.find((id) => !known.has(id));
+    if (stranger !== undefined) {
+      throw new RangeError(`debt ${debt.id} event ${stranger}: must be one of the events`);
+    }
+  }
+}
+
 /**
  * The route of most value through a day: which events from which positions, walking between them
- * and in place by the second call; windows visited on whole minutes, up to so often. Exact among such routes, by dynamic programming over
- * events and positions (and over how far each quota is filled, and how often each open window was visited). Promised
- * events come first: no sum of others outweighs one.
+ * and in place by the second call; windows visited on whole minutes, up to so often. Dynamic programming over
+ * events and positions (and over how far each quota is filled, how often each open window was visited, and which debts
+ * are met). Promises come before any sum of values: most of debts and promised events together, then most value.
+ * Exact among such routes unless `atMostMore` says how much better one might be.
  * @param walkSpeedMs metres a second, straight between positions
+ * @param debts who is owed; one that nothing meets is named in `debtsMissed`
+ * @param before a route of nearly the same day, as before a pin or a late start: planned faster, and no worse
  * @returns stops in order, the value, and what is missed with the reason
- * Where more than 4096 ways to visit the windows open at once would have to be kept in mind, each is visited less often,
- * and `mostVisits` says so.
- * @throws RangeError for events, positions or quotas that make no sense, quotas with more than 4096 ways to be filled, or
- *   more than twelve windows open at once
+ * @throws RangeError for events, positions, quotas or debts that make no sense
  */
 export function planDay(
   events: readonly DayEvent[],
@@ -147,11 +171,15 @@ export function planDay(
   walkSpeedMs: number,
   leadTimes: LeadTimes,
   quotas: readonly Quota[] = [],
+  debts: readonly Debt[] = [],
+  before?: Pick<Route, 'stops' | 'prices'>,
 ): Route {
   above('walkSpeedMs', walkSpeedMs, 0);
   atLeast('leadTimes.secondCallMs', leadTimes.secondCallMs, 0);
   checkDay(events, positions, quotas);
+  checkDebts(debts, events);
   const leadOf = (id: string) => leadTimes.byEvent?.[id] ?? leadTimes.secondCallMs;
+  const placeOf = new Map(positions.map(({ id }, place) => [id, place]));
   const visits: readonly Visit[] = events
     .filter(({ forbidden }) => !forbidden)
     .map((event) => ({
@@ -161,7 +189,7 @@ export function planDay(
       places: event.from
         .filter(({ positionId }) => !event.pinnedTo || positionId === event.pinnedTo)
         .map(({ positionId, quality }) => ({
-          place: positions.findIndex(({ id }) => id === positionId),
+          place: placeOf.get(positionId) as number,
           quality,
         })),
     }));
@@ -170,7 +198,19 @@ export function planDay(
       positions.map((b) => (Math.hypot(a.x - b.x, a.y - b.y) / walkSpeedMs) * 1000),
     ),
   );
-  const { chosen, mostVisits } = planRoute(visits, walkMs, quotas);
+  const { chosen, atMostMore, prices } = planRoute(
+    visits,
+    walkMs,
+    quotas,
+    debts,
+    before && {
+      prices: before.prices,
+      stays: before.stops.flatMap(({ eventId, positionId, fromMs }) => {
+        const place = placeOf.get(positionId);
+        return place === undefined ? [] : [{ eventId, place, fromMs }];
+      }),
+    },
+  );
   const stops = chosen.map((stay, i): Stop => {
     const { visit, place, value, fromMs, untilMs } = stay;
     const before = chosen[i - 1];
@@ -197,10 +237,14 @@ export function planDay(
   return {
     stops,
     value: stops.reduce((sum, stop) => sum + stop.value, 0),
-    ...(mostVisits !== undefined && { mostVisits }),
     missed,
     mustHavesMissed: events
       .filter(({ id, mustHave }) => mustHave && !taken.has(id))
       .map(({ id }) => id),
+    debtsMissed: debts
+      .filter((debt) => !debt.events.some((id) => taken.has(id)))
+      .map(({ id }) => id),
+    ...(atMostMore && { atMostMore }),
+    prices,
   };
 }

@@ -11,6 +11,7 @@ export {
   planDay,
   type DayEvent,
   type DayPosition,
+  type Debt,
   type LeadTimes,
   type Quota,
   type Route,
