@@ -132,12 +132,16 @@ test('what is missed has its reason', () => {
   const { stops, missed } = planDay(events, POSITIONS, WALK_MS, LEAD);
   expect(stops.map(({ eventId }) => eventId)).toEqual(['a']);
   expect(Object.fromEntries(missed.map(({ eventId, reason }) => [eventId, reason]))).toEqual({
-    overlaps: { kind: 'overlap', withEvents: ['a'] },
+    overlaps: {
+      ...{ kind: 'overlap', withEvents: ['a'] },
+      then: { positionId: 'bank', fromMs: 15 * MINUTE, untilMs: 25 * MINUTE },
+    },
     'too-far': {
       kind: 'walk',
       otherEvent: 'a',
       needMs: expect.closeTo(10 * MINUTE, 3),
       haveMs: 4 * MINUTE,
+      then: { positionId: 'bridge', fromMs: 29 * MINUTE, untilMs: 34 * MINUTE },
     },
     'ruled-out': { kind: 'forbidden' },
     nowhere: { kind: 'noPosition' },

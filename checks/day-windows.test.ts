@@ -263,7 +263,15 @@ test('what a miss is said to lack is all it lacks', () => {
             expect(out.length).toBeGreaterThan(0);
             out.forEach((id) => expect(had).toContain(id));
             const owed = new Set([...had.filter((id) => !out.includes(id)), eventId]);
-            expect(plan(granted(events, { owed, out }), positions).mustHavesMissed).toEqual([]);
+            // From where it is said, too.
+            const { then } = reason;
+            const there = granted(events, { owed, out }).map((entry) =>
+              entry.id === eventId ? { ...entry, pinnedTo: then.positionId } : entry,
+            );
+            expect(plan(there, positions).mustHavesMissed).toEqual([]);
+            expect(then.untilMs - then.fromMs).toBe(
+              event.window?.visitMs ?? event.endMs - event.startMs,
+            );
             if (reason.kind === 'walk') expect(reason.needMs).toBeGreaterThan(reason.haveMs);
             break;
           }
@@ -316,7 +324,11 @@ test('a miss names what is cheapest to give up, and all of it', () => {
     [dear, cheap, longJump({ endMs: 40 * MINUTE, value: 0.5, window: small })],
     AT,
   ).missed;
-  expect(first?.reason).toEqual({ kind: 'overlap', withEvents: ['cheap'] });
+  // A visit from 25 to 40 leaves the dear one alone.
+  expect(first?.reason).toEqual({
+    ...{ kind: 'overlap', withEvents: ['cheap'] },
+    then: { positionId: 'pit', fromMs: 25 * MINUTE, untilMs: 40 * MINUTE },
+  });
   // The far end is a quarter of an hour off, half-way seven and a half minutes: from neither is one there by the call at 21.
   const along = [0, 630, 1260].map((x, i) => ({
     id: ['near', 'middle', 'far'][i] as string,

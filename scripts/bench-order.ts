@@ -6,7 +6,8 @@
 import { TERN_WATER } from '@/demo/tern-water';
 import { dayRequestOf } from '../src/answers/day-request';
 import { merged } from '@/features/day/import';
-import { guessMeanings, readOrder, readTable, writeOrder } from '@/formats/order-csv';
+import { guessMeanings, readOrder, writeOrder } from '@/formats/order-csv';
+import { readTable } from '@/formats/table';
 import { readCalendar, writeCalendar } from '@/formats/order-ics';
 import { FIRST_EVENT, MOST_EVENTS } from '@/records/day';
 import { shootSchema, type Shoot } from '@/records/shoot';
@@ -46,7 +47,7 @@ function bringInTable(text: string): Shoot {
   const { events, problems } = readOrder(read.table, meanings, { days: DAYS });
   if (problems[0]) throw new Error(problems[0].reason);
   let made = 0;
-  return merged({ ...TERN_WATER, events: [] }, events, {}, () => `n${(made += 1)}`).shoot;
+  return merged({ ...TERN_WATER, events: [] }, events, {}, () => `n${(made += 1)}`);
 }
 
 /** Positions on a grid about the course, as many as a planner might put. */

@@ -1,3 +1,4 @@
+import { max } from 'd3-array';
 import {
   withConverter,
   type DayEvent,
@@ -11,6 +12,7 @@ import {
   type ScoredSite,
 } from '@/core';
 import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
+import { isMet, peopleOwed } from './people-owed';
 import type { Body } from '@/presets/bodies';
 import type { LensPreset } from '@/presets/lenses';
 import type { Shot } from '@/records/brief';
@@ -119,6 +121,8 @@ export function callTimes(
 type DayShoot = Pick<
   Shoot,
   | 'events'
+  | 'people'
+  | 'log'
   | 'day'
   | 'shots'
   | 'marks'
@@ -158,7 +162,7 @@ function kitsOf({ kit, choice }: DayShoot) {
 
 /** An event that is counted against its shot's number: what is owed or wanted counts in full, and so do windows. */
 const counts = (event: DayEventRecord): boolean =>
-  event.worth === 'could' && !event.leftOut && !event.window;
+  event.worth === 'could' && !event.leftOut && !event.cancelled && !event.window;
 
 /**
  * What is left of each shot's number beyond the events that are owed or wanted anyway; as far as the
@@ -167,7 +171,9 @@ const counts = (event: DayEventRecord): boolean =>
 function quotasOf({ shots, events }: DayShoot): readonly Quota[] {
   let fillings = 1;
   return shots.flatMap(({ id, quota }): Quota[] => {
-    const giving = events.filter((event) => event.shotId === id && !event.leftOut);
+    const giving = events.filter(
+      (event) => event.shotId === id && !event.leftOut && !event.cancelled,
+    );
     const spare = giving.filter(counts).length;
     const need = Math.max(0, quota - (giving.length - spare));
     if (spare <= need || fillings * (need + 1) > MOST_FILLINGS) return [];
@@ -176,8 +182,37 @@ function quotasOf({ shots, events }: DayShoot): readonly Quota[] {
   });
 }
 
-/** The request to the planner; nothing while there are no events. */
-export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
+/** When an event ends as things stand. */
+export const endOf = (event: DayEventRecord, shoot: Pick<Shoot, 'day' | 'place'>): number =>
+  callTimes(event, shoot).startMs + event.durationMin * MINUTE_MS;
+
+/** The last end of an event up to a moment; nothing where none has ended. */
+export const overBy = (
+  shoot: Pick<Shoot, 'events' | 'day' | 'place'>,
+  atMs: number,
+): number | undefined =>
+  max(shoot.events, (event) => {
+    const endMs = endOf(event, shoot);
+    return endMs <= atMs ? endMs : undefined;
+  });
+
+/**
+ * Those owed of whom not all is had yet, each with the events that may bring it.
+ * @param fromMs what was over by then brings nothing more
+ */
+const debtsOf = (shoot: DayShoot, fromMs: number): readonly Debt[] =>
+  peopleOwed(shoot)
+    .filter((owed) => !isMet(owed))
+    .map(({ key, events }) => ({
+      id: key,
+      events: events.filter((event) => endOf(event, shoot) > fromMs).map(({ id }) => id),
+    }));
+
+/**
+ * The request to the planner; nothing while there are no events.
+ * @param fromMs on the day itself, the last minute by which anything was over
+ */
+export function dayRequestOf(shoot: DayShoot, fromMs = -Infinity): DayRequest | undefined {
   const { events, positions, day } = shoot;
   if (events.length === 0) return undefined;
   const pictures: Record<string, DayPicture> = {};
@@ -210,7 +245,7 @@ export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
       }),
       ...(shot && counts(event) && { group: shot.id }),
       ...(event.pinnedTo && { pinnedTo: event.pinnedTo }),
-      ...(event.leftOut && { forbidden: true }),
+      ...((event.leftOut || event.cancelled) && { forbidden: true }),
     };
   });
   return {
@@ -228,6 +263,6 @@ export function dayRequestOf(shoot: DayShoot): DayRequest | undefined {
       ),
     },
     quotas: quotasOf(shoot),
-    debts: [],
+    debts: debtsOf(shoot, fromMs),
   };
 }

@@ -1,3 +1,4 @@
+import { personFinder } from '@/records/names';
 import type { Person } from '@/records/brief';
 import type { DayEventRecord } from '@/records/day';
 
@@ -17,18 +18,18 @@ export const entriesText = (entries: Entries): string =>
 
 /** People of the brief are found by their names. */
 export function entriesOf(text: string, people: readonly Person[]): Entries {
+  const find = personFinder(people);
   return text
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean)
     .slice(0, MOST_ENTRIES)
     .map((line) => {
-      const whole = people.find(({ name }) => name.toLowerCase() === line.toLowerCase());
+      const whole = find({ name: line });
       const parts = /^(.*?)(?:,| -)? lane (\d{1,2})$/i.exec(line);
       const laneNumber = parts ? Number(parts[2]) : undefined;
       const name = (whole ? whole.name : (parts?.[1] ?? line)).trim() || line;
-      const person =
-        whole ?? people.find((entry) => entry.name.toLowerCase() === name.toLowerCase());
+      const person = whole ?? find({ name });
       const lane = laneNumber !== undefined && laneNumber <= 40 ? laneNumber : person?.lane;
       return {
         ...(person && { personId: person.id }),

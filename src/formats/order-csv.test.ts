@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { TERN_WATER } from '@/demo/tern-water';
 import { FIRST_EVENT } from '@/records/day';
-import { guessMeanings, readOrder, readTable, writeOrder, type OrderTable } from './order-csv';
+import { guessMeanings, readOrder, writeOrder } from './order-csv';
+import { readTable, type Table } from './table';
 
 const DAYS = ['2027-06-19', '2027-06-19'] as const;
 
-function table(text: string): OrderTable {
+function table(text: string): Table {
   const read = readTable(text);
   if (!read.ok) throw new Error(read.reason);
   return read.table;
@@ -184,7 +185,7 @@ test('no text stops the reading', () => {
 
 test.each([
   ['Crew', 'Marsh & Holm AC', ['Marsh & Holm AC']],
-  ['Club', 'Bank and Weir', undefined],
+  ['Club', 'Bank and Weir', ['Bank and Weir']],
   ['Competitor', 'Ash/Lock; Holm and Co', ['Ash/Lock', 'Holm and Co']],
   ['Crews', 'Marsh & Holm / Weir', ['Marsh', 'Holm', 'Weir']],
   ['Pair', 'Reed and Sedge', undefined],
@@ -204,3 +205,48 @@ test.each(['＝1+1', '＋1', '－1', '＠SUM(A1)'])(
     expect(order(text).events[0]?.name).toBe(name);
   },
 );
+
+test('what only the first row of an event says holds for those under it, and heats follow on each other', () => {
+  const { events, problems, carried } = order(
+    [
+      'Fernley Invitational;;;;;;',
+      ';;;;;;',
+      'Division;Event;Start;Heat;Bib;Surname;First name;School;Lane',
+      'Girls;100 m;10:40;Heat 1 of 2;12;LOCK;Ash;Fernley;4',
+      ';;;;13;Tarn;Bea;Marlow;5',
+      ';;;H2;14;Holt;Cy;Fernley;4',
+      'Boys;100 m;11.00 am;1;15;Reed;Sam;Marlow;3',
+      'Boys;100 m;11.00 am;1;15;Reed;Sam;Marlow;3',
+    ].join('\r\n'),
+  );
+  expect(problems).toEqual([]);
+  expect(carried).toBe(1);
+  expect(
+    events.map(({ name, heat, startLocal, entries }) => [
+      name,
+      heat,
+      startLocal.slice(11),
+      entries.map((entry) => `${entry.lane} ${entry.number} ${entry.name}, ${entry.team}`),
+    ]),
+  ).toEqual([
+    ['Girls 100 m', '1', '10:40', ['4 12 Ash Lock, Fernley', '5 13 Bea Tarn, Marlow']],
+    ['Girls 100 m', '2', '10:45', ['4 14 Cy Holt, Fernley']],
+    ['Boys 100 m', '1', '11:00', ['3 15 Sam Reed, Marlow']],
+  ]);
+});
+
+test('a column of ends says how long it takes, and an end before its start is named', () => {
+  const { events, problems } = order(
+    'Event,Start,End\nLong jump,13:00,14:20\nHigh jump,13:00,12:00',
+  );
+  expect(events[0]?.durationMin).toBe(80);
+  expect(problems).toEqual([
+    { line: 3, reason: 'end “12:00” is no time after the start; write 15:45' },
+  ]);
+});
+
+test('a new event without a time of its own is named, and takes none of the one above', () => {
+  const { events, problems } = order('Event,Start,Heat\n100 m,10:00,1\n200 m,,1');
+  expect(events).toHaveLength(1);
+  expect(problems).toEqual([{ line: 3, reason: 'there is no starting time' }]);
+});

@@ -35,6 +35,15 @@ export const shotSchema = z.strictObject({
 });
 export type Shot = z.infer<typeof shotSchema>;
 
+/** Pictures owed of someone: so many keepers, of one promised shot or of any. */
+export const debtSchema = z.strictObject({
+  keepers: z.number().int().min(1).max(100),
+  shotId: id.optional(),
+});
+export type PersonDebt = z.infer<typeof debtSchema>;
+/** Most different debts to one person. */
+export const MOST_DEBTS = 8;
+
 const side = z.enum(['left', 'right', 'both']);
 
 export const personSchema = z.strictObject({
@@ -47,6 +56,12 @@ export const personSchema = z.strictObject({
   foot: side.optional(),
   hand: side.optional(),
   habits: text(300).optional(),
+  /** The school, club or client they belong to, and whose pictures they are. */
+  client: text(80).optional(),
+  /** What is owed of them; only to be found when absent. */
+  owed: z.array(debtSchema).min(1).max(MOST_DEBTS).optional(),
+  /** They do not start: nothing is owed of them any more. */
+  scratched: z.literal(true).optional(),
 });
 export type Person = z.infer<typeof personSchema>;
 

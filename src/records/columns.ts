@@ -18,9 +18,14 @@ export const COLUMN_MEANINGS = [
   'start',
   'date',
   'duration',
+  'end',
   'heat',
   'lane',
+  'number',
   'who',
+  'surname',
+  'given',
+  'team',
   'worth',
 ] as const;
 export type ColumnMeaning = (typeof COLUMN_MEANINGS)[number];

@@ -38,6 +38,9 @@ export const eventSchema = z.strictObject({
         personId: id.optional(),
         name: text(80),
         lane: z.number().int().min(0).max(40).optional(),
+        /** A bib or cap, and the school or club, as the order has them. */
+        number: text(12).optional(),
+        team: text(80).optional(),
       }),
     )
     .max(40),
@@ -57,6 +60,8 @@ export const eventSchema = z.strictObject({
   /** Shoot it from here and nowhere else. */
   pinnedTo: id.optional(),
   leftOut: z.boolean().optional(),
+  /** It does not take place. */
+  cancelled: z.literal(true).optional(),
 });
 export type DayEventRecord = z.infer<typeof eventSchema>;
 export type Worth = DayEventRecord['worth'];

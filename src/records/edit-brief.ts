@@ -1,5 +1,6 @@
 import type { OwnSubject, Person, Shot } from './brief';
 import { withValidEvents } from './edit-events';
+import { withPeopleLinked } from './names';
 import type { Shoot } from './shoot';
 
 /** Changes of what was promised, who is to be found, and the subjects of one's own. */
@@ -15,9 +16,22 @@ export type EntryList = keyof Entries;
 export function withEntry<L extends EntryList>(shoot: Shoot, list: L, entry: Entries[L]): Shoot {
   const entries: readonly { readonly id: string }[] = shoot[list];
   const known = entries.some(({ id }) => id === entry.id);
-  return {
+  const next = {
     ...shoot,
     [list]: known ? entries.map((old) => (old.id === entry.id ? entry : old)) : [...entries, entry],
+  };
+  // The order may have named them before.
+  return list === 'people' ? withPeopleLinked(next) : next;
+}
+
+/** Someone of whom a picture of that shot was owed: of any shot then. */
+function withoutShot({ owed, ...person }: Person, shotId: string): Person {
+  if (!owed) return person;
+  return {
+    ...person,
+    owed: owed.map(({ shotId: of, keepers }) =>
+      of === undefined || of === shotId ? { keepers } : { keepers, shotId: of },
+    ),
   };
 }
 
@@ -25,9 +39,13 @@ export function withEntry<L extends EntryList>(shoot: Shoot, list: L, entry: Ent
 export function withoutEntry(shoot: Shoot, list: EntryList, id: string): Shoot {
   const entries: readonly { readonly id: string }[] = shoot[list];
   const gone = withValidEvents({ ...shoot, [list]: entries.filter((entry) => entry.id !== id) });
-  if (list === 'shots' && shoot.choice.shotId === id) {
-    const { shotId: _gone, ...choice } = shoot.choice;
-    return { ...gone, choice };
+  if (list === 'shots') {
+    const { shotId, ...choice } = shoot.choice;
+    return {
+      ...gone,
+      people: gone.people.map((person) => withoutShot(person, id)),
+      choice: shotId === undefined || shotId === id ? choice : shoot.choice,
+    };
   }
   if (list === 'subjects') {
     const basedOn = shoot.subjects.find((subject) => subject.id === id)?.basedOn;

@@ -27,7 +27,13 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   /** What is worked on from here on, and from where. */
   z.strictObject({ ...about, kind: z.literal('stand') }),
   /** A frame judged to be worth keeping. */
-  z.strictObject({ ...about, kind: z.literal('keeper') }),
+  z.strictObject({
+    ...about,
+    kind: z.literal('keeper'),
+    /** The event it was taken at, and whom of the brief it shows. */
+    eventId: id.optional(),
+    personIds: z.array(id).min(1).max(40).optional(),
+  }),
   /** Something came: a bird to the perch, a deer to the edge. */
   z.strictObject({ ...about, kind: z.literal('sighting'), name: text(80) }),
   z.strictObject({

@@ -111,7 +111,8 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
     readings: [],
     watches: [],
     kit: { ...shoot.kit, packed: [] },
-    events: shoot.events.map(({ lateMin: _late, ...event }) => event),
+    people: shoot.people.map(({ scratched: _out, ...person }) => person),
+    events: shoot.events.map(({ lateMin: _late, cancelled: _off, ...event }) => event),
     air,
     log: { ...EMPTY_LOG, lessons: shoot.log.lessons },
   };

@@ -128,6 +128,9 @@ const from9To10: Migration = (older) => ({
 /** From version 11 on an event may be a window; those of before keep their times. */
 const from10To11: Migration = (older) => ({ ...older, version: 11 });
 
+/** From version 12 on people belong to somebody and are owed pictures, and keepers say whom they show. */
+const from11To12: Migration = (older) => ({ ...older, version: 12 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -140,4 +143,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from8To9,
   from9To10,
   from10To11,
+  from11To12,
 ];

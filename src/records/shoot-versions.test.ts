@@ -151,3 +151,13 @@ test('a file of version 9 is read: no picture under the plan, and the hide has i
     'hide-side',
   ]);
 });
+
+test('a file of version 11 is read as it is: nobody is owed, and keepers say nothing of whom they show', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v11.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(11);
+  expect(old.events.some(({ window }) => window)).toBe(true);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+});

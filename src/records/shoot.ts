@@ -152,7 +152,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 11;
+export const SHOOT_VERSION = 12;
 
 export const shootSchema = z
   .strictObject({
@@ -234,6 +234,8 @@ export const shootSchema = z
       shotId: id.optional(),
       /** The memory slot in use in the field; the shot's own settings when absent. */
       slot: z.enum(['action', 'still', 'pan']).optional(),
+      /** In the field, not where the plan has one: it is not followed. */
+      elsewhere: z.literal(true).optional(),
       /** How evenly the photographer pans: standard deviation of the relative rate error. */
       panSigma: z.number().min(0.01).max(0.5),
       /** Levers held by hand; the others answer. */
@@ -288,6 +290,10 @@ export const shootSchema = z
       pinnedTo: new Set(shoot.positions.map((entry) => entry.id)),
     };
     const KINDS = { markId: 'mark', shotId: 'shot', pinnedTo: 'position' } as const;
+    shoot.people.forEach(({ owed = [] }, i) => {
+      const lost = owed.findIndex(({ shotId: of }) => of !== undefined && !known.shotId.has(of));
+      if (lost >= 0) refuse(['people', i, 'owed', lost, 'shotId'], 'must be the id of a shot');
+    });
     const people = new Set(shoot.people.map((entry) => entry.id));
     shoot.events.forEach((event, i) => {
       for (const key of ['markId', 'shotId', 'pinnedTo'] as const) {

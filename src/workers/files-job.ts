@@ -1,5 +1,8 @@
 import { readBackup, type Backup } from '@/formats/backup-json';
-import { readOrder, readTable, type OrderRead, type TableRead } from '@/formats/order-csv';
+import { decoded } from '@/formats/decoded';
+import { readOrder, type OrderRead } from '@/formats/order-csv';
+import { readOrderTable } from '@/formats/heat-sheet';
+import { readTable, type TableRead } from '@/formats/table';
 import { readCalendar, type CalendarRead } from '@/formats/order-ics';
 import { readShootFile } from '@/formats/shoot-json';
 import type { SiteRead } from '@/formats/site';
@@ -16,8 +19,11 @@ export interface OrderAsked {
 
 /** Files of others, read where they hold up nothing. */
 export interface FilesService {
+  /** The text of a file, in whatever encoding it was saved. */
+  text: (bytes: Uint8Array) => string;
   calendar: (text: string, options: Parameters<typeof readCalendar>[1]) => CalendarRead;
   table: (text: string) => TableRead;
+  orderTable: (text: string) => TableRead;
   order: (text: string, asked: OrderAsked) => OrderRead | undefined;
   site: (text: string, asked: SiteAsked) => SiteRead;
   shoot: (text: string) => Parsed<Shoot>;
@@ -26,10 +32,12 @@ export interface FilesService {
 }
 
 export const filesService: FilesService = {
+  text: decoded,
   calendar: readCalendar,
   table: readTable,
+  orderTable: readOrderTable,
   order: (text, { meanings, options }) => {
-    const read = readTable(text);
+    const read = readOrderTable(text);
     return read.ok ? readOrder(read.table, meanings, options) : undefined;
   },
   site: readSite,

@@ -14,14 +14,22 @@ export type MissedReason =
   /** Worth nothing: no value, no quality, or its quota filled by others. */
   | { readonly kind: 'worthNothing' }
   /** Runs while others are shot or waited for: these would have to be given up. */
-  | { readonly kind: 'overlap'; readonly withEvents: readonly string[] }
+  | { readonly kind: 'overlap'; readonly withEvents: readonly string[]; readonly then: Then }
   /** Too little time to walk between it and one neighbour in the route. */
   | {
       readonly kind: 'walk';
       readonly otherEvent: string;
       readonly needMs: number;
       readonly haveMs: number;
+      readonly then: Then;
     };
+
+/** Where and when it would be shot were that granted. */
+export interface Then {
+  readonly positionId: string;
+  readonly fromMs: number;
+  readonly untilMs: number;
+}
 
 type Walks = readonly Float64Array[];
 
@@ -33,10 +41,25 @@ interface Blocked {
   readonly cost: number;
 }
 
+/** The day that an event is missing from. */
+export interface Missing {
+  readonly visits: readonly Visit[];
+  readonly chosen: readonly Chosen[];
+  readonly walkMs: Walks;
+  /** What is lost with a stay: its worth, and whatever it alone keeps of promises. */
+  readonly costOf: (given: Chosen) => number;
+  readonly nameOf: (place: number) => string;
+}
+
 const ORDER = bisector<Stay, Stay>((a, b) => a.fromMs - b.fromMs || a.untilMs - b.untilMs);
 
 /** What of the route would have to be given up for a stay, so that the rest can still be walked: its neighbours, as far as need be. */
-function blocked(stay: Stay, chosen: readonly Chosen[], walkMs: Walks): Blocked {
+function blocked(
+  stay: Stay,
+  chosen: readonly Chosen[],
+  walkMs: Walks,
+  costOf: Missing['costOf'],
+): Blocked {
   const by: InTheWay[] = [];
   const isInTheWay = (one: Chosen, before: Stay, after: Stay): boolean => {
     const needMs = (walkMs[before.place] as Float64Array)[after.place] as number;
@@ -49,7 +72,7 @@ function blocked(stay: Stay, chosen: readonly Chosen[], walkMs: Walks): Blocked 
   for (let i = at; i < chosen.length && isInTheWay(chosen[i] as Chosen, stay, chosen[i] as Stay);) {
     i += 1;
   }
-  return { stay, by, cost: by.reduce((sum, { value }) => sum + value, 0) };
+  return { stay, by, cost: by.reduce((sum, given) => sum + costOf(given), 0) };
 }
 
 /** Whether two stays lie apart in time, so that only the way between them, or a call, is in the way. */
@@ -57,39 +80,34 @@ const apart = (a: Stay, b: Stay): boolean => a.untilMs <= b.fromMs || b.untilMs 
 
 /**
  * The reason that is cheapest to mend: ruled out, nowhere to stand, what of the route would have to be given up for it,
- * or the one walk that it lacks the time for; when nothing stands in its way, what it would add is worth nothing.
+ * a walk that it lacks the time for among them; when nothing stands in its way, what it would add is worth nothing.
  */
 export function missedReason(
   event: DayEvent,
-  visits: readonly Visit[],
-  chosen: readonly Chosen[],
-  walkMs: Walks,
+  { visits, chosen, walkMs, costOf, nameOf }: Missing,
 ): MissedReason {
   if (event.forbidden) return { kind: 'forbidden' };
   const visit = visits.find((entry) => entry.event.id === event.id);
   if (!visit || visit.places.length === 0) return { kind: 'noPosition' };
   const beginnings = beginningsOf(event);
   if (beginnings.length === 0) return { kind: 'tooShort' };
-  const ways = beginnings
+  const lacks = ({ by }: Blocked): number =>
+    by.reduce((sum, { needMs, haveMs }) => sum + needMs - haveMs, 0);
+  const [cheapest] = beginnings
     .flatMap((fromMs) =>
       visit.places.map(({ place }) =>
-        blocked({ visit, place, fromMs, untilMs: untilOf(event, fromMs) }, chosen, walkMs),
+        blocked({ visit, place, fromMs, untilMs: untilOf(event, fromMs) }, chosen, walkMs, costOf),
       ),
     )
-    .sort((a, b) => a.by.length - b.by.length || a.cost - b.cost);
-  const least = ways[0] as Blocked;
-  if (least.by.length === 0) return { kind: 'worthNothing' };
-  // Of ways that give up one, that which lacks the least walking.
-  const [walk] = ways
-    .flatMap(({ stay, by: [only, ...more] }) =>
-      only && more.length === 0 && apart(stay, only) ? [only] : [],
-    )
-    .sort((a, b) => a.needMs - a.haveMs - (b.needMs - b.haveMs));
-  if (walk) {
-    const { visit: other, needMs, haveMs } = walk;
-    return { kind: 'walk', otherEvent: other.event.id, needMs, haveMs };
+    .sort((a, b) => a.cost - b.cost || a.by.length - b.by.length || lacks(a) - lacks(b));
+  const { stay, by } = cheapest as Blocked;
+  const [only, ...more] = by;
+  if (!only) return { kind: 'worthNothing' };
+  const then = { positionId: nameOf(stay.place), fromMs: stay.fromMs, untilMs: stay.untilMs };
+  if (more.length === 0 && apart(stay, only)) {
+    const { visit: other, needMs, haveMs } = only;
+    return { kind: 'walk', otherEvent: other.event.id, needMs, haveMs, then };
   }
-  const [cheapest] = [...ways].sort((a, b) => a.cost - b.cost || a.by.length - b.by.length);
-  const named = (cheapest ?? least).by.map(({ visit: other }) => other.event.id);
-  return { kind: 'overlap', withEvents: [...new Set(named)] };
+  const named = by.map(({ visit: other }) => other.event.id);
+  return { kind: 'overlap', withEvents: [...new Set(named)], then };
 }

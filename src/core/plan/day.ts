@@ -1,7 +1,8 @@
+import { rollup } from 'd3-array';
 import { above, atLeast, finite, nonEmpty, within } from '../check';
 import { missedReason, type MissedReason } from './day-missed';
 import { planRoute } from './day-solver';
-import { gapAfter, type Visit } from './day-visits';
+import { gapAfter, type Chosen, type Visit } from './day-visits';
 import type { Point2 } from '../site/vector';
 
 /** What goes on for a while and may be dropped into: a long jump, a warm-up. */
@@ -228,11 +229,27 @@ export function planDay(
     };
   });
   const taken = new Set(stops.map(({ eventId }) => eventId));
+  const most = 1 + stops.reduce((sum, stop) => sum + stop.value, 0);
+  const promises = events.filter(({ mustHave }) => mustHave).map(({ id }) => [id]);
+  /** By event of which there is one stay: how many promises nothing else keeps. */
+  const alone = rollup(
+    [...promises, ...debts.map((debt) => debt.events)].flatMap((ids) => {
+      const [only, ...more] = stops.filter(({ eventId }) => ids.includes(eventId));
+      return only && more.length === 0 ? [only.eventId] : [];
+    }),
+    (same) => same.length,
+    (id) => id,
+  );
+  const costOf = ({ visit, value }: Chosen): number =>
+    value + (alone.get(visit.event.id) ?? 0) * most;
   const missed = events
     .filter(({ id }) => !taken.has(id))
     .map((event) => ({
       eventId: event.id,
-      reason: missedReason(event, visits, chosen, walkMs),
+      reason: missedReason(event, {
+        ...{ visits, chosen, walkMs, costOf },
+        nameOf: (place) => (positions[place] as DayPosition).id,
+      }),
     }));
   return {
     stops,

@@ -17,7 +17,7 @@ export {
   type Route,
   type Stop,
 } from './day';
-export type { MissedReason } from './day-missed';
+export type { MissedReason, Then } from './day-missed';
 export type { FaceWanted, LightWanted } from './desirability';
 export {
   scorePosition,

@@ -7,13 +7,15 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import {
-  cappedInWords,
   dayInWords,
   eventTitle,
   lateInWords,
   lostAhead,
   nextInWords,
 } from '@/features/shoot/day-lines';
+import { isMet, peopleOwed } from '@/answers/people-owed';
+import { isServed } from '@/features/shoot/people-owed';
+import { PeopleOwed } from '@/features/shoot/PeopleOwed';
 import { arrivalOf } from '@/answers/nature';
 import { ARRIVE_BEFORE } from '@/features/shoot/visit-words';
 import { useDay } from '@/features/shoot/use-day';
@@ -30,7 +32,8 @@ const MOST_DUE = 2;
 /** What is next, from where, and how the meet runs against its programme. */
 export function DayAnswer() {
   const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
-  const { lines, planning, trouble, mostVisits } = useDay();
+  const { lines, planning, trouble, more } = useDay();
+  const owed = peopleOwed(shoot);
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
     return (
@@ -49,6 +52,10 @@ export function DayAnswer() {
     );
   }
   const next = nextInWords(lines, atMs, shoot, clock);
+  const met = {
+    owed: owed.length,
+    met: owed.filter((one) => isMet(one) || isServed(one, lines)).length,
+  };
   return (
     <View role="region" aria-label="Day" className="gap-1">
       {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
@@ -59,8 +66,9 @@ export function DayAnswer() {
         <Text key={line}>{line}</Text>
       ))}
       <Text kind="small" ink="quiet" aria-live="polite">
-        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines)}${cappedInWords(mostVisits)}`}`}
+        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, met)}${more}`}`}
       </Text>
+      <PeopleOwed />
       <AboutToBeLost />
     </View>
   );

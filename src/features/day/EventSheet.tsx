@@ -14,7 +14,7 @@ import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import type { DayReply } from '@/workers/day-job';
 import { qualityKey } from '@/workers/day-job';
-import { windowNamed } from '@/presets/event-windows';
+import { windowNamed } from '@/presets/event-strands';
 import { GoesOn } from './GoesOn';
 import { CallSteppers } from './CallSteppers';
 import { callTimes, lightTime, pictureKeyOf } from '@/answers/day-request';
@@ -28,6 +28,7 @@ const WORTHS = [
 const TAKEN = [
   { value: 'in', label: 'Take it if it fits' },
   { value: 'out', label: 'Leave it out' },
+  { value: 'off', label: 'It is off' },
 ] as const;
 const NONE = 'none';
 
@@ -185,9 +186,14 @@ export function EventSheet({
       />
       <Choice
         label="In the plan"
-        value={draft.leftOut ? 'out' : 'in'}
+        value={draft.cancelled ? 'off' : draft.leftOut ? 'out' : 'in'}
         options={TAKEN}
-        onChange={(taken) => (taken === 'out' ? set({ leftOut: true }) : without('leftOut'))}
+        onChange={(taken) => {
+          without('leftOut');
+          without('cancelled');
+          if (taken === 'out') set({ leftOut: true });
+          if (taken === 'off') set({ cancelled: true });
+        }}
       />
       {draft.window ? null : (
         <CallSteppers

@@ -1,13 +1,17 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
-import { LARGEST_TABLE_BYTES, writeOrder } from '@/formats/order-csv';
+import { writeOrder } from '@/formats/order-csv';
+import { LARGEST_TABLE_BYTES, type TableRead } from '@/formats/table';
 import { writeCalendar } from '@/formats/order-ics';
 import { fileStem } from '@/formats/shoot-json';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
+import { readFileApart } from '@/workers/files-client';
 import { Button } from '@/ui/Button';
 import { chooseFile, downloadText } from '@/ui/files';
+import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import type { DayLine } from '@/features/shoot/day-lines';
@@ -15,6 +19,47 @@ import { daysOf, noteFor } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
 import type { LightCell } from './light-column';
 import type { DayEventRecord } from '@/records/day';
+
+/** A heat sheet as text, out of a mail or a page. */
+function PasteSheet({
+  onRead,
+  onClose,
+}: {
+  readonly onRead: (file: OrderFile) => void;
+  readonly onClose: () => void;
+}) {
+  const [text, setText] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const read = async () => {
+    try {
+      const table = await readFileApart<TableRead>((service) => service.orderTable(text));
+      if (table.ok) onRead({ name: 'what was pasted', text, table });
+      else setTrouble(table.reason);
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Sheet title="Paste a heat sheet" open onClose={onClose}>
+      <Field
+        label="Heat sheet"
+        hint="Lines such as “Event 12 Girls 100 m”, “Heat 1”, “4 Lock, Ash 11 Fernley”"
+        value={text}
+        multiline
+        numberOfLines={8}
+        maxLength={LARGEST_TABLE_BYTES}
+        onChangeText={setText}
+        error={trouble || undefined}
+      />
+      <Button
+        label="Read it"
+        kind="primary"
+        disabled={text.trim() === ''}
+        onPress={() => void read()}
+      />
+    </Sheet>
+  );
+}
 
 /** The running order in and out, as a table or a calendar. */
 export function FilesSection({
@@ -31,19 +76,25 @@ export function FilesSection({
   const { shoot, clock } = useShown('shoot', 'clock');
   const say = useToast();
   const [file, setFile] = useState<OrderFile>();
+  const [pasting, setPasting] = useState(false);
   const reading = useReading();
   const open = async () => {
     const chosen = await chooseFile('.csv,.tsv,.txt,.ics,text/csv,text/calendar');
     if (!chosen) return;
     const { startLocal, endLocal, place } = shoot;
     const options = { days: daysOf({ startLocal, endLocal }), timeZone: place.timeZone };
-    const read = await reading.read(chosen, LARGEST_TABLE_BYTES, async (service, file) => {
-      const text = await file.text();
-      return isCalendar(chosen.name, text)
-        ? { text, calendar: await service.calendar(text, options) }
-        : { text, table: await service.table(text) };
-    });
-    if (read.ok) setFile({ name: chosen.name, ...read.value });
+    type Held = Pick<OrderFile, 'text' | 'calendar' | 'table'>;
+    const read = await reading.read(
+      chosen,
+      LARGEST_TABLE_BYTES,
+      async (service, file): Promise<Held> => {
+        const text = await service.text(new Uint8Array(await file.arrayBuffer()));
+        return isCalendar(chosen.name, text)
+          ? { text, calendar: await service.calendar(text, options) }
+          : { text, table: await service.orderTable(text) };
+      },
+    );
+    if (read.ok) setFile({ name: chosen.name, ...read.value } as OrderFile);
     else if (read.reason) say({ text: `“${chosen.name}” could not be read: ${read.reason}` });
   };
   const stem = fileStem(shoot.title);
@@ -68,6 +119,7 @@ export function FilesSection({
         In and out
       </Heading>
       <Button label="Bring in a running order" onPress={() => void open()} />
+      <Button label="Paste a heat sheet" onPress={() => setPasting(true)} />
       <ReadingNow reading={reading} />
       <Button
         label="Save as a table"
@@ -80,6 +132,15 @@ export function FilesSection({
         second call.
       </Text>
       {file ? <ImportSheet key={file.name} file={file} onClose={() => setFile(undefined)} /> : null}
+      {pasting ? (
+        <PasteSheet
+          onRead={(pasted) => {
+            setPasting(false);
+            setFile(pasted);
+          }}
+          onClose={() => setPasting(false)}
+        />
+      ) : null}
     </View>
   );
 }

@@ -1,5 +1,5 @@
 import type { DayEventRecord } from '@/records/day';
-import { FIRST_WINDOW } from '@/presets/event-windows';
+import { FIRST_WINDOW } from '@/presets/event-strands';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
 

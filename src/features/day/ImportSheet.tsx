@@ -1,8 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { eventTitle } from '@/features/shoot/day-lines';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { columnKey, guessMeanings, type TableRead } from '@/formats/order-csv';
+import { columnKey, guessMeanings } from '@/formats/order-csv';
+import type { TableRead } from '@/formats/table';
 import type { CalendarEvent, CalendarRead } from '@/formats/order-ics';
 import type { DateOrder } from '@/formats/written-time';
 import { COLUMN_MEANINGS, MOST_COLUMNS, type ColumnMeaning } from '@/records/columns';
@@ -17,7 +19,7 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { daysOf, goesOnInWords, merged, type Merged } from './import';
+import { changeInWords, compared, daysOf, givenByName, goesOnInWords, merged } from './import';
 
 /** A file that was read: as a calendar, or as a table whose columns are still to be named. */
 export type OrderFile = { readonly name: string; readonly text: string } & (
@@ -35,9 +37,14 @@ const MEANING_WORDS: Readonly<Record<ColumnMeaning, string>> = {
   start: 'When it starts',
   date: 'The date',
   duration: 'How long it takes',
+  end: 'When it ends',
   heat: 'The heat or round',
   lane: 'The lane',
+  number: 'Bib or cap number',
   who: 'Who is in it',
+  surname: 'Surname',
+  given: 'First name',
+  team: 'School or club',
   worth: 'What it is worth: must, should, could',
 };
 const MEANINGS = COLUMN_MEANINGS.map((value) => ({ value, label: MEANING_WORDS[value] }));
@@ -47,6 +54,7 @@ const DATE_ORDERS = [
 ] as const;
 const NONE = 'none';
 const MOST_SHOWN = 8;
+const LISTED = 4;
 
 /** What a file holds, before anything of it is taken: all of it, or nothing. */
 export function ImportSheet({
@@ -155,65 +163,111 @@ function TablePart({
         <Text role="alert">
           {`Change this: no column is read as ${lacking.map((meaning) => MEANING_WORDS[meaning].toLowerCase()).join(' nor as ')}.`}
         </Text>
-      ) : read.problems.length > 0 ? (
-        <View role="alert" className="gap-1">
-          <Text kind="strong">
-            {`${read.problems.length} ${read.problems.length === 1 ? 'row' : 'rows'} can’t be read, so nothing is brought in. Mend the file and choose it again.`}
-          </Text>
-          {read.problems.slice(0, MOST_SHOWN).map(({ line, reason }) => (
-            <Text key={line}>{`Row ${line}: ${reason}.`}</Text>
-          ))}
-          {read.problems.length > MOST_SHOWN ? (
-            <Text>{`And ${read.problems.length - MOST_SHOWN} more.`}</Text>
-          ) : null}
-        </View>
       ) : (
-        <Ready
-          events={read.events}
-          note={read.elsewhere > 0 ? `Left out: ${read.elsewhere} rows of other days.` : ''}
-          onTaken={remember}
-          onClose={onClose}
-        />
+        <>
+          <Unread problems={read.problems} rows={rows.length} />
+          <Ready
+            events={read.events}
+            unread={read.problems.length}
+            note={[
+              read.elsewhere > 0 ? `Left out: ${read.elsewhere} rows of other days.` : '',
+              read.carried > 0
+                ? `${read.carried} heats have no time of their own: each follows on the one before it.`
+                : '',
+            ]
+              .filter(Boolean)
+              .join(' ')}
+            onTaken={remember}
+            onClose={onClose}
+          />
+        </>
       )}
     </>
   );
 }
 
-/** What is about to be taken, and what it gives. */
+/** Rows that can't be read, each with what it needs; the rest can be brought in without them. */
+function Unread({
+  problems,
+  rows,
+}: {
+  readonly problems: readonly { readonly line: number; readonly reason: string }[];
+  readonly rows: number;
+}) {
+  if (problems.length === 0) return null;
+  return (
+    <View role="alert" className="gap-1">
+      <Text kind="strong">
+        {`${problems.length} of ${rows} ${rows === 1 ? 'row' : 'rows'} can’t be read. Mend the file and choose it again, or bring in the rest without ${problems.length === 1 ? 'it' : 'them'}.`}
+      </Text>
+      {problems.slice(0, MOST_SHOWN).map(({ line, reason }) => (
+        <Text key={line}>{`Row ${line}: ${reason}.`}</Text>
+      ))}
+      {problems.length > MOST_SHOWN ? (
+        <Text>{`And ${problems.length - MOST_SHOWN} more.`}</Text>
+      ) : null}
+    </View>
+  );
+}
+
+const BY_NAME = 'by name';
+const ABSENT = [
+  { value: 'keep', label: 'Keep them' },
+  { value: 'drop', label: 'Take them away' },
+] as const;
+
+/** What is about to be taken, what it changes, and what it gives. */
 function Ready({
   events,
   note,
+  unread = 0,
   onTaken,
   onClose,
 }: {
   readonly events: readonly CalendarEvent[];
   readonly note: string;
+  readonly unread?: number;
   readonly onTaken?: () => void;
   readonly onClose: () => void;
 }) {
   const { setup, shoot } = useShown('setup', 'shoot');
   const { update, undo } = useEdits();
   const say = useToast();
-  const [shotId, setShotId] = useState(setup.shots[0]?.id ?? NONE);
+  const merge = useMemo(() => compared(shoot, events), [shoot, events]);
+  const named = useMemo(
+    () => merge.fresh.filter(({ name }) => Object.keys(givenByName(name, setup)).length > 0),
+    [merge, setup],
+  );
+  const [chosen, setChosen] = useState<string>();
+  const [absent, setAbsent] = useState<'keep' | 'drop'>('keep');
+  const shotId = chosen ?? (named.length > 0 ? BY_NAME : (setup.shots[0]?.id ?? NONE));
   if (events.length === 0) {
+    if (unread > 0) return null;
     return <Refused reason={`it holds nothing for the days of this shoot. ${note}`.trim()} />;
   }
-  const given = shotId === NONE ? {} : { shotId };
-  const goesOn = goesOnInWords(events);
+  const changed = merge.there.flatMap((entry) => {
+    const what = changeInWords(entry);
+    return what ? [`${eventTitle(entry.event)}: ${what}`] : [];
+  });
+  const goesOn = goesOnInWords(merge.fresh);
+  const drop = absent === 'drop';
   const take = () => {
-    let done: Merged = { shoot, added: 0, changed: 0 };
-    update((current) => {
-      done = merged(current, events, given, newId);
-      return done.shoot;
-    });
-    const { added, changed } = done;
-    if (added + changed === 0) {
+    const given = shotId === BY_NAME ? 'byName' : shotId === NONE ? {} : { shotId };
+    const size = events.length + (drop ? 0 : merge.absent.length);
+    if (size > MOST_EVENTS) {
       say({ text: `A day holds at most ${MOST_EVENTS} events: nothing was brought in` });
       return;
     }
+    update((current) => merged(current, events, given, newId, drop));
     onTaken?.();
     say({
-      text: `${added} added${changed > 0 ? `, ${changed} brought up to date` : ''}`,
+      text: [
+        `${merge.fresh.length} added`,
+        changed.length > 0 ? `${changed.length} changed` : '',
+        drop && merge.absent.length > 0 ? `${merge.absent.length} taken away` : '',
+      ]
+        .filter(Boolean)
+        .join(', '),
       action: { label: 'Undo', onPress: undo },
     });
     onClose();
@@ -221,22 +275,61 @@ function Ready({
   const count = `${events.length} ${events.length === 1 ? 'event' : 'events'}`;
   return (
     <>
-      <Text kind="strong">{`${count}, from ${events[0]?.startLocal.slice(11) ?? ''}: ${events
-        .slice(0, 3)
-        .map(({ name }) => name)
-        .join('; ')}${events.length > 3 ? ' …' : ''}`}</Text>
+      <Text kind="strong">{`${count}, from ${events[0]?.startLocal.slice(11) ?? ''}: ${merge.fresh.length} new, ${changed.length} changed, ${merge.there.length - changed.length} as they are.`}</Text>
+      <Listed
+        name="New"
+        entries={merge.fresh.map((event) => `${event.startLocal.slice(11)} ${eventTitle(event)}`)}
+      />
+      <Listed name="Changed" entries={changed} />
+      {merge.absent.length > 0 ? (
+        <>
+          <Listed name="Not in this file" entries={merge.absent.map(eventTitle)} />
+          <Choice
+            label="What is not in this file"
+            value={absent}
+            options={ABSENT}
+            onChange={setAbsent}
+          />
+        </>
+      ) : null}
       {note ? <Text>{note}</Text> : null}
       {goesOn ? <Text>{goesOn}</Text> : null}
-      <Picker
-        label="New ones give the shot"
-        value={shotId}
-        options={[
-          ...setup.shots.map(({ id, name }) => ({ value: id, label: name })),
-          { value: NONE, label: 'None that was promised' },
-        ]}
-        onChange={setShotId}
+      {merge.fresh.length > 0 ? (
+        <Picker
+          label="New ones give the shot"
+          value={shotId}
+          options={[
+            ...(named.length > 0
+              ? [
+                  {
+                    value: BY_NAME,
+                    label: `By their names: ${named.length} of ${merge.fresh.length} are known`,
+                  },
+                ]
+              : []),
+            ...setup.shots.map(({ id, name }) => ({ value: id, label: name })),
+            { value: NONE, label: 'None that was promised' },
+          ]}
+          onChange={setChosen}
+        />
+      ) : null}
+      <Button
+        label={`Bring in ${count}${unread > 0 ? `, without ${unread} ${unread === 1 ? 'row' : 'rows'}` : ''}`}
+        kind="primary"
+        onPress={take}
       />
-      <Button label={`Bring in ${count}`} kind="primary" onPress={take} />
     </>
+  );
+}
+
+/** The first few of a list, and how many more there are. */
+function Listed({ name, entries }: { readonly name: string; readonly entries: readonly string[] }) {
+  if (entries.length === 0) return null;
+  const more = entries.length - LISTED;
+  return (
+    <Text kind="small">
+      <Text kind="label">{`${name}: `}</Text>
+      {`${entries.slice(0, LISTED).join('; ')}${more > 0 ? `; and ${more} more` : ''}.`}
+    </Text>
   );
 }

@@ -24,6 +24,7 @@ export const STATUS_WORDS = {
   shoot: 'Shoot',
   missed: 'Missed',
   leftOut: 'Left out',
+  cancelled: 'Off',
   unknown: '',
 } as const;
 

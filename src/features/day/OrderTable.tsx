@@ -7,7 +7,7 @@ import { useSorted, type SortColumn } from '@/ui/use-sorted';
 import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
 import { cellInWords, STATUS_WORDS, type OrderProps, type OrderRow } from './OrderList';
 
-const ORDER = { shoot: 0, missed: 1, leftOut: 2, unknown: 3 } as const;
+const ORDER = { shoot: 0, missed: 1, leftOut: 2, cancelled: 3, unknown: 4 } as const;
 
 const COLUMNS: readonly SortColumn<OrderRow>[] = [
   { id: 'start', head: 'Start', by: ({ line }) => line.startMs },

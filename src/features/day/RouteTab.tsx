@@ -11,7 +11,9 @@ export function RouteTab() {
   const { shoot, clock } = useShown('shoot', 'clock');
   const { lines } = useDay();
   const legs = legsOf(lines, shoot.positions);
-  const missed = lines.filter(({ status }) => status === 'missed' || status === 'leftOut');
+  const missed = lines.filter(
+    ({ status }) => status === 'missed' || status === 'leftOut' || status === 'cancelled',
+  );
   const walked = legs.reduce((sum, { walkM }) => sum + walkM, 0);
   if (lines.length === 0) return <Text>There is no route without events.</Text>;
   return (

@@ -18,7 +18,7 @@ import {
 } from '@/features/shoot/day-lines';
 import { callTimes, dayRequestOf, pictureOf } from '@/answers/day-request';
 import { entriesOf, entriesText } from '@/answers/entries';
-import { daysOf, merged, noteFor } from './import';
+import { daysOf, merged, noteFor, changeInWords, compared, givenByName } from './import';
 import { clockIn, linesOf, planned } from './fixtures/planned-day';
 import { lightColumn } from './light-column';
 import { legsOf, routeDrawn } from '@/features/shoot/route-legs';
@@ -97,27 +97,29 @@ test('before the first plan nothing is claimed', () => {
   expect(dayLines(TERN_WATER, undefined).every(({ status }) => status === 'unknown')).toBe(true);
 });
 
+const THEN = { positionId: 'bank', fromMs: 0, untilMs: 60_000 };
+
 test.each([
   [{ kind: 'forbidden' }, true, 'You left it out.'],
   [{ kind: 'worthNothing' }, true, 'You already have enough of it.'],
-  [{ kind: 'overlap', withEvents: ['a'] }, true, 'It runs while Heat a is shot.'],
+  [{ kind: 'overlap', withEvents: ['a'], then: THEN }, true, 'It runs while Heat a is shot.'],
   [
-    { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },
+    { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000, then: THEN },
     true,
     'The walk from it to Heat b takes 7 minutes; there are 4.',
   ],
   [
-    { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000 },
+    { kind: 'walk', otherEvent: 'b', needMs: 6.2 * 60_000, haveMs: 4.9 * 60_000, then: THEN },
     false,
     'The walk from Heat b to it takes 7 minutes; there are 4.',
   ],
   [
-    { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000 },
+    { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000, then: THEN },
     true,
     'It ends after the second call for Heat b, which is shot elsewhere.',
   ],
   [
-    { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000 },
+    { kind: 'walk', otherEvent: 'b', needMs: 60_000, haveMs: -60_000, then: THEN },
     false,
     'Its second call comes while Heat b is shot elsewhere.',
   ],
@@ -273,22 +275,25 @@ const imported = (rest: Partial<CalendarEvent>): CalendarEvent => ({
 
 test('a file brings new events, finds people of the brief, and brings known events up to date', () => {
   let made = 0;
-  const { shoot, added, changed } = merged(
-    restShifted(TERN_WATER, '2027-06-19T10:00', 5),
-    [
-      imported({ entries: [{ name: 'pair in LANE 2' }, { name: 'Low Mill', lane: 5 }] }),
-      imported({ id: 'prizes', name: 'Whatever', startLocal: '2027-06-19T15:00', durationMin: 10 }),
-      imported({
-        name: 'junior single 500 m',
-        heat: '1',
-        startLocal: '2027-06-19T10:00',
-        durationMin: 9,
-      }),
-    ],
-    { shotId: 'panned' },
-    () => `new-${(made += 1)}`,
-  );
-  expect([added, changed]).toEqual([1, 2]);
+  const late = restShifted(TERN_WATER, '2027-06-19T10:00', 5);
+  const file = [
+    imported({ entries: [{ name: 'pair in LANE 2' }, { name: 'Low Mill', lane: 5 }] }),
+    imported({ id: 'prizes', name: 'Whatever', startLocal: '2027-06-19T15:00', durationMin: 10 }),
+    imported({
+      name: 'junior single 500 m',
+      heat: '1',
+      startLocal: '2027-06-19T10:00',
+      durationMin: 9,
+    }),
+  ];
+  const { fresh, there, absent } = compared(late, file);
+  expect([fresh.length, there.length]).toEqual([1, 2]);
+  expect(there.map(changeInWords)).toEqual([
+    '15:00 instead of 14:45, takes 10 min instead of 20',
+    'takes 9 min instead of 3',
+  ]);
+  expect(absent).toHaveLength(TERN_WATER.events.length - 2);
+  const shoot = merged(late, file, { shotId: 'panned' }, () => `new-${(made += 1)}`);
   expect(shootSchema.safeParse(shoot).success).toBe(true);
   expect(shoot.events.find(({ id }) => id === 'new-1')).toMatchObject({
     worth: 'must',
@@ -312,9 +317,50 @@ test('a file brings new events, finds people of the brief, and brings known even
 test('the same file twice adds nothing', () => {
   const file = [imported({}), imported({ name: 'Another', startLocal: '2027-06-19T09:50' })];
   const once = merged(TERN_WATER, file, {}, () => String(Math.random()).slice(2));
-  const twice = merged(once.shoot, file, {}, () => 'never');
-  expect([twice.added, twice.changed]).toEqual([0, 2]);
-  expect(twice.shoot.events).toEqual(once.shoot.events);
+  const twice = merged(once, file, {}, () => 'never');
+  expect(compared(once, file)).toMatchObject({ fresh: [], there: { length: 2 } });
+  expect(compared(once, file).there.map(changeInWords)).toEqual(['', '']);
+  expect(twice.events).toEqual(once.events);
+});
+
+test('an event that moved is the same where its name and heat are one event’s alone', () => {
+  const [first] = TERN_WATER.events as [DayEventRecord];
+  const shoot = { ...TERN_WATER, events: [first] };
+  const moved = imported({
+    name: first.name,
+    heat: `Heat ${first.heat}`,
+    startLocal: '2027-06-19T11:15',
+  });
+  const { there, fresh } = compared(shoot, [moved]);
+  expect(fresh).toEqual([]);
+  expect(there.map(changeInWords)[0]).toMatch(/^11:15 instead of 10:00/);
+  const next = merged(shoot, [moved], {}, () => 'never');
+  expect(next.events.map(({ id, startLocal }) => [id, startLocal])).toEqual([
+    [first.id, '2027-06-19T11:15'],
+  ]);
+  // Two of one name and heat: nobody knows which of them it is.
+  const twins = {
+    ...shoot,
+    events: [first, { ...first, id: 'twin', startLocal: '2027-06-19T12:00' }],
+  };
+  expect(compared(twins, [moved]).fresh).toHaveLength(1);
+});
+
+test('what the file does not have stays, or goes when that is said', () => {
+  const file = [imported({})];
+  expect(merged(TERN_WATER, file, {}, () => 'n').events).toHaveLength(TERN_WATER.events.length + 1);
+  expect(merged(TERN_WATER, file, {}, () => 'n', true).events.map(({ id }) => id)).toEqual(['n']);
+});
+
+test('a new event gives the shot at the mark that its name tells of, or the mark', () => {
+  const marks = ['finish', 'long-jump', 'exchange'].map((id) => ({ ...TERN_WATER.marks[0], id }));
+  const shots = [{ ...TERN_WATER.shots[0], id: 'sand', markId: 'long-jump' }];
+  const track = { marks, shots } as Pick<Shoot, 'marks' | 'shots'>;
+  expect(givenByName('Girls Long Jump', track)).toEqual({ shotId: 'sand' });
+  expect(givenByName('Boys 100 Meter Dash', track)).toEqual({ markId: 'finish' });
+  expect(givenByName('Mixed 4x400 m Relay', track)).toEqual({ markId: 'exchange' });
+  expect(givenByName('100 m hurdles', track)).toEqual({});
+  expect(givenByName('Prize giving', track)).toEqual({});
 });
 
 test('a calendar’s note says where, when to leave and what to set', async () => {

@@ -1,18 +1,24 @@
+import { group } from 'd3-array';
 import type { CalendarEvent, EventNote } from '@/formats/order-ics';
 import { sameEventKey } from '@/formats/order-csv';
 import type { DayEventRecord } from '@/records/day';
-import { windowNamed } from '@/presets/event-windows';
+import { heatName } from '@/formats/written-names';
+import { marksNamed, windowNamed } from '@/presets/event-strands';
 import { withEvents } from '@/records/edit-events';
+import { nameKey, personFinder } from '@/records/names';
 import type { Shoot } from '@/records/shoot';
 import { whoInWords, type DayLine } from '@/features/shoot/day-lines';
 import type { LightCell } from './light-column';
 
 /** Bringing a running order into a shoot, and what goes out with one. */
 
-export interface Merged {
-  readonly shoot: Shoot;
-  readonly added: number;
-  readonly changed: number;
+/** What a file would do to a running order, before any of it is done. */
+export interface Merge {
+  readonly fresh: readonly CalendarEvent[];
+  /** Events that are there, each with what the file has of it. */
+  readonly there: readonly { readonly event: DayEventRecord; readonly file: CalendarEvent }[];
+  /** Events of the order that the file does not have. */
+  readonly absent: readonly DayEventRecord[];
 }
 
 /** The date of the first and the last event that belong to a shoot. */
@@ -25,12 +31,9 @@ export const daysOf = ({
 ];
 
 /** Names of a running order found among the people of the brief. */
-function known(entries: DayEventRecord['entries'], { people }: Pick<Shoot, 'people'>) {
+function known(entries: DayEventRecord['entries'], find: ReturnType<typeof personFinder>) {
   return entries.map((entry) => {
-    const sought = entry.name.toLowerCase();
-    const person = people.find(
-      ({ name, number }) => name.toLowerCase() === sought || (number && number === entry.name),
-    );
+    const person = find(entry);
     return person ? { ...entry, personId: person.id, name: person.name } : entry;
   });
 }
@@ -54,50 +57,118 @@ export function goesOnInWords(
   return `Taken to go on, and dropped into: ${names.slice(0, 3).join('; ')}${more}. Change that in the event.`;
 }
 
+const namedKey = ({ name, heat = '' }: CalendarEvent | DayEventRecord): string =>
+  `${name.trim().toLowerCase()}|${heatName(heat).toLowerCase()}`;
+
+/** By a key, whatever alone has it. */
+const alone = <T>(entries: readonly T[], keyOf: (entry: T) => string): ReadonlyMap<string, T> =>
+  new Map(
+    [...group(entries, keyOf)].flatMap(([key, [only, ...more]]) =>
+      only && more.length === 0 ? [[key, only] as const] : [],
+    ),
+  );
+
+/**
+ * What of a file is there already: by its id, by name, heat and time, or moved, where name and heat are one event's alone.
+ */
+export function compared({ events }: Pick<Shoot, 'events'>, file: readonly CalendarEvent[]): Merge {
+  const byId = new Map(events.map((event) => [event.id, event]));
+  const byKey = new Map(events.map((event) => [sameEventKey(event), event]));
+  const byName = alone(events, namedKey);
+  const once = alone(file, namedKey);
+  const fresh: CalendarEvent[] = [];
+  const there: { event: DayEventRecord; file: CalendarEvent }[] = [];
+  for (const entry of file) {
+    const event =
+      (entry.id === undefined ? undefined : byId.get(entry.id)) ??
+      byKey.get(sameEventKey(entry)) ??
+      (once.has(namedKey(entry)) ? byName.get(namedKey(entry)) : undefined);
+    if (event) there.push({ event, file: entry });
+    else fresh.push(entry);
+  }
+  const found = new Set(there.map(({ event }) => event.id));
+  return { fresh, there, absent: events.filter(({ id }) => !found.has(id)) };
+}
+
+/** What a file changes of an event that is there; nothing where it says the same. */
+export function changeInWords({ event, file }: Merge['there'][number]): string {
+  const was = event.startLocal.slice(11);
+  const now = file.startLocal.slice(11);
+  const who = (entries: DayEventRecord['entries']) =>
+    entries
+      .map(({ name, lane }) => `${nameKey(name)} ${lane ?? ''}`)
+      .sort()
+      .join('|');
+  return [
+    was === now ? '' : `${now} instead of ${was}`,
+    event.durationMin === file.durationMin
+      ? ''
+      : `takes ${file.durationMin} min instead of ${event.durationMin}`,
+    file.entries.length === 0 || who(event.entries) === who(file.entries)
+      ? ''
+      : event.entries.length === file.entries.length
+        ? 'other names or lanes'
+        : `${file.entries.length} in it instead of ${event.entries.length}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** What an event gives by its name: the first promised shot at its mark, or else that mark. */
+export function givenByName(
+  name: string,
+  { shots, marks }: Pick<Shoot, 'shots' | 'marks'>,
+): Pick<DayEventRecord, 'shotId' | 'markId'> {
+  const markId = marksNamed(name).find((id) => marks.some((mark) => mark.id === id));
+  if (markId === undefined) return {};
+  const shot = shots.find((entry) => entry.markId === markId);
+  return shot ? { shotId: shot.id } : { markId };
+}
+
+/** What the new ones of a file give: all the same, or each by its name. */
+export type Given = Pick<DayEventRecord, 'shotId' | 'markId'> | 'byName';
+
 /**
  * The shoot with events of a file: one that is there already takes the file's times and people and
- * keeps what was said of it here; the others are new, with what they give for all. Nothing is done when
+ * keeps what was said of it here; the others are new, with what they give. Nothing is done when
  * they are more than a day holds.
  * @param newId makes an id
+ * @param drop takes away what the file does not have
  */
 export function merged(
   shoot: Shoot,
-  events: readonly CalendarEvent[],
-  given: Pick<DayEventRecord, 'shotId' | 'markId'>,
+  file: readonly CalendarEvent[],
+  given: Given,
   newId: () => string,
-): Merged {
-  const byId = new Map(shoot.events.map((event) => [event.id, event]));
-  const byKey = new Map(shoot.events.map((event) => [sameEventKey(event), event]));
-  let changed = 0;
-  const put = events.map((event): DayEventRecord => {
-    const { id, ...fresh } = event;
-    const there = (id === undefined ? undefined : byId.get(id)) ?? byKey.get(sameEventKey(fresh));
-    const entries = known(fresh.entries, shoot);
-    if (there) {
-      changed += 1;
-      const { lateMin: _late, ...kept } = there;
-      return {
-        ...kept,
-        startLocal: fresh.startLocal,
-        durationMin: fresh.durationMin,
-        ...(entries.length > 0 && { entries }),
-      };
-    }
-    const window = usualWindow(fresh);
-    const owed = entries.some(({ personId }) => personId);
+  drop = false,
+): Shoot {
+  const find = personFinder(shoot.people);
+  // Of whom pictures are owed is counted by itself; whoever is only to be found makes the event a promise.
+  const sought = new Set(shoot.people.flatMap(({ id, owed }) => (owed ? [] : [id])));
+  const { fresh, there, absent } = compared(shoot, file);
+  const kept = there.map(({ event, file: { startLocal, durationMin, entries } }) => {
+    const { lateMin: _late, ...rest } = event;
+    const linked = known(entries, find);
+    return { ...rest, startLocal, durationMin, ...(linked.length > 0 && { entries: linked }) };
+  });
+  const added = fresh.map(({ id: _none, ...event }): DayEventRecord => {
+    const window = usualWindow(event);
+    const entries = known(event.entries, find);
+    const owed = entries.some(({ personId }) => personId && sought.has(personId));
     return {
-      ...fresh,
+      ...event,
       entries,
-      worth: owed && fresh.worth === 'should' ? 'must' : fresh.worth,
+      worth: owed && event.worth === 'should' ? 'must' : event.worth,
       ...(window && { window }),
-      ...given,
+      ...(given === 'byName' ? givenByName(event.name, shoot) : given),
       id: newId(),
     };
   });
-  const next = withEvents(shoot, put);
-  return next === shoot
-    ? { shoot, added: 0, changed: 0 }
-    : { shoot: next, added: put.length - changed, changed };
+  const gone = new Set(drop ? absent.map(({ id }) => id) : []);
+  return withEvents({ ...shoot, events: shoot.events.filter(({ id }) => !gone.has(id)) }, [
+    ...kept,
+    ...added,
+  ]);
 }
 
 /** What a calendar says beside an event: where to stand, who, when to leave, what to set. */

@@ -1,10 +1,11 @@
 import { TERN_WATER } from '@/demo/tern-water';
-import { cappedInWords, nextInWords, stayLines } from '@/features/shoot/day-lines';
+import { dayLines, moreInWords, nextInWords, stayLines } from '@/features/shoot/day-lines';
 import { legsOf } from '@/features/shoot/route-legs';
 import type { CalendarEvent } from '@/formats/order-ics';
-import { windowNamed } from '@/presets/event-windows';
+import { windowNamed } from '@/presets/event-strands';
 import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
+import { msOf } from '@/records/times';
 import { clockIn, linesOf } from './fixtures/planned-day';
 import { goesOnInWords, merged, noteFor } from './import';
 
@@ -21,20 +22,41 @@ describe('an event that goes on', () => {
     const lines = await linesOf(shoot);
     const jump = lines.find(({ event }) => event.id === 'jump');
     expect(jump?.status).toBe('shoot');
-    expect(jump?.why).toMatch(/^1\d:\d\d to 1\d:\d\d, again 1\d:\d\d to 1\d:\d\d\. From Bank/);
+    expect(jump?.why).toMatch(/^1\d:\d\d to 1\d:\d\d(?:, again 1\d:\d\d to 1\d:\d\d)?\. From Bank/);
     const stays = stayLines(lines);
-    expect(stays.filter(({ event }) => event.id === 'jump')).toHaveLength(2);
+    const there = stays.filter(({ event }) => event.id === 'jump');
+    // Two visits of ten minutes, apart or one after the other.
+    expect(there.reduce((sum, { startMs, endMs }) => sum + endMs - startMs, 0)).toBe(20 * 60_000);
     stays.forEach((stay, i) => {
       const before = stays[i - 1];
-      expect(stay.endMs - stay.startMs).toBe(
-        (stay.event.window?.visitMin ?? stay.event.durationMin) * 60_000,
-      );
+      if (!stay.event.window) {
+        expect(stay.endMs - stay.startMs).toBe(stay.event.durationMin * 60_000);
+      }
       if (before) expect(stay.startMs).toBeGreaterThanOrEqual(before.endMs);
     });
     // What is promised besides is had as before.
     const owed = (list: typeof lines) =>
       list.filter(({ event, status }) => event.worth === 'must' && status === 'shoot').length;
     expect(owed(lines)).toBe(owed(await linesOf(TERN_WATER)) + 1);
+  });
+
+  test('visits apart are told one after the other', () => {
+    const visit = (local: string) => {
+      const fromMs = msOf(local, 'Europe/London');
+      return {
+        ...{ eventId: 'jump', positionId: 'bank', fromMs, untilMs: fromMs + 600_000 },
+        ...{ readyByMs: fromMs, walkM: 0, walkMs: 0, slackMs: 0, value: 1 },
+      };
+    };
+    const [line] = dayLines(
+      { ...TERN_WATER, events: [longJump] },
+      {
+        ...{ value: 2, missed: [], mustHavesMissed: [], debtsMissed: [], prices: {} },
+        stops: [visit('2027-06-19T12:45'), visit('2027-06-19T13:10')],
+      },
+    );
+    expect(line?.why).toMatch(/^12:45 to 12:55, again 13:10 to 13:20\. From Bank/);
+    expect(line && stayLines([line])).toHaveLength(2);
   });
 
   test('visits that follow each other at once are one stay', async () => {
@@ -62,12 +84,14 @@ describe('an event that goes on', () => {
     expect(legs.flatMap(({ events }) => events.map(({ id }) => id))).toContain('jump');
   });
 
-  test('that it is planned for fewer visits than asked is said', () => {
-    expect(cappedInWords(undefined)).toBe('');
-    expect([1, 2].map(cappedInWords)).toEqual([
-      ' So much goes on at once that each is dropped into once at the most.',
-      ' So much goes on at once that each is dropped into twice at the most.',
-    ]);
+  test('how much better a day might be is said where not all could be tried', () => {
+    expect(moreInWords({ value: 40 })).toBe('');
+    expect(moreInWords({ value: 40, atMostMore: { promises: 0, value: 1 } })).toMatch(
+      /might bring 3 % more, no more\.$/,
+    );
+    expect(moreInWords({ value: 40, atMostMore: { promises: 2, value: 1 } })).toMatch(
+      /might bring 2 more of what is owed, no more\.$/,
+    );
   });
 
   test('is guessed by its name when a table brings it, and lasts as such do', () => {
@@ -76,12 +100,7 @@ describe('an event that goes on', () => {
     });
     const bring = (...events: readonly CalendarEvent[]) => {
       let made = 0;
-      const { shoot: next } = merged(
-        { ...TERN_WATER, events: [] },
-        events,
-        {},
-        () => `n${(made += 1)}`,
-      );
+      const next = merged({ ...TERN_WATER, events: [] }, events, {}, () => `n${(made += 1)}`);
       return next.events.map(({ name, window }) => [name, window?.visits]);
     };
     expect(

@@ -7,10 +7,12 @@ import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useEdits, useLooked, useShown } from '@/features/shoot/open-shoot';
 import { TimeFoot } from '@/features/shoot/TimeFoot';
+import { PeopleOwed } from '@/features/shoot/PeopleOwed';
 import { DayProvider } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { engraved, troubleInWords } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
+import { Button } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
@@ -19,6 +21,7 @@ import { NowNext } from './NowNext';
 import { Looked, Taps } from './Taps';
 import { slotOf, useField, type Seen } from './use-field';
 import { FieldTimeContext, useFieldTime, useFollowedTime } from './use-field-time';
+import { usePlanFollowed, usePlannedStay } from './use-plan-followed';
 import { useWakeLock } from './use-wake-lock';
 
 const TITLE = 'Field: now, next and the dials';
@@ -44,6 +47,7 @@ export function FieldScreen() {
 function OpenField() {
   const { seen } = useShown('seen');
   const { following } = useFieldTime();
+  usePlanFollowed();
   const awake = useWakeLock();
   const shape = useShape();
   // A low screen shows less of each, and all of it.
@@ -53,6 +57,9 @@ function OpenField() {
   const figures = (
     <View className="gap-1">
       <NowNext awake={awake} />
+      <View className="px-3">
+        <PeopleOwed brief />
+      </View>
       {seen.ok ? (
         <Dials seen={seen} low={low} />
       ) : (
@@ -66,6 +73,7 @@ function OpenField() {
   );
   const thumb = (
     <View className="gap-2 px-3 py-2">
+      <ByPlan />
       <Switches />
       {seen.ok ? <Looked seen={seen} few={low} /> : null}
       <Taps />
@@ -164,6 +172,28 @@ const SLOTS: readonly { readonly value: SlotId; readonly label: string }[] = [
   { value: 'pan', label: 'Pan' },
 ];
 const NO_SHOT = 'none';
+
+/** Whether the plan is followed, and the press that ends that or begins it again. */
+function ByPlan() {
+  const { shoot } = useShown('shoot');
+  const { following } = useFieldTime();
+  const { setElsewhere } = useField();
+  const stay = usePlannedStay();
+  if (!following || !stay) return null;
+  const away = shoot.choice.elsewhere === true;
+  return (
+    <View className="flex-row items-center justify-between gap-2">
+      <Text kind="small" className="min-w-0 shrink">
+        {away ? 'Elsewhere: nothing follows the plan.' : 'By the plan.'}
+      </Text>
+      <Button
+        kind="quiet"
+        label={away ? 'Back to the plan' : 'I am elsewhere'}
+        onPress={() => setElsewhere(!away)}
+      />
+    </View>
+  );
+}
 
 /** Another shot, another place, another memory slot. */
 function Switches() {

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useDay } from '@/features/shoot/use-day';
-import { eventTitle } from '@/features/shoot/day-lines';
+import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
 import { useOffline } from '@/ui/use-offline';
 import { useCard } from '@/features/shoot/use-card';
 import { useShown } from '@/features/shoot/open-shoot';
@@ -8,7 +8,15 @@ import { dayOf } from '@/records/day-said';
 import { clockOf, localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
-import { countdown, nextCall, nextLight, runningLine, type Coming } from './now-next';
+import {
+  countdown,
+  nextCall,
+  nextLight,
+  runningLine,
+  thenInWords,
+  thenLines,
+  type Coming,
+} from './now-next';
 import { useFieldTime, useNowMs } from './use-field-time';
 import type { Awake } from './use-wake-lock';
 
@@ -38,6 +46,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
         : now < hours.endMs
           ? { what: 'End', atMs: hours.endMs }
           : undefined);
+  const then = thenLines(lines, now);
   const offline = useOffline();
   const lacks = [
     ...(live && awake === 'cannot'
@@ -57,7 +66,9 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
             : clockOf(now, shoot.place.timeZone)}
         </Heading>
         <Text className="min-w-0 flex-1" kind="strong" numberOfLines={4}>
-          {running ? `Now: ${eventTitle(running.event)}` : ''}
+          {running
+            ? [`Now: ${eventTitle(running.event)}`, ...whoInWords(running.event, shoot)].join(', ')
+            : ''}
         </Text>
         {live ? (
           <Button
@@ -78,6 +89,11 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
         </Text>
       ) : null}
       <ComingLine name="Next" coming={next} nowMs={now} clock={clock} />
+      {then.length > 0 ? (
+        <Text kind="small" numberOfLines={2}>
+          {`Then ${then.map((line) => thenInWords(line, shoot, clock)).join('; ')}.`}
+        </Text>
+      ) : null}
       <ComingLine name="Light" coming={light} nowMs={now} clock={clock} />
     </View>
   );

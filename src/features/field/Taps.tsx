@@ -3,7 +3,9 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { useDay } from '@/features/shoot/use-day';
 import { useShown } from '@/features/shoot/open-shoot';
+import { peopleIn, peopleOwed } from '@/answers/people-owed';
 import { chosenMark } from '@/answers/view';
+import { inALine } from '@/features/shoot/day-lines';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
@@ -80,6 +82,7 @@ export function Taps() {
   const kept = countOf(shoot, live, 'keeper');
   const came = countOf(shoot, live, 'sighting');
   const name = creatureOf(subjectOf(shoot, mark.subjectId).name);
+  const credit = useCredit();
   return (
     <View role="group" aria-label="Log" className="gap-2">
       <View className="flex-row gap-2">
@@ -89,8 +92,8 @@ export function Taps() {
           under={shot ? `${kept} of ${shot.quota}` : `${kept}`}
           onPress={() =>
             log(
-              { kind: 'keeper' },
-              `Keeper ${kept + 1}${shot ? ` of ${shot.quota}: ${shot.name}` : ''}`,
+              { kind: 'keeper', ...credit.planned },
+              `Keeper ${kept + 1}${shot ? ` of ${shot.quota}: ${shot.name}` : ''}${credit.names}`,
             )
           }
         />
@@ -123,17 +126,39 @@ export function Taps() {
   );
 }
 
+/** Whom a keeper shows as things are planned: everyone owed of the event that is on, unless one is elsewhere. */
+function useCredit() {
+  const { shoot, atMs } = useShown('shoot', 'atMs');
+  const { lines } = useDay();
+  const running = shoot.choice.elsewhere ? undefined : runningLine(lines, atMs)?.event;
+  const owed = peopleOwed(shoot);
+  const shown = running
+    ? peopleIn(running, shoot).filter(({ id }) => owed.some(({ person }) => person.id === id))
+    : [];
+  return {
+    planned: {
+      ...(running && { eventId: running.id }),
+      ...(shown.length > 0 && { personIds: shown.map(({ id }) => id) }),
+    },
+    names: shown.length > 0 ? `, ${inALine(shown.map(({ name }) => name))}` : '',
+    /** How it stands with someone, where anything is owed of them. */
+    owedOf: (id: string) => owed.filter(({ person }) => person.id === id),
+    event: running ? { eventId: running.id } : {},
+  };
+}
+
 /** Who or what it was, by one press: those of the event that runs first. */
 function Tags() {
   const { shoot, atMs } = useShown('shoot', 'atMs');
   const { lines } = useDay();
   const { log } = useField();
+  const { owedOf, event } = useCredit();
   const entered = new Set(
     runningLine(lines, atMs)?.event.entries.flatMap(({ personId }) => personId ?? []),
   );
-  const people = [...shoot.people].sort(
-    (a, b) => Number(entered.has(b.id)) - Number(entered.has(a.id)),
-  );
+  const people = shoot.people
+    .filter(({ scratched }) => !scratched)
+    .sort((a, b) => Number(entered.has(b.id)) - Number(entered.has(a.id)));
   const behaviours = behavioursOf(
     subjectOf(shoot, chosenMark(shoot).subjectId),
     shoot.ground.template,
@@ -146,13 +171,25 @@ function Tags() {
       role="group"
       aria-label="Tags"
     >
-      {people.map(({ id, name, number }) => (
-        <Tag
-          key={id}
-          label={number ? `${number} ${name}` : name}
-          onPress={() => log({ kind: 'athlete', name, personId: id }, `Logged: ${name}`)}
-        />
-      ))}
+      {people.map(({ id, name, number }) => {
+        const called = number ? `${number} ${name}` : name;
+        const owed = owedOf(id);
+        const had = owed.reduce((sum, { delivered }) => sum + delivered, 0);
+        const all = owed.reduce((sum, { keepers }) => sum + keepers, 0);
+        return owed.length > 0 ? (
+          <Tag
+            key={id}
+            label={`${called}, ${had} of ${all}`}
+            onPress={() => log({ kind: 'keeper', ...event, personIds: [id] }, `Keeper: ${name}`)}
+          />
+        ) : (
+          <Tag
+            key={id}
+            label={called}
+            onPress={() => log({ kind: 'athlete', name, personId: id }, `Logged: ${name}`)}
+          />
+        );
+      })}
       {behaviours.map((name) => (
         <Tag
           key={name}

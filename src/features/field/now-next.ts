@@ -1,6 +1,12 @@
 import type { LightSeries, SettingsCard } from '@/core';
 import { callTimes } from '@/answers/day-request';
-import { comingLines, eventTitle, stayLines, type DayLine } from '@/features/shoot/day-lines';
+import {
+  comingLines,
+  eventTitle,
+  stayLines,
+  whoInWords,
+  type DayLine,
+} from '@/features/shoot/day-lines';
 import { turningsOf } from '@/answers/light-plan';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
 import { turnInWords } from '@/features/shoot/card';
@@ -26,6 +32,21 @@ const firstAfter = (coming: readonly Coming[], atMs: number): Coming | undefined
 export function runningLine(lines: readonly DayLine[], atMs: number): DayLine | undefined {
   const on = ({ startMs, endMs }: DayLine) => startMs <= atMs && atMs < endMs;
   return stayLines(lines).find(on) ?? lines.find(on);
+}
+
+/** Stays after the one that is on or comes next: two more. */
+export const thenLines = (lines: readonly DayLine[], atMs: number): readonly DayLine[] =>
+  comingLines(lines, atMs).slice(1, 3);
+
+/** "15:12 Long jump from Pit side, Ash Lock (lane 4)". */
+export function thenInWords(
+  { event, startMs, stop }: DayLine,
+  shoot: Pick<Shoot, 'people' | 'positions'>,
+  clock: (ms: number) => string,
+): string {
+  const place = shoot.positions.find(({ id }) => id === stop?.positionId)?.name;
+  const what = `${clock(startMs)} ${eventTitle(event)}${place ? ` from ${place}` : ''}`;
+  return [what, ...whoInWords(event, shoot)].join(', ');
 }
 
 function callsOf({ event }: DayLine, shoot: Pick<Shoot, 'day' | 'place'>): readonly Coming[] {

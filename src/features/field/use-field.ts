@@ -1,5 +1,7 @@
 import { withShot } from '@/answers/choose-shot';
+import { pictureOf } from '@/answers/day-request';
 import { evSaid } from '@/answers/heard';
+import type { DayLine } from '@/features/shoot/day-lines';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
 import { lookedInWords } from '@/features/shoot/words';
@@ -32,6 +34,35 @@ type Told<K extends LogEntry['kind'] = LogEntry['kind']> = K extends unknown
       'id' | 'atLocal' | 'rehearsed' | 'markId' | 'positionId' | 'shotId'
     >
   : never;
+
+/** The plan is not followed: one is somewhere else, or at something else. */
+const elsewhere = (shoot: Shoot): Shoot => ({
+  ...shoot,
+  choice: { ...shoot.choice, elsewhere: true },
+});
+
+const planned = (shoot: Shoot): Shoot => {
+  const { elsewhere: _away, ...choice } = shoot.choice;
+  return { ...shoot, choice };
+};
+
+/** The shoot with what a stay of the plan is at in hand: its shot or mark, from its place. */
+export function asPlanned(shoot: Shoot, { event, stop }: DayLine): Shoot {
+  const { shot, markId } = pictureOf(shoot, event);
+  const next = withShot(shoot, shot);
+  return {
+    ...next,
+    choice: { ...next.choice, markId, positionId: stop?.positionId ?? next.choice.positionId },
+  };
+}
+
+/** Whether what a stay of the plan is at is in hand already. */
+export function isInHand({ choice, shots, marks }: Shoot, { event, stop }: DayLine): boolean {
+  const { shot, markId } = pictureOf({ choice, shots, marks }, event);
+  return (
+    choice.markId === markId && choice.shotId === shot?.id && choice.positionId === stop?.positionId
+  );
+}
 
 /** What stands in a memory slot at this view, or nothing when the shot's own settings count. */
 export function slotOf(seen: Seen, choice: Shoot['choice']): Slot | undefined {
@@ -95,13 +126,20 @@ export function useField() {
     log,
     takeShot: (id: string) =>
       stand((current) =>
-        withShot(
-          current,
-          current.shots.find((shot) => shot.id === id),
+        elsewhere(
+          withShot(
+            current,
+            current.shots.find((shot) => shot.id === id),
+          ),
         ),
       ),
     standAt: (positionId: string) =>
-      stand((current) => ({ ...current, choice: { ...current.choice, positionId } })),
+      stand((current) => elsewhere({ ...current, choice: { ...current.choice, positionId } })),
+    /** Where the plan has one now: mark, shot and place are its own. */
+    standAsPlanned: (line: DayLine) => stand((current) => asPlanned(current, line)),
+    /** Not where the plan has one, or back to it. */
+    setElsewhere: (away: boolean) =>
+      change((current) => (away ? elsewhere(current) : planned(current))),
     takeSlot: (slot: Shoot['choice']['slot']) =>
       change((current) => {
         const { slot: _before, ...choice } = current.choice;

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
+import { PeopleOwed } from '@/features/shoot/PeopleOwed';
 import { OwedSign } from '@/features/shoot/OwedSign';
 import { percent } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
@@ -25,6 +26,7 @@ export function LogAnswer() {
       <Heading level={3} kind="title">
         {head}
       </Heading>
+      <PeopleOwed />
       {delivered.length > 0 ? (
         <>
           <Text>

@@ -1,6 +1,6 @@
 import { isPictureTime } from '@/core';
 import { evSaid } from '@/answers/heard';
-import { eventTitle } from '@/features/shoot/day-lines';
+import { eventTitle, inALine } from '@/features/shoot/day-lines';
 import { engraved, lookedInWords, stops } from '@/features/shoot/words';
 import type { LogRow } from '@/formats/log-table';
 import type { LogEntry } from '@/records/log';
@@ -27,8 +27,10 @@ export function entryInWords(shoot: Shoot, entry: LogEntry): string {
   switch (entry.kind) {
     case 'stand':
       return `${shot}, from ${position}`;
-    case 'keeper':
-      return shot;
+    case 'keeper': {
+      const who = shoot.people.filter(({ id }) => entry.personIds?.includes(id));
+      return who.length > 0 ? `${shot}: ${inALine(who.map(({ name }) => name))}` : shot;
+    }
     case 'note':
       return entry.text;
     default:

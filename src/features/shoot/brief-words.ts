@@ -54,7 +54,14 @@ export function shotInWords({ priority, quota, technique, sharp }: Shot): string
 }
 
 /** "No. 9, lane 4, red cap, breathes left". */
-export function personInWords({ number, lane, cap, breathes, foot, hand }: Person): string {
+export function personInWords({
+  number,
+  lane,
+  cap,
+  breathes,
+  foot,
+  hand,
+}: Partial<Person>): string {
   return [
     number && `No. ${number}`,
     lane !== undefined && `lane ${lane}`,

@@ -24,12 +24,14 @@ export interface DayLine {
   /** When to leave the place before; the stop's own ready time when one need not walk. */
   readonly leaveMs?: number;
   /** In short: where from, or that it is missed. */
-  readonly status: 'shoot' | 'missed' | 'leftOut' | 'unknown';
+  readonly status: 'shoot' | 'missed' | 'leftOut' | 'cancelled' | 'unknown';
+  /** Why it is missed, where it is. */
+  readonly reason?: MissedReason;
   readonly why: string;
 }
 
 /** What an event is called: with its heat. */
-export const eventTitle = ({ name, heat }: DayEventRecord): string =>
+export const eventTitle = ({ name, heat }: Pick<DayEventRecord, 'name' | 'heat'>): string =>
   heat ? `${name}, ${/^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase()}` : name;
 
 /** Who is in it: those of the brief first, with what they are known by. */
@@ -37,10 +39,13 @@ export function whoInWords(
   { entries }: DayEventRecord,
   { people }: Pick<Shoot, 'people'>,
 ): readonly string[] {
-  const named = entries.filter(({ personId }) => personId);
-  return named.map(({ personId, name, lane }) => {
+  const out = new Set(people.flatMap(({ id, scratched }) => (scratched ? [id] : [])));
+  const named = entries.filter(({ personId }) => personId && !out.has(personId));
+  return named.map(({ personId, name, lane, number }) => {
     const person = people.find(({ id }) => id === personId);
-    const known = person ? personInWords({ ...person, ...(lane !== undefined && { lane }) }) : '';
+    const known = person
+      ? personInWords({ ...person, ...(lane !== undefined && { lane }), ...(number && { number }) })
+      : '';
     return known ? `${name} (${known})` : name;
   });
 }
@@ -52,7 +57,7 @@ const walkInWords = (ms: number): string => {
 
 const LISTS = new Intl.ListFormat('en-GB');
 /** "A, B and C". */
-const inALine = (names: readonly string[]): string => LISTS.format(names);
+export const inALine = (names: readonly string[]): string => LISTS.format(names);
 
 /**
  * Why an event is not in the route.
@@ -130,11 +135,13 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
           : `${visits}From ${nameOf(stop.positionId)}.`,
       };
     }
+    if (event.cancelled) return { ...line, status: 'cancelled', why: 'It does not take place.' };
     const reason = missed.get(event.id);
     if (!reason) return { ...line, status: 'unknown', why: '' };
     return {
       ...line,
       status: reason.kind === 'forbidden' ? 'leftOut' : 'missed',
+      reason,
       why: missedInWords(
         reason,
         (id) => titles.get(id) ?? id,
@@ -231,8 +238,11 @@ export function nextInWords(
   };
 }
 
-/** What the day brings, in a line: "Shoots 11 of 19, all 4 promised." */
-export function dayInWords(lines: readonly DayLine[]): string {
+/** What the day brings, in a line: "Shoots 11 of 19, all 4 promised, 11 of the 12 owed." */
+export function dayInWords(
+  lines: readonly DayLine[],
+  people?: { readonly owed: number; readonly met: number },
+): string {
   const shot = lines.filter(({ status }) => status === 'shoot');
   const owed = lines.filter(({ event }) => event.worth === 'must');
   const had = owed.filter(({ status }) => status === 'shoot').length;
@@ -242,14 +252,26 @@ export function dayInWords(lines: readonly DayLine[]): string {
       : had === owed.length
         ? `, ${had === 1 ? 'the one' : `all ${had}`} promised`
         : `, ${had} of the ${owed.length} promised`;
-  return `Shoots ${shot.length} of ${lines.length}${promised}.`;
+  const whom =
+    !people || people.owed === 0
+      ? ''
+      : people.met === people.owed
+        ? `, ${people.met === 1 ? 'the one owed' : `all ${people.met} owed`}`
+        : `, ${people.met} of the ${people.owed} owed`;
+  const on = lines.filter(({ status }) => status !== 'cancelled').length;
+  return `Shoots ${shot.length} of ${on}${promised}${whom}.`;
 }
 
-/** That windows were planned for fewer visits than asked. */
-export const cappedInWords = (mostVisits: number | undefined): string =>
-  mostVisits === undefined
-    ? ''
-    : ` So much goes on at once that each is dropped into ${mostVisits === 1 ? 'once' : 'twice'} at the most.`;
+/** How much better a day there might be, where there are too many ways to try them all. */
+export function moreInWords({ atMostMore, value }: Pick<Route, 'atMostMore' | 'value'>): string {
+  if (!atMostMore) return '';
+  const { promises, value: more } = atMostMore;
+  const best =
+    promises > 0
+      ? `${promises} more of what is owed`
+      : `${Math.max(1, Math.ceil((100 * more) / Math.max(more, value)))} % more`;
+  return ` There are too many ways to try them all: a better order might bring ${best}, no more.`;
+}
 
 /** How a meet runs against its programme, by the next event of it. */
 export function lateInWords(shoot: Pick<Shoot, 'events' | 'place'>, atMs: number): string {

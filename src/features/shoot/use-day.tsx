@@ -1,20 +1,20 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useShown } from '@/features/shoot/open-shoot';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { requestDay } from '@/workers/day-client';
 import type { DayReply } from '@/workers/day-job';
 import type { RibbonStay } from '@/figures/TimeRibbon';
-import { dayLines, type DayLine } from './day-lines';
-import { dayRequestOf, type DayRequest } from '@/answers/day-request';
+import { dayLines, moreInWords, type DayLine } from './day-lines';
+import { dayRequestOf, overBy, type DayRequest } from '@/answers/day-request';
 import { legsOf } from './route-legs';
 
 export interface Day {
   readonly lines: readonly DayLine[];
   readonly quality: DayReply['quality'] | undefined;
   readonly planning: boolean;
-  /** So much goes on at once that each window was planned for no more visits than this. */
-  readonly mostVisits: number | undefined;
+  /** How much better a day there might be, where not all ways could be tried. */
+  readonly more: string;
   readonly trouble: string | undefined;
 }
 
@@ -32,34 +32,65 @@ export function DayProvider({ children }: { readonly children: ReactNode }) {
   return <DayContext.Provider value={usePlannedDay()}>{children}</DayContext.Provider>;
 }
 
+const LOOKED_EVERY_MS = 10_000;
+
+/** On the day itself, the last minute by which anything was over: whatever it was to bring is had by then, or lost. */
+function useOverMs(): number | undefined {
+  const { shoot, hours } = useShown('shoot', 'hours');
+  const [overMs, setOverMs] = useState<number>();
+  useEffect(() => {
+    const look = () => {
+      const now = Date.now();
+      const live = now >= hours.fromMs && now <= hours.toMs;
+      setOverMs(live ? overBy(shoot, now) : undefined);
+    };
+    const first = setTimeout(look, 0);
+    const timer = setInterval(look, LOOKED_EVERY_MS);
+    return () => {
+      clearTimeout(first);
+      clearInterval(timer);
+    };
+  }, [shoot, hours]);
+  return overMs;
+}
+
 function usePlannedDay(): Day {
   const { shoot, setup } = useShown('shoot', 'setup');
-  const { events, day } = shoot;
+  const { events, day, people, log } = shoot;
+  const overMs = useOverMs();
   const { shots, marks, positions, kit, subjects, ground, features, place, light, choice } = setup;
   const { readings, air } = setup;
   const { markId, orientation, panSigma } = choice;
   const request = useMemo(
     () =>
-      dayRequestOf({
-        ...{
-          events,
-          day,
-          shots,
-          marks,
-          positions,
-          kit,
-          subjects,
-          ground,
-          features,
-          place,
-          light,
-          readings,
-          air,
+      dayRequestOf(
+        {
+          ...{
+            events,
+            people,
+            log,
+            day,
+            shots,
+            marks,
+            positions,
+            kit,
+            subjects,
+            ground,
+            features,
+            place,
+            light,
+            readings,
+            air,
+          },
+          choice: { markId, orientation, panSigma },
         },
-        choice: { markId, orientation, panSigma },
-      }),
+        overMs,
+      ),
     [
+      overMs,
       events,
+      people,
+      log,
       day,
       shots,
       marks,
@@ -97,7 +128,7 @@ function usePlannedDay(): Day {
   return useMemo(
     () => ({
       ...{ lines, quality: data?.quality, planning, trouble: error?.message },
-      mostVisits: data?.route.mostVisits,
+      more: data ? moreInWords(data.route) : '',
     }),
     [lines, data, planning, error],
   );

@@ -1,0 +1,27 @@
+import { useEffect } from 'react';
+import { comingLines, type DayLine } from '@/features/shoot/day-lines';
+import { useShown } from '@/features/shoot/open-shoot';
+import { useDay } from '@/features/shoot/use-day';
+import { isInHand, useField } from './use-field';
+import { useFieldTime } from './use-field-time';
+
+/** The stay of the plan that is on, or the next to come; nothing while the day is planned anew. */
+export function usePlannedStay(): DayLine | undefined {
+  const { atMs } = useShown('atMs');
+  const { lines, planning } = useDay();
+  return planning ? undefined : comingLines(lines, atMs)[0];
+}
+
+/** On the day, what the plan is at comes into the hand by itself, until one is elsewhere. */
+export function usePlanFollowed(): void {
+  const { shoot } = useShown('shoot');
+  const { following } = useFieldTime();
+  const { standAsPlanned } = useField();
+  const stay = usePlannedStay();
+  const wanted = following && !shoot.choice.elsewhere && stay && !isInHand(shoot, stay);
+  useEffect(() => {
+    if (wanted && stay) standAsPlanned(stay);
+    // By which stay it is, not by every new reading of it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [wanted, stay?.event.id, stay?.startMs]);
+}
