@@ -33,14 +33,14 @@ export const scoredKit = (
   return { sensor, iso, fastestShutterS, stabilisationStops, lens, orientation, support };
 };
 
-/** Where one may not stand on a ground: the field of play, and what is kept out of. */
+/** Where one may not stand on a ground: the field of play unless one is let in with a vest, and what is kept out of. */
 export function limitsOn({
   ground,
   features,
 }: Pick<Setup, 'ground' | 'features'>): readonly Limit[] {
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
   return [
-    ...(play ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
+    ...(play && !ground.vest ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
     ...limitsOf(features),
   ];
 }

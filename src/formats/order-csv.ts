@@ -34,7 +34,7 @@ const NAMES: readonly (readonly [RegExp, ColumnMeaning])[] = [
   [/(?:priority|worth)/, 'worth'],
   [/^(?:school|club|team|affiliation|verein|clubs?\/schools?)$/, 'team'],
   [/(?:athlete|crew|competitor|swimmer|runner|team|who|people|names?$)/, 'who'],
-  [/(?:event|race|title|what|division|gender|sex|class|age ?group|category)/, 'name'],
+  [/(?:event|race|title|what|^div\.?$|division|gender|sex|class|age ?group|category)/, 'name'],
 ];
 /** What an event is called may stand in several columns: "Girls", "100 m". */
 const MANY: ReadonlySet<ColumnMeaning> = new Set(['name']);

@@ -34,6 +34,22 @@ export function withEvents(shoot: Shoot, added: readonly DayEventRecord[]): Shoo
   return events.length > MOST_EVENTS ? shoot : { ...shoot, events: inOrder(events) };
 }
 
+/** What is set for many events at once; nothing takes away what was there. */
+export type ManySet = Partial<
+  Pick<DayEventRecord, 'worth' | 'shotId' | 'markId' | 'pinnedTo' | 'leftOut' | 'cancelled'>
+>;
+
+export const withMany = (shoot: Shoot, ids: ReadonlySet<string>, set: ManySet): Shoot => ({
+  ...shoot,
+  events: shoot.events.map((event) =>
+    ids.has(event.id)
+      ? (Object.fromEntries(
+          Object.entries({ ...event, ...set }).filter(([, value]) => value !== undefined),
+        ) as DayEventRecord)
+      : event,
+  ),
+});
+
 export const withoutEvent = (shoot: Shoot, id: string): Shoot => ({
   ...shoot,
   events: shoot.events.filter((event) => event.id !== id),

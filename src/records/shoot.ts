@@ -172,6 +172,8 @@ export const shootSchema = z
       bearingDeg: bearing,
       /** Switches of the template that are thrown: the left-handed batter, the other take-off leg. */
       thrown: z.array(id).max(10),
+      /** Who lets one into the field of play, with a vest on; nobody when absent. */
+      vest: text(120).optional(),
       surface: z.enum(['grass', 'snow', 'drySand', 'water', 'clayTrack', 'hallWood', 'ice']),
     }),
     /** A picture under the plan, to trace over. */

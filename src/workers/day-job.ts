@@ -1,4 +1,12 @@
-import { planDay, scorePosition, type Route, type ScoredPosition } from '@/core';
+import { least } from 'd3-array';
+import {
+  planDay,
+  scorePosition,
+  type PositionScore,
+  type Route,
+  type ScoredPosition,
+  type ScoreWhy,
+} from '@/core';
 import type { DayPicture, DayRequest } from '@/answers/day-request';
 import { runningJobs, type Reply } from './running-jobs';
 
@@ -6,6 +14,8 @@ export interface DayReply {
   readonly route: Route;
   /** How well a position serves a picture in a quarter of an hour, 0 to 1, by {@link qualityKey}. */
   readonly quality: Readonly<Record<string, number>>;
+  /** What is worst about a place that serves weakly. */
+  readonly weak: Readonly<Record<string, ScoreWhy>>;
 }
 
 export interface DayService {
@@ -22,6 +32,8 @@ export const qualityKey = (picture: string, lightMs: number, positionId: string)
 
 /** A place that serves less well than this is no place for it. No source. */
 const LEAST_QUALITY = 0.05;
+/** One that serves less well than this is weak: taken only where no other serves, and said to be. No source. */
+export const WEAK_QUALITY = 0.3;
 const SCORES_A_PIECE = 25;
 
 interface Wanted {
@@ -50,12 +62,17 @@ function wantedOf({ events, pictures, positions }: DayRequest): readonly Wanted[
 const qualityOf = (
   { picture: { mark, shot, orientation }, position, timeMs }: Wanted,
   { site, kits }: DayRequest,
-): number =>
-  Math.max(
-    ...kits.map(
-      (kit) => scorePosition(position, mark, shot, timeMs, site, { ...kit, orientation }).total,
-    ),
-  );
+): Pick<PositionScore, 'total' | 'parts'> =>
+  kits
+    .map((kit) => scorePosition(position, mark, shot, timeMs, site, { ...kit, orientation }))
+    .reduce((best, score) => (score.total > best.total ? score : best));
+
+/** What is worst about it, where it is weak. */
+function whyWeak({ total, parts }: Pick<PositionScore, 'total' | 'parts'>): ScoreWhy | undefined {
+  return total < LEAST_QUALITY || total >= WEAK_QUALITY
+    ? undefined
+    : least(parts, ({ desirability }) => desirability)?.why;
+}
 
 /**
  * Plans days. What was scored is remembered as long as ground, light and kit are the same, so that a
@@ -65,7 +82,7 @@ const qualityOf = (
 export function dayService(nextTurn: () => Promise<void>): DayService {
   const { run, cancel } = runningJobs(nextTurn);
   let ground = '';
-  let known = new Map<string, number>();
+  let known = new Map<string, { readonly total: number; readonly weak: ScoreWhy | undefined }>();
   let before: Route | undefined;
   return {
     cancel,
@@ -78,6 +95,7 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
           JSON.stringify([picture, position, timeMs]);
         const wanted = wantedOf(job);
         const quality: Record<string, number> = {};
+        const weak: Record<string, ScoreWhy> = {};
         let at = 0;
         let route: Route | undefined;
         return {
@@ -85,20 +103,30 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
             for (let fresh = 0; at < wanted.length && fresh < SCORES_A_PIECE; at += 1) {
               const next = wanted[at] as Wanted;
               const key = cacheKey(next);
-              const score = cached.get(key) ?? qualityOf(next, job);
+              const scored = () => {
+                const score = qualityOf(next, job);
+                return { total: score.total, weak: whyWeak(score) };
+              };
+              const score = cached.get(key) ?? scored();
               if (!cached.has(key)) fresh += 1;
               cached.set(key, score);
-              quality[next.key] = score;
+              quality[next.key] = score.total;
+              if (score.weak) weak[next.key] = score.weak;
             }
             if (at < wanted.length) return true;
             route = planDay(
-              job.events.map(({ picture, lightMs, ...event }) => ({
-                ...event,
-                from: job.positions.flatMap(({ id }) => {
-                  const score = quality[qualityKey(picture, lightMs, id)] ?? 0;
-                  return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
-                }),
-              })),
+              job.events.map(({ picture, lightMs, ...event }) => {
+                const places = job.positions.map(({ id }) => ({
+                  positionId: id,
+                  quality: quality[qualityKey(picture, lightMs, id)] ?? 0,
+                }));
+                const meant = places.filter(
+                  ({ positionId }) => !event.pinnedTo || positionId === event.pinnedTo,
+                );
+                const served = meant.some((place) => place.quality >= WEAK_QUALITY);
+                const enough = served ? WEAK_QUALITY : LEAST_QUALITY;
+                return { ...event, from: places.filter((place) => place.quality >= enough) };
+              }),
               job.positions,
               job.walkSpeedMs,
               job.leadTimes,
@@ -109,7 +137,7 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
             before = route;
             return false;
           },
-          value: () => ({ route: route as Route, quality }),
+          value: () => ({ route: route as Route, quality, weak }),
         };
       }),
   };

@@ -24,6 +24,7 @@ export function Access({ onDone }: { readonly onDone: () => void }) {
   const [date, setDate] = useState(brief.deadlineLocal?.slice(0, 10) ?? '');
   const [time, setTime] = useState(brief.deadlineLocal?.slice(11) ?? '');
   const [access, setAccess] = useState(brief.access ?? '');
+  const [vest, setVest] = useState(plan.shoot.ground.vest ?? '');
   const [fileForm, setFileForm] = useState(brief.fileForm);
   const [forbidden, setForbidden] = useState(brief.forbidden);
   const [problem, setProblem] = useState<string>();
@@ -41,7 +42,11 @@ export function Access({ onDone }: { readonly onDone: () => void }) {
       );
       return;
     }
-    update((current) => ({ ...current, brief: checked.data }));
+    update((current) => {
+      const { vest: _before, ...ground } = current.ground;
+      const by = vest.trim();
+      return { ...current, brief: checked.data, ground: { ...ground, ...(by && { vest: by }) } };
+    });
     onDone();
   };
   return (
@@ -62,6 +67,13 @@ export function Access({ onDone }: { readonly onDone: () => void }) {
         maxLength={1000}
         multiline
         onChangeText={setAccess}
+      />
+      <Field
+        label="Vest: who lets you into the field of play"
+        hint="A name or an office. Left empty, no place inside is planned"
+        value={vest}
+        maxLength={120}
+        onChangeText={setVest}
       />
       <View role="group" aria-label="Forbidden here" className="gap-1">
         <Text kind="label" ink="quiet">

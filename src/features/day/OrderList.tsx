@@ -60,7 +60,7 @@ function Row({
   readonly onOpen: (event: DayEventRecord) => void;
 }) {
   const { shoot, clock } = useShown('shoot', 'clock');
-  const { event, status, startMs, endMs, why, leaveMs } = line;
+  const { event, status, startMs, endMs, why, leaveMs, weak } = line;
   const going = startMs <= atMs && endMs > atMs;
   const taken = status === 'shoot';
   const late = event.lateMin ?? 0;
@@ -95,6 +95,7 @@ function Row({
               status === 'missed' ? 'Missed.' : '',
               why,
               leaveMs === undefined ? '' : `Leave by ${clock(leaveMs)}.`,
+              weak ? `Weak from there: ${weak}.` : '',
             ]
               .filter(Boolean)
               .join(' ')}

@@ -10,6 +10,7 @@ import { Text } from '@/ui/Text';
 import { RunningLate } from './DayAnswer';
 import { EventSheet } from './EventSheet';
 import { lightColumn } from './light-column';
+import { ManySheet } from './ManySheet';
 import { OrderList } from './OrderList';
 import { OrderTable } from './OrderTable';
 import { FilesSection } from './FilesSection';
@@ -24,6 +25,7 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const { update } = useEdits();
   const { lines, quality } = useDay();
   const [edited, setEdited] = useState<DayEventRecord>();
+  const [many, setMany] = useState(false);
   const [page, setPage] = useState<number>();
   const cells = useMemo(() => lightColumn(setup), [setup]);
   const now = lines.findIndex(({ endMs }) => endMs > atMs);
@@ -79,6 +81,10 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
         <OrderList rows={rows} atMs={atMs} onOpen={setEdited} onMove={move} />
       )}
       <Button label="Add an event" disabled={shoot.events.length >= MOST_EVENTS} onPress={begin} />
+      {shoot.events.length > 1 ? (
+        <Button label="Change many at once" onPress={() => setMany(true)} />
+      ) : null}
+      {many ? <ManySheet onClose={() => setMany(false)} /> : null}
       <FilesSection lines={lines} cells={cells} />
       {edited ? (
         <EventSheet

@@ -80,7 +80,7 @@ function Cells({
   readonly onOpen: OrderProps['onOpen'];
 }) {
   const { shoot, clock } = useShown('shoot', 'clock');
-  const { event, startMs, status, why, leaveMs } = line;
+  const { event, startMs, status, why, leaveMs, weak } = line;
   const said = {
     start: (
       <>
@@ -114,7 +114,11 @@ function Cells({
         </Text>
       </>
     ),
-    where: <Text kind="small">{why}</Text>,
+    where: (
+      <Text kind="small">
+        {[why, weak ? `Weak from there: ${weak}.` : ''].filter(Boolean).join(' ')}
+      </Text>
+    ),
     leave: <Text kind="strong">{leaveMs === undefined ? '' : clock(leaveMs)}</Text>,
     light: cell ? (
       <>

@@ -28,6 +28,8 @@ export interface DayLine {
   /** Why it is missed, where it is. */
   readonly reason?: MissedReason;
   readonly why: string;
+  /** What is weak about the place it is shot from. */
+  readonly weak?: string;
 }
 
 /** What an event is called: with its heat. */

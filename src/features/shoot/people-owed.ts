@@ -144,7 +144,8 @@ export function owedInFull(
         return 'the day is planned';
       case 'coming': {
         const { line } = state;
-        return `${clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}`;
+        const weak = line.weak ? `; weak from there: ${line.weak}` : '';
+        return `${clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${weak}`;
       }
       case 'passed':
         return `${clock(state.line.startMs)}${laneAt(state.line)}: ${eventTitle(state.line.event)} is over, and no keeper of it is logged`;

@@ -3,10 +3,19 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { useShown } from '@/features/shoot/open-shoot';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { requestDay } from '@/workers/day-client';
-import type { DayReply } from '@/workers/day-job';
+import { qualityKey, type DayReply } from '@/workers/day-job';
 import type { RibbonStay } from '@/figures/TimeRibbon';
 import { dayLines, moreInWords, type DayLine } from './day-lines';
-import { dayRequestOf, overBy, type DayRequest } from '@/answers/day-request';
+import {
+  dayRequestOf,
+  lightTime,
+  overBy,
+  pictureKeyOf,
+  type DayRequest,
+} from '@/answers/day-request';
+import type { ScoreWhy } from '@/core';
+import type { DayEventRecord } from '@/records/day';
+import { scoreWhyInWords } from './score-words';
 import { legsOf } from './route-legs';
 
 export interface Day {
@@ -31,6 +40,19 @@ export function useDay(): Day {
 export function DayProvider({ children }: { readonly children: ReactNode }) {
   return <DayContext.Provider value={usePlannedDay()}>{children}</DayContext.Provider>;
 }
+
+/** Lines with what is weak about the places they are shot from. */
+const withWeak = (
+  lines: readonly DayLine[],
+  weak: Readonly<Record<string, ScoreWhy>>,
+  pictureOf: (event: DayEventRecord) => string,
+): readonly DayLine[] =>
+  lines.map((line) => {
+    const { event, stop, startMs } = line;
+    const why =
+      stop && weak[qualityKey(pictureOf(event), lightTime(event, startMs), stop.positionId)];
+    return why ? { ...line, weak: scoreWhyInWords(why) } : line;
+  });
 
 const LOOKED_EVERY_MS = 10_000;
 
@@ -121,8 +143,13 @@ function usePlannedDay(): Day {
     retry: false,
   });
   const lines = useMemo(
-    () => dayLines({ events, day, place, positions }, data?.route),
-    [events, day, place, positions, data],
+    () =>
+      withWeak(
+        dayLines({ events, day, place, positions }, data?.route),
+        data?.weak ?? {},
+        (event) => pictureKeyOf({ shots, marks, choice: { markId } }, event),
+      ),
+    [events, day, place, positions, data, shots, marks, markId],
   );
   const planning = isFetching || settled !== request;
   return useMemo(
