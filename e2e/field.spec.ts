@@ -7,6 +7,7 @@ import {
   keptShoot,
   openField,
   opensAt,
+  planInHand,
   settingsNow,
   take,
 } from './field';
@@ -40,6 +41,8 @@ test(
     await opensAt(page, '2027-04-16T18:20:00Z');
     await openField(page, 'demo-larkmoor');
     await expect(page.getByRole('slider', { name: 'Time', exact: true })).toBeHidden();
+    // The plan's own shot comes into the hand first.
+    await planInHand(page);
     const there = await dials(page);
     await page.getByRole('button', { name: 'Look ahead' }).click();
     const time = page.getByRole('slider', { name: 'Time', exact: true });
@@ -160,6 +163,7 @@ test(
   async ({ page }) => {
     await opensAt(page, '2027-04-16T18:20:00Z');
     await openField(page, 'demo-larkmoor');
+    await planInHand(page);
     await keeperButton(page).click();
     const said = await page.getByRole('status').boundingBox();
     const main = await page.getByRole('main').boundingBox();

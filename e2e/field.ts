@@ -1,5 +1,6 @@
 import { expect, type BrowserContext, type Page } from '@playwright/test';
 import type { Shoot } from '../src/records/shoot';
+import { settle } from './app';
 import { keptText } from './kept';
 
 /** What the field does, as a thumb does it. */
@@ -36,6 +37,14 @@ export async function take(
   await page.getByRole('button', { name: new RegExp(`^${what} `) }).click();
   await page.getByRole('radio', { name, exact: true }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
+}
+
+/** On the day: waits until what the plan is at has come into the hand. */
+export async function planInHand(page: Page): Promise<void> {
+  await expect(page.getByRole('button', { name: 'I am elsewhere' })).toBeVisible({
+    timeout: 30_000,
+  });
+  await settle(page);
 }
 
 export const keeperButton = (page: Page) => page.getByRole('button', { name: /^Keeper/ });

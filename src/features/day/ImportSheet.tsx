@@ -258,19 +258,24 @@ function Ready({
       say({ text: `A day holds at most ${MOST_EVENTS} events: nothing was brought in` });
       return;
     }
-    update((current) => merged(current, events, given, newId, drop));
     onTaken?.();
+    onClose();
+    const gone = drop ? merge.absent.length : 0;
+    if (merge.fresh.length + changed.length + gone === 0) {
+      say({ text: 'The order has all of it: nothing was changed' });
+      return;
+    }
+    update((current) => merged(current, events, given, newId, drop));
     say({
       text: [
-        `${merge.fresh.length} added`,
+        merge.fresh.length > 0 ? `${merge.fresh.length} added` : '',
         changed.length > 0 ? `${changed.length} changed` : '',
-        drop && merge.absent.length > 0 ? `${merge.absent.length} taken away` : '',
+        gone > 0 ? `${gone} taken away` : '',
       ]
         .filter(Boolean)
         .join(', '),
       action: { label: 'Undo', onPress: undo },
     });
-    onClose();
   };
   const count = `${events.length} ${events.length === 1 ? 'event' : 'events'}`;
   return (

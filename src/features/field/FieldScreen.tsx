@@ -12,7 +12,6 @@ import { DayProvider } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { engraved, troubleInWords } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
-import { Button } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
@@ -21,7 +20,7 @@ import { NowNext } from './NowNext';
 import { Looked, Taps } from './Taps';
 import { slotOf, useField, type Seen } from './use-field';
 import { FieldTimeContext, useFieldTime, useFollowedTime } from './use-field-time';
-import { usePlanFollowed, usePlannedStay } from './use-plan-followed';
+import { usePlanFollowed } from './use-plan-followed';
 import { useWakeLock } from './use-wake-lock';
 
 const TITLE = 'Field: now, next and the dials';
@@ -56,7 +55,7 @@ function OpenField() {
   const foot = following ? null : <TimeFoot />;
   const figures = (
     <View className="gap-1">
-      <NowNext awake={awake} />
+      <NowNext awake={awake} low={low} />
       <View className="px-3">
         <PeopleOwed brief />
       </View>
@@ -73,7 +72,6 @@ function OpenField() {
   );
   const thumb = (
     <View className="gap-2 px-3 py-2">
-      <ByPlan />
       <Switches />
       {seen.ok ? <Looked seen={seen} few={low} /> : null}
       <Taps />
@@ -173,35 +171,13 @@ const SLOTS: readonly { readonly value: SlotId; readonly label: string }[] = [
 ];
 const NO_SHOT = 'none';
 
-/** Whether the plan is followed, and the press that ends that or begins it again. */
-function ByPlan() {
-  const { shoot } = useShown('shoot');
-  const { following } = useFieldTime();
-  const { setElsewhere } = useField();
-  const stay = usePlannedStay();
-  if (!following || !stay) return null;
-  const away = shoot.choice.elsewhere === true;
-  return (
-    <View className="flex-row items-center justify-between gap-2">
-      <Text kind="small" className="min-w-0 shrink">
-        {away ? 'Elsewhere: nothing follows the plan.' : 'By the plan.'}
-      </Text>
-      <Button
-        kind="quiet"
-        label={away ? 'Back to the plan' : 'I am elsewhere'}
-        onPress={() => setElsewhere(!away)}
-      />
-    </View>
-  );
-}
-
 /** Another shot, another place, another memory slot. */
 function Switches() {
   const { shots, positions, choice } = useShown('setup').setup;
   const { takeShot, standAt, takeSlot } = useField();
   return (
     <View className="flex-row gap-2">
-      <View className="min-w-0 flex-1">
+      <View className="min-w-0 flex-[1.5]">
         <Picker
           large
           label="Shot"

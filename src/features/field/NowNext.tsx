@@ -21,7 +21,7 @@ import { useFieldTime, useNowMs } from './use-field-time';
 import type { Awake } from './use-wake-lock';
 
 /** What is on, what comes next, and how long until then. */
-export function NowNext({ awake }: { readonly awake: Awake }) {
+export function NowNext({ awake, low }: { readonly awake: Awake; readonly low: boolean }) {
   const { shoot, atMs, clock, ribbon, seen, setup, hours } = useShown(
     'shoot',
     'atMs',
@@ -46,6 +46,8 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
         : now < hours.endMs
           ? { what: 'End', atMs: hours.endMs }
           : undefined);
+  // A low screen names those alone of whom pictures are owed.
+  const shown = low ? { people: shoot.people.filter(({ owed }) => owed) } : shoot;
   const then = thenLines(lines, now);
   const offline = useOffline();
   const lacks = [
@@ -67,7 +69,7 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
         </Heading>
         <Text className="min-w-0 flex-1" kind="strong" numberOfLines={4}>
           {running
-            ? [`Now: ${eventTitle(running.event)}`, ...whoInWords(running.event, shoot)].join(', ')
+            ? [`Now: ${eventTitle(running.event)}`, ...whoInWords(running.event, shown)].join(', ')
             : ''}
         </Text>
         {live ? (
@@ -89,8 +91,8 @@ export function NowNext({ awake }: { readonly awake: Awake }) {
         </Text>
       ) : null}
       <ComingLine name="Next" coming={next} nowMs={now} clock={clock} />
-      {then.length > 0 ? (
-        <Text kind="small" numberOfLines={2}>
+      {then.length > 0 && !low ? (
+        <Text kind="small">
           {`Then ${then.map((line) => thenInWords(line, shoot, clock)).join('; ')}.`}
         </Text>
       ) : null}

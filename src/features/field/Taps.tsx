@@ -14,6 +14,7 @@ import { runningLine } from './now-next';
 import { NoteSheet } from '@/features/shoot/NoteSheet';
 import { useField, type Seen } from './use-field';
 import { useFieldTime } from './use-field-time';
+import { usePlannedStay } from './use-plan-followed';
 
 /** A large button for a gloved thumb: what it does, and how often it was done. */
 function Tap({
@@ -151,7 +152,10 @@ function useCredit() {
 function Tags() {
   const { shoot, atMs } = useShown('shoot', 'atMs');
   const { lines } = useDay();
-  const { log } = useField();
+  const { log, setElsewhere } = useField();
+  const { following } = useFieldTime();
+  const stay = usePlannedStay();
+  const away = shoot.choice.elsewhere === true;
   const { owedOf, event } = useCredit();
   const entered = new Set(
     runningLine(lines, atMs)?.event.entries.flatMap(({ personId }) => personId ?? []),
@@ -171,6 +175,12 @@ function Tags() {
       role="group"
       aria-label="Tags"
     >
+      {following && stay ? (
+        <Tag
+          label={away ? 'Back to the plan' : 'I am elsewhere'}
+          onPress={() => setElsewhere(!away)}
+        />
+      ) : null}
       {people.map(({ id, name, number }) => {
         const called = number ? `${number} ${name}` : name;
         const owed = owedOf(id);

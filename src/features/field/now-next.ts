@@ -38,16 +38,12 @@ export function runningLine(lines: readonly DayLine[], atMs: number): DayLine | 
 export const thenLines = (lines: readonly DayLine[], atMs: number): readonly DayLine[] =>
   comingLines(lines, atMs).slice(1, 3);
 
-/** "15:12 Long jump from Pit side, Ash Lock (lane 4)". */
-export function thenInWords(
-  { event, startMs, stop }: DayLine,
-  shoot: Pick<Shoot, 'people' | 'positions'>,
+/** "15:12 Long jump, Ash Lock (lane 4)". */
+export const thenInWords = (
+  { event, startMs }: DayLine,
+  shoot: Pick<Shoot, 'people'>,
   clock: (ms: number) => string,
-): string {
-  const place = shoot.positions.find(({ id }) => id === stop?.positionId)?.name;
-  const what = `${clock(startMs)} ${eventTitle(event)}${place ? ` from ${place}` : ''}`;
-  return [what, ...whoInWords(event, shoot)].join(', ');
-}
+): string => [`${clock(startMs)} ${eventTitle(event)}`, ...whoInWords(event, shoot)].join(', ');
 
 function callsOf({ event }: DayLine, shoot: Pick<Shoot, 'day' | 'place'>): readonly Coming[] {
   const { firstMs, secondMs, thirdMs } = callTimes(event, shoot);

@@ -36,19 +36,20 @@ export interface DayLine {
 export const eventTitle = ({ name, heat }: Pick<DayEventRecord, 'name' | 'heat'>): string =>
   heat ? `${name}, ${/^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase()}` : name;
 
-/** Who is in it: those of the brief first, with what they are known by. */
+/** Who of these people is in it and starts, with what they are known by. */
 export function whoInWords(
   { entries }: DayEventRecord,
   { people }: Pick<Shoot, 'people'>,
 ): readonly string[] {
-  const out = new Set(people.flatMap(({ id, scratched }) => (scratched ? [id] : [])));
-  const named = entries.filter(({ personId }) => personId && !out.has(personId));
-  return named.map(({ personId, name, lane, number }) => {
-    const person = people.find(({ id }) => id === personId);
-    const known = person
-      ? personInWords({ ...person, ...(lane !== undefined && { lane }), ...(number && { number }) })
-      : '';
-    return known ? `${name} (${known})` : name;
+  return entries.flatMap(({ personId, name, lane, number }): readonly string[] => {
+    const person = people.find(({ id, scratched }) => id === personId && !scratched);
+    if (!person) return [];
+    const known = personInWords({
+      ...person,
+      ...(lane !== undefined && { lane }),
+      ...(number && { number }),
+    });
+    return [known ? `${name} (${known})` : name];
   });
 }
 

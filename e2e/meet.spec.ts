@@ -1,0 +1,165 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, goTo, test } from './app';
+import { opensAt } from './field';
+import { meetOrder, poolSheet, ROSTER } from './meet';
+
+/** A meet as a photographer plans it who owes twelve athletes of three schools their pictures. */
+
+/** A person who presses: how often. */
+function presser(page: Page) {
+  let presses = 0;
+  const press = async (name: string | RegExp, within: Page | Locator = page) => {
+    await within.getByRole('button', { name, exact: true }).first().click();
+    presses += 1;
+  };
+  return {
+    count: () => presses,
+    press,
+    /** A step, by the bar of steps. */
+    step: async (name: string) => {
+      await goTo(page, name);
+      presses += 2;
+    },
+    /** A file, by the button that asks for one. */
+    file: async (name: string, file: { name: string; mimeType: string; buffer: Buffer }) => {
+      const chooser = page.waitForEvent('filechooser');
+      await press(name);
+      await (await chooser).setFiles(file);
+    },
+    note: (what: string) =>
+      test
+        .info()
+        .annotations.push({ type: 'measured', description: `${what}: ${presses} presses` }),
+  };
+}
+
+const table = (name: string, buffer: Buffer) => ({ name, mimeType: 'text/csv', buffer });
+const day = (page: Page) => page.getByRole('region', { name: 'Day', exact: true });
+const owed = (page: Page) => page.getByRole('region', { name: 'Who is owed' });
+
+/** A shoot of tomorrow on a ground, with the roster's people. */
+async function begun(page: Page, ground: string): Promise<ReturnType<typeof presser>> {
+  // A Friday evening; the meet is on Saturday.
+  await opensAt(page, '2027-06-11T18:00:00Z');
+  await page.goto('/');
+  const person = presser(page);
+  await person.press('New shoot');
+  await person.press(ground);
+  await expect(page.getByLabel('Place', { exact: true })).toBeFocused();
+  await page.keyboard.type('eugene');
+  await person.press(/^Eugene, Oregon/);
+  await person.press('Tomorrow');
+  await person.press('Make the shoot');
+  await person.step('Brief');
+  await person.press(/^Who to find/);
+  await person.file('Bring in a roster', table('roster.csv', ROSTER));
+  await expect(page.getByText('12 people: 12 new, 0 known already.')).toBeVisible();
+  await person.press('Bring in 12 people');
+  await expect(page.getByRole('button', { name: /^Zoë Müller/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await person.step('Day');
+  return person;
+}
+
+const planned = (page: Page, said: RegExp) =>
+  expect(day(page)).toContainText(said, { timeout: 30_000 });
+
+test('a meet of 56 events from its table: planned, everyone owed met, and what changes on the day', async ({
+  page,
+}) => {
+  test.slow();
+  const person = await begun(page, 'Track and field');
+  const { file, events } = meetOrder();
+  expect(events).toBe(56);
+  await person.file('Bring in a running order', table('meet.csv', file));
+  const sheet = page.getByRole('dialog', { name: 'Bring in meet.csv' });
+  await expect(sheet).toContainText('56 new, 0 changed, 0 as they are');
+  await expect(sheet).toContainText('By their names: 56 of 56 are known');
+  await person.press('Bring in 56 events');
+  await planned(page, /Shoots \d\d of 56, all 12 owed\./);
+  await expect(owed(page)).toContainText('Owed: 12 coming');
+  await expect(owed(page)).toContainText('Tern Hill: ');
+  person.note('from nothing to the plan of 56 events');
+  expect(person.count()).toBeLessThan(40);
+
+  // The same table with a relay moved: its two heats alone change.
+  const text = file.toString('latin1').replace(/(Boys;4x400 m Relay;)[\d:]+/, '$116:40');
+  const moved = Buffer.from(text, 'latin1');
+  await person.file('Bring in a running order', table('meet-2.csv', moved));
+  const again = page.getByRole('dialog', { name: 'Bring in meet-2.csv' });
+  await expect(again).toContainText('0 new, 2 changed, 54 as they are');
+  await expect(again).toContainText(/Boys 4x400 m Relay, heat 1: 16:40 instead of 1\d:\d\d/);
+  await person.press(/^Bring in 56 events/);
+  await planned(page, /of 56, all 12 owed\./);
+
+  // The track runs late; the field does not.
+  const late = page.getByRole('spinbutton', { name: /^All at their times/ });
+  await late.focus();
+  for (let i = 0; i < 25; i += 1) await page.keyboard.press('ArrowUp');
+  await expect(late).toHaveAttribute('aria-valuetext', '25 min behind');
+  await planned(page, /of 56, all 12 owed\./);
+
+  // Two do not start: nothing is owed of them any more.
+  await person.step('Brief');
+  await person.press(/^Who to find/);
+  for (const name of [/^Ash Lock/, /^Sam Reed/]) {
+    await person.press(name);
+    await page.getByRole('radio', { name: 'Scratched' }).click();
+    await person.press('Save');
+  }
+  await page.keyboard.press('Escape');
+  await person.step('Day');
+  await planned(page, /all 10 owed\./);
+  await expect(owed(page)).not.toContainText('Ash Lock');
+});
+
+test('a pool meet of 40 events, pasted as text', async ({ page }) => {
+  test.slow();
+  const person = await begun(page, 'Pool, 25 m');
+  await person.press('Paste a heat sheet');
+  await page.getByRole('textbox', { name: 'Heat sheet' }).fill(poolSheet());
+  await person.press('Read it');
+  const sheet = page.getByRole('dialog', { name: 'Bring in what was pasted' });
+  await expect(sheet).toContainText('40 new, 0 changed, 0 as they are');
+  await person.press('Bring in 40 events');
+  await planned(page, /Shoots \d\d of 40/);
+  await expect(owed(page)).toContainText(/Owed: \d+ coming/);
+  person.note('from nothing to the plan of 40 events');
+  expect(person.count()).toBeLessThan(40);
+});
+
+test('in the field the plan’s minute is in the hand, and a keeper counts for whom it shows', async ({
+  page,
+}) => {
+  test.slow();
+  const person = await begun(page, 'Track and field');
+  await person.file('Bring in a running order', table('meet.csv', meetOrder().file));
+  await person.press('Bring in 56 events');
+  await planned(page, /of 56, all 12 owed\./);
+  const at = new URL(page.url()).pathname.replace(/day$/, '');
+  // Two minutes into the first heat of the day.
+  const field = await page.context().newPage();
+  await opensAt(field, '2027-06-12T17:01:30Z');
+  await field.goto(`${at}field`);
+  const now = field.getByRole('region', { name: 'Now and next' });
+  await expect(now).toContainText('Now: Girls 100 m Hurdles, heat 1, Max Weir (No. 108, lane 3)', {
+    timeout: 30_000,
+  });
+  await expect(now).toContainText(/Then \d\d:\d\d Girls 100 m Hurdles, heat 2, Jo Heron/);
+  await expect(field.getByRole('button', { name: /^From Half way down/ })).toBeVisible();
+  await expect(owed(field)).toContainText('Owed: 12 coming');
+  await field.getByRole('button', { name: /^Keeper/ }).click();
+  await expect(field.getByText('Keeper 1, Max Weir')).toBeVisible();
+  await expect(owed(field)).toContainText('Owed: 1 had, 11 coming');
+  // At something else: what is kept there is nobody's of the plan, unless one says whose.
+  await field.getByRole('button', { name: 'I am elsewhere' }).click();
+  await field.getByRole('button', { name: /^Keeper/ }).click();
+  await expect(owed(field)).toContainText('Owed: 1 had, 11 coming');
+  await field.getByRole('button', { name: '102 Bea Tarn, 0 of 1' }).click();
+  await expect(owed(field)).toContainText('Owed: 2 had, 10 coming');
+  await field.getByRole('button', { name: 'Back to the plan' }).click();
+  await expect(field.getByRole('button', { name: 'I am elsewhere' })).toBeVisible();
+  await goTo(field, 'Log');
+  await expect(owed(field)).toContainText('Owed: 2 had, 10 coming');
+  await field.close();
+});
