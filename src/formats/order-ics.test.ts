@@ -175,6 +175,11 @@ test('what is written is read right by another library (node-ical), alarm and al
     ({ name }) => ({
       where: 'Bank, before the finish',
       lines: [`Who: ${name}`, 'Comma, semi; and \\'],
+      ...(name.startsWith('Prize') && {
+        alarms: [
+          { atMs: msOf('2027-06-19T14:31', 'Europe/London'), says: 'Leave for the pontoon' },
+        ],
+      }),
     }),
     STAMP_MS,
   );
@@ -195,7 +200,9 @@ test('what is written is read right by another library (node-ical), alarm and al
     expect(written?.location).toBe('Bank, before the finish');
     expect(written?.description).toBe(`Who: ${event.name}\nComma, semi; and \\`);
   }
-  expect(text).toContain('TRIGGER:-PT10M');
+  // A quarter of an hour less a minute before 14:45; none for the others.
+  expect(text.match(/TRIGGER:.*/g)).toEqual(['TRIGGER:-PT14M']);
+  expect(text).toContain('DESCRIPTION:Leave for the pontoon');
 });
 
 test('what is written reads back, each event as itself', () => {

@@ -191,16 +191,18 @@ const MOST_TEXT = 2000;
 export interface EventNote {
   readonly where?: string;
   readonly lines: readonly string[];
+  /** When to be told, and of what: none for what is not shot. */
+  readonly alarms?: readonly { readonly atMs: number; readonly says: string }[];
 }
 
 /**
- * The order of a day as a calendar, an alarm at each second call. Moments are UTC, so that no zone
+ * The order of a day as a calendar, its alarms as the day has them. Moments are UTC, so that no zone
  * has to be described.
  * @param noteOf where to stand and what to set, for an event
  * @param stampMs when it is written
  */
 export function writeCalendar(
-  shoot: Pick<Shoot, 'title' | 'events' | 'place' | 'day'>,
+  shoot: Pick<Shoot, 'title' | 'events' | 'place'>,
   noteOf: (event: DayEventRecord) => EventNote,
   stampMs: number,
 ): string {
@@ -212,7 +214,7 @@ export function writeCalendar(
   calendar.addPropertyWithValue('x-wr-calname', shoot.title);
   for (const event of shoot.events) {
     const startMs = msOf(startOf(event), timeZone);
-    const { where, lines } = noteOf(event);
+    const { where, lines, alarms = [] } = noteOf(event);
     const component = new ICAL.Component('vevent');
     component.addPropertyWithValue('uid', `${event.id}${UID_HOST}`);
     component.addPropertyWithValue('dtstamp', utc(stampMs));
@@ -225,12 +227,14 @@ export function writeCalendar(
     if (where) component.addPropertyWithValue('location', where);
     const said = lines.join('\n').slice(0, MOST_TEXT);
     if (said) component.addPropertyWithValue('description', said);
-    const alarm = new ICAL.Component('valarm');
-    alarm.addPropertyWithValue('action', 'DISPLAY');
-    alarm.addPropertyWithValue('description', `Second call: ${event.name}`);
-    const leadMin = Math.round((event.calls ?? shoot.day.calls).second);
-    alarm.addPropertyWithValue('trigger', ICAL.Duration.fromSeconds(-leadMin * 60));
-    component.addSubcomponent(alarm);
+    for (const { atMs, says } of alarms) {
+      const alarm = new ICAL.Component('valarm');
+      alarm.addPropertyWithValue('action', 'DISPLAY');
+      alarm.addPropertyWithValue('description', says);
+      const afterS = Math.round((atMs - startMs) / 1000);
+      alarm.addPropertyWithValue('trigger', ICAL.Duration.fromSeconds(afterS));
+      component.addSubcomponent(alarm);
+    }
     calendar.addSubcomponent(component);
   }
   return `${calendar.toString()}\r\n`;

@@ -32,8 +32,11 @@ export const qualityKey = (picture: string, lightMs: number, positionId: string)
 
 /** A place that serves less well than this is no place for it. No source. */
 const LEAST_QUALITY = 0.05;
-/** One that serves less well than this is weak: taken only where no other serves, and said to be. No source. */
-export const WEAK_QUALITY = 0.3;
+/** One that serves less well than this is weak, and said to be. No source. */
+const WEAK_QUALITY = 0.3;
+/** So is one from which the subject fills less of what is wanted than this, or that sees the back of its head. No source. */
+const LEAST_OF_FILL = 0.6;
+const MOST_OFF_FACE_DEG = 110;
 const SCORES_A_PIECE = 25;
 
 interface Wanted {
@@ -69,9 +72,14 @@ const qualityOf = (
 
 /** What is worst about it, where it is weak. */
 function whyWeak({ total, parts }: Pick<PositionScore, 'total' | 'parts'>): ScoreWhy | undefined {
-  return total < LEAST_QUALITY || total >= WEAK_QUALITY
-    ? undefined
-    : least(parts, ({ desirability }) => desirability)?.why;
+  if (total < LEAST_QUALITY) return undefined;
+  const lacking = parts.find(
+    ({ why }) =>
+      (why.kind === 'fills' && why.fill < LEAST_OF_FILL * why.wanted) ||
+      (why.kind === 'faceOff' && why.offDeg > MOST_OFF_FACE_DEG),
+  );
+  if (lacking) return lacking.why;
+  return total < WEAK_QUALITY ? least(parts, ({ desirability }) => desirability)?.why : undefined;
 }
 
 /**
@@ -115,18 +123,13 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
             }
             if (at < wanted.length) return true;
             route = planDay(
-              job.events.map(({ picture, lightMs, ...event }) => {
-                const places = job.positions.map(({ id }) => ({
-                  positionId: id,
-                  quality: quality[qualityKey(picture, lightMs, id)] ?? 0,
-                }));
-                const meant = places.filter(
-                  ({ positionId }) => !event.pinnedTo || positionId === event.pinnedTo,
-                );
-                const served = meant.some((place) => place.quality >= WEAK_QUALITY);
-                const enough = served ? WEAK_QUALITY : LEAST_QUALITY;
-                return { ...event, from: places.filter((place) => place.quality >= enough) };
-              }),
+              job.events.map(({ picture, lightMs, ...event }) => ({
+                ...event,
+                from: job.positions.flatMap(({ id }) => {
+                  const score = quality[qualityKey(picture, lightMs, id)] ?? 0;
+                  return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
+                }),
+              })),
               job.positions,
               job.walkSpeedMs,
               job.leadTimes,

@@ -128,8 +128,8 @@ export function FilesSection({
       />
       <Button label="Save as a calendar" disabled={none} onPress={saveCalendar} />
       <Text kind="small" ink="quiet">
-        Tables are CSV, calendars iCalendar. A calendar carries where to stand and an alarm at each
-        second call.
+        Tables are CSV, calendars iCalendar. A calendar carries where to stand, and an alarm when to
+        leave for what is shot.
       </Text>
       {file ? <ImportSheet key={file.name} file={file} onClose={() => setFile(undefined)} /> : null}
       {pasting ? (

@@ -19,7 +19,15 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { changeInWords, compared, daysOf, givenByName, goesOnInWords, merged } from './import';
+import {
+  changeInWords,
+  compared,
+  daysOf,
+  givenByName,
+  goesOnInWords,
+  hoursWith,
+  merged,
+} from './import';
 
 /** A file that was read: as a calendar, or as a table whose columns are still to be named. */
 export type OrderFile = { readonly name: string; readonly text: string } & (
@@ -251,6 +259,8 @@ function Ready({
   });
   const goesOn = goesOnInWords(merge.fresh);
   const drop = absent === 'drop';
+  const hours = hoursWith(shoot, events);
+  const grows = hours.startLocal !== shoot.startLocal || hours.endLocal !== shoot.endLocal;
   const take = () => {
     const given = shotId === BY_NAME ? 'byName' : shotId === NONE ? {} : { shotId };
     const size = events.length + (drop ? 0 : merge.absent.length);
@@ -298,6 +308,9 @@ function Ready({
         </>
       ) : null}
       {note ? <Text>{note}</Text> : null}
+      {grows ? (
+        <Text>{`The shoot’s hours grow with it: ${hours.startLocal.slice(11)} to ${hours.endLocal.slice(11)}.`}</Text>
+      ) : null}
       {goesOn ? <Text>{goesOn}</Text> : null}
       {merge.fresh.length > 0 ? (
         <Picker

@@ -1,13 +1,14 @@
-import { group } from 'd3-array';
+import { group, max, min } from 'd3-array';
 import type { CalendarEvent, EventNote } from '@/formats/order-ics';
 import { sameEventKey } from '@/formats/order-csv';
 import type { DayEventRecord } from '@/records/day';
 import { heatName } from '@/formats/written-names';
 import { marksNamed, windowNamed } from '@/presets/event-strands';
-import { withEvents } from '@/records/edit-events';
+import { minutesOn, withEvents } from '@/records/edit-events';
+import { endsAfterStart } from '@/records/times';
 import { nameKey, personFinder } from '@/records/names';
 import type { Shoot } from '@/records/shoot';
-import { whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { eventTitle, stayLines, whoInWords, type DayLine } from '@/features/shoot/day-lines';
 import type { LightCell } from './light-column';
 
 /** Bringing a running order into a shoot, and what goes out with one. */
@@ -165,10 +166,23 @@ export function merged(
     };
   });
   const gone = new Set(drop ? absent.map(({ id }) => id) : []);
-  return withEvents({ ...shoot, events: shoot.events.filter(({ id }) => !gone.has(id)) }, [
-    ...kept,
-    ...added,
-  ]);
+  return withEvents(
+    { ...shoot, ...hoursWith(shoot, file), events: shoot.events.filter(({ id }) => !gone.has(id)) },
+    [...kept, ...added],
+  );
+}
+
+/** The shoot's hours, grown so that all of an order lies in them. */
+export function hoursWith(
+  { startLocal, endLocal, place }: Pick<Shoot, 'startLocal' | 'endLocal' | 'place'>,
+  file: readonly CalendarEvent[],
+): Pick<Shoot, 'startLocal' | 'endLocal'> {
+  const ends = file.map((event) => minutesOn(event.startLocal, Math.ceil(event.durationMin)));
+  const grown = {
+    startLocal: min([startLocal, ...file.map((event) => event.startLocal)]) as string,
+    endLocal: max([endLocal, ...ends]) as string,
+  };
+  return endsAfterStart({ ...grown, place }) ? grown : { startLocal, endLocal };
 }
 
 /** What a calendar says beside an event: where to stand, who, when to leave, what to set. */
@@ -181,6 +195,13 @@ export function noteFor(
   const where = shoot.positions.find(({ id }) => id === line.stop?.positionId)?.name;
   return {
     ...(where && { where }),
+    // At the time to leave; for who is there already, at the call or when the visit begins.
+    alarms: stayLines([line]).map((stay) => {
+      const place = shoot.positions.find(({ id }) => id === stay.stop?.positionId)?.name ?? '';
+      return stay.leaveMs === undefined
+        ? { atMs: stay.secondMs, says: `${eventTitle(stay.event)}: stay at ${place}` }
+        : { atMs: stay.leaveMs, says: `Leave for ${place}: ${eventTitle(stay.event)}` };
+    }),
     lines: [
       ...whoInWords(line.event, shoot),
       line.why,

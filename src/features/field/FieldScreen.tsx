@@ -7,7 +7,7 @@ import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useEdits, useLooked, useShown } from '@/features/shoot/open-shoot';
 import { TimeFoot } from '@/features/shoot/TimeFoot';
-import { PeopleOwed } from '@/features/shoot/PeopleOwed';
+import { PeopleOwed, useOwedLines } from '@/features/shoot/PeopleOwed';
 import { DayProvider } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { engraved, troubleInWords } from '@/features/shoot/words';
@@ -26,6 +26,8 @@ import { useWakeLock } from './use-wake-lock';
 const TITLE = 'Field: now, next and the dials';
 /** Lower than this, not all fits at its largest. */
 const LOW_BELOW_PX = 800;
+/** On phones as narrow as this each third of a line is needed whole. */
+const NARROW_BELOW_PX = 360;
 /** Lower still, upright, shutter, aperture and ISO share a line. */
 const ONE_LINE_BELOW_PX = 700;
 
@@ -50,7 +52,9 @@ function OpenField() {
   const awake = useWakeLock();
   const shape = useShape();
   // A low screen shows less of each, and all of it.
-  const low = useWindowDimensions().height < LOW_BELOW_PX && shape !== 'wide';
+  const owing = useOwedLines().length > 0;
+  const { height } = useWindowDimensions();
+  const low = (height < LOW_BELOW_PX || owing) && shape !== 'wide';
   // There the clock moves the hand, not the thumb.
   const foot = following ? null : <TimeFoot />;
   const figures = (
@@ -71,7 +75,7 @@ function OpenField() {
     </View>
   );
   const thumb = (
-    <View className="gap-2 px-3 py-2">
+    <View className={`gap-2 px-3 ${low ? 'py-1' : 'py-2'}`}>
       <Switches />
       {seen.ok ? <Looked seen={seen} few={low} /> : null}
       <Taps />
@@ -175,9 +179,11 @@ const NO_SHOT = 'none';
 function Switches() {
   const { shots, positions, choice } = useShown('setup').setup;
   const { takeShot, standAt, takeSlot } = useField();
+  // The longest names are those of shots; on the narrowest phone there is nothing to spare for them.
+  const narrow = useWindowDimensions().width < NARROW_BELOW_PX;
   return (
     <View className="flex-row gap-2">
-      <View className="min-w-0 flex-[1.5]">
+      <View className={`min-w-0 ${narrow ? 'flex-1' : 'flex-[1.5]'}`}>
         <Picker
           large
           label="Shot"

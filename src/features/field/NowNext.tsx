@@ -60,7 +60,7 @@ export function NowNext({ awake, low }: { readonly awake: Awake; readonly low: b
   ];
   const light = nextLight(card, ribbon.series, now);
   return (
-    <View role="region" aria-label="Now and next" className="gap-1 px-3 pt-1">
+    <View role="region" aria-label="Now and next" className={`px-3 ${low ? '' : 'gap-1 pt-1'}`}>
       <View className="flex-row items-center justify-between gap-2">
         <Heading level={2} kind="title">
           {live && following

@@ -193,7 +193,7 @@ export function owedCounted(lines: readonly OwedLine[]): string {
   return [
     [count('met'), 'had'],
     [count('coming'), 'coming'],
-    [count('planning'), 'planned now'],
+    [count('planning'), 'being planned'],
     [count('passed'), 'not logged'],
     [count('lost'), 'lost'],
   ]
