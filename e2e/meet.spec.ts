@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, goTo, test } from './app';
+import { expect, goTo, onPhone, test } from './app';
 import { opensAt } from './field';
 import { meetOrder, poolSheet, ROSTER } from './meet';
 
@@ -145,7 +145,13 @@ test('in the field the plan’s minute is in the hand, and a keeper counts for w
   await expect(now).toContainText('Now: Girls 100 m Hurdles, heat 1, Max Weir (No. 108, lane 3)', {
     timeout: 30_000,
   });
-  await expect(now).toContainText(/Then \d\d:\d\d Girls 100 m Hurdles, heat 2, Jo Heron/);
+  // Who comes next stands beside what is on; on a phone, among those owed.
+  if (onPhone(page)) await expect(owed(field)).toContainText('Max Weir now · Jo Heron 10:05');
+  else await expect(now).toContainText(/Then 10:05 Girls 100 m Hurdles, heat 2, Jo Heron/);
+  const keeper = await field.getByRole('button', { name: /^Keeper/ }).boundingBox();
+  expect((keeper?.y ?? Infinity) + (keeper?.height ?? 0)).toBeLessThan(
+    field.viewportSize()?.height ?? 0,
+  );
   await expect(field.getByRole('button', { name: /^From Half way down/ })).toBeVisible();
   await expect(owed(field)).toContainText('Owed: 12 coming');
   await field.getByRole('button', { name: /^Keeper/ }).click();

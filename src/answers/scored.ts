@@ -40,7 +40,9 @@ export function limitsOn({
 }: Pick<Setup, 'ground' | 'features'>): readonly Limit[] {
   const play = fieldOfPlay(ground.template, ground.bearingDeg);
   return [
-    ...(play && !ground.vest ? [{ name: 'the field of play', keep: 'out' as const, area: play }] : []),
+    ...(play && !ground.vest
+      ? [{ name: 'the field of play', keep: 'out' as const, area: play }]
+      : []),
     ...limitsOf(features),
   ];
 }

@@ -55,6 +55,7 @@ function OpenField() {
   const owing = useOwedLines().length > 0;
   const { height } = useWindowDimensions();
   const low = (height < LOW_BELOW_PX || owing) && shape !== 'wide';
+  const dense = low || owing;
   // There the clock moves the hand, not the thumb.
   const foot = following ? null : <TimeFoot />;
   const figures = (
@@ -64,7 +65,7 @@ function OpenField() {
         <PeopleOwed brief />
       </View>
       {seen.ok ? (
-        <Dials seen={seen} low={low} />
+        <Dials seen={seen} low={dense} />
       ) : (
         <View className="px-3">
           <Text kind="strong" role="alert">
@@ -77,7 +78,7 @@ function OpenField() {
   const thumb = (
     <View className={`gap-2 px-3 ${low ? 'py-1' : 'py-2'}`}>
       <Switches />
-      {seen.ok ? <Looked seen={seen} few={low} /> : null}
+      {seen.ok ? <Looked seen={seen} few={dense} /> : null}
       <Taps />
     </View>
   );

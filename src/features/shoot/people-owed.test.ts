@@ -178,6 +178,9 @@ test('the cheapest rescue of someone lost names what it gives up and whom it los
   expect(states.find(({ owed: one }) => one.person.id === lost.owed.person.id)?.state.kind).toBe(
     'coming',
   );
+  const going = after.find(({ event }) => event.id === rescue.event.id)?.startMs ?? 0;
+  const on = owedLines(peopleOwed(saved), after, going + 60_000);
+  expect(on.map((line) => owedInShort(line, clock))).toContain(`${lost.owed.person.name} now`);
   // Once it is over there is nothing to rescue.
   const late = owedLines(peopleOwed(tight), lines, at('11:20'));
   const then = late.find(({ owed: one }) => one.person.id === lost.owed.person.id)?.state;

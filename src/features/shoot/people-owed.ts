@@ -19,7 +19,8 @@ export interface Rescue {
 
 export type OwedState =
   | { readonly kind: 'met' | 'planning' }
-  | { readonly kind: 'coming'; readonly line: DayLine }
+  /** On now, or the next to come. */
+  | { readonly kind: 'coming'; readonly line: DayLine; readonly going: boolean }
   /** Their last event of the plan is over, and nothing is logged of it. */
   | { readonly kind: 'passed'; readonly line: DayLine }
   | { readonly kind: 'lost'; readonly why: string; readonly rescue?: Rescue };
@@ -86,7 +87,8 @@ export function owedLines(
   return all.map(({ owed: one, stays }): OwedLine => {
     const [next] = stays;
     if (isMet(one)) return { owed: one, state: { kind: 'met' } };
-    if (next) return { owed: one, state: { kind: 'coming', line: next } };
+    if (next)
+      return { owed: one, state: { kind: 'coming', line: next, going: next.startMs <= atMs } };
     if (planning) return { owed: one, state: { kind: 'planning' } };
     const [rescue] = rescues(one, lines, all, atMs);
     const passed = planned.filter(({ event }) => isOf(one, event.id)).at(-1);
@@ -102,7 +104,7 @@ export const byClient = (lines: readonly OwedLine[]): readonly [string, readonly
     ([a], [b]) => Number(a === '') - Number(b === ''),
   );
 
-/** "Ash Lock 15:12", "Bea Tarn had", "Dee Marsh lost". */
+/** "Ash Lock 15:12", "Max Weir now", "Bea Tarn had", "Dee Marsh lost". */
 export function owedInShort({ owed, state }: OwedLine, clock: (ms: number) => string): string {
   const { name } = owed.person;
   switch (state.kind) {
@@ -111,7 +113,7 @@ export function owedInShort({ owed, state }: OwedLine, clock: (ms: number) => st
     case 'planning':
       return name;
     case 'coming':
-      return `${name} ${clock(state.line.startMs)}`;
+      return `${name} ${state.going ? 'now' : clock(state.line.startMs)}`;
     case 'passed':
       return `${name} not logged`;
     case 'lost':
@@ -145,7 +147,7 @@ export function owedInFull(
       case 'coming': {
         const { line } = state;
         const weak = line.weak ? `; weak from there: ${line.weak}` : '';
-        return `${clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${weak}`;
+        return `${state.going ? 'Now' : clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${weak}`;
       }
       case 'passed':
         return `${clock(state.line.startMs)}${laneAt(state.line)}: ${eventTitle(state.line.event)} is over, and no keeper of it is logged`;
