@@ -119,4 +119,42 @@ export async function benchOrder(): Promise<void> {
   console.log(
     `${'the same, 15 of them windows of three visits: planned'.padEnd(55)}${inSeconds(planned)}; after a pin ${inSeconds(performance.now() - moved)}`,
   );
+  await benchMeet();
+}
+
+/** A meet: 56 events, eight of them windows, twelve people owed in three events each, by a fixed chance. */
+async function benchMeet(): Promise<void> {
+  let seed = 7;
+  const chance = (n: number) => (seed = (seed * 16_807) % 2_147_483_647) % n;
+  const people = Array.from({ length: 12 }, (_, i) => ({
+    ...{ id: `a${i}`, name: `Runner ${i}`, owed: [{ keepers: 1 }] },
+  }));
+  const events = Array.from({ length: 56 }, (_, i) => ({
+    ...FIRST_EVENT,
+    ...{ id: `m${i}`, name: `Race ${i}`, shotId: TERN_WATER.shots[i % 3]?.id ?? 'last-metres' },
+    startLocal: `2027-06-19T${clock(540 + i * 6)}`,
+    durationMin: i % 7 === 0 ? 90 : 3,
+    entries: people.flatMap(({ id, name }) => (chance(19) === 0 ? [{ name, personId: id }] : [])),
+    ...(i % 7 === 0 && { window: { visitMin: 10, visits: 3 } }),
+  }));
+  const shoot: Shoot = {
+    ...{ ...TERN_WATER, people, events, positions: manyPositions(40) },
+    choice: { ...TERN_WATER.choice, positionId: 'p0' },
+  };
+  const service = dayService(() => Promise.resolve());
+  const planned = async (of: Shoot, id: number): Promise<number> => {
+    const request = dayRequestOf(of);
+    if (!request) throw new Error('must have events');
+    const start = performance.now();
+    await service.day({ ...request, id });
+    return performance.now() - start;
+  };
+  const first = await planned(shoot, 1);
+  const late = shoot.events.map((event) => (event.window ? event : { ...event, lateMin: 25 }));
+  const again = await planned({ ...shoot, events: late }, 2);
+  const scratched = people.map((one, i) => (i < 2 ? { ...one, scratched: true as const } : one));
+  const without = await planned({ ...shoot, people: scratched }, 3);
+  console.log(
+    `${'meet of 56 events, 8 windows, 12 people owed'.padEnd(55)}${inSeconds(first)}; 25 minutes late ${inSeconds(again)}; two scratched ${inSeconds(without)}`,
+  );
 }

@@ -16,10 +16,13 @@ export const nameKey = (name: string): string =>
     .sort()
     .join(' ');
 
-/** Looks people of a brief up by their names, or by a number that one of them alone wears. */
+/**
+ * Looks people of a brief up by their names, or where a list has a number for a name by the one who alone wears it. A bib
+ * beside another name tells nobody: other schools wear the same.
+ */
 export function personFinder(
   people: readonly Person[],
-): (written: { readonly name: string; readonly number?: string }) => Person | undefined {
+): (written: { readonly name: string }) => Person | undefined {
   const byName = new Map<string, Person | undefined>();
   const byNumber = new Map<string, Person | undefined>();
   // What two share tells neither.
@@ -29,10 +32,7 @@ export function personFinder(
     put(byName, nameKey(person.name), person);
     if (person.number) put(byNumber, person.number.toLowerCase(), person);
   }
-  return ({ name, number }) =>
-    byName.get(nameKey(name)) ??
-    byNumber.get(name.trim().toLowerCase()) ??
-    (number === undefined ? undefined : byNumber.get(number.toLowerCase()));
+  return ({ name }) => byName.get(nameKey(name)) ?? byNumber.get(name.trim().toLowerCase());
 }
 
 /** The shoot with entries of its events put to people of the brief who are named there. */

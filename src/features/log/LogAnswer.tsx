@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
 import { PeopleOwed } from '@/features/shoot/PeopleOwed';
+import { DayProvider } from '@/features/shoot/use-day';
 import { OwedSign } from '@/features/shoot/OwedSign';
 import { percent } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
@@ -26,7 +27,11 @@ export function LogAnswer() {
       <Heading level={3} kind="title">
         {head}
       </Heading>
-      <PeopleOwed />
+      {shoot.people.some(({ owed: any }) => any) ? (
+        <DayProvider>
+          <PeopleOwed />
+        </DayProvider>
+      ) : null}
       {delivered.length > 0 ? (
         <>
           <Text>

@@ -4,7 +4,6 @@ import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useShown } from '@/features/shoot/open-shoot';
 import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
-import { DayProvider } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { useShape } from '@/ui/use-shape';
 import { EntriesTab } from './EntriesTab';
@@ -29,9 +28,7 @@ const TITLES = {
 export function LogScreen() {
   return (
     <WithParts>
-      <DayProvider>
-        <OpenLog />
-      </DayProvider>
+      <OpenLog />
     </WithParts>
   );
 }
