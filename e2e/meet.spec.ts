@@ -170,10 +170,10 @@ test('in the field the plan’s minute is in the hand, and a keeper counts for w
   await field.close();
 });
 
-const CLASH = `Event 1 Girls 100 m Dash 10:00 AM
+const CLASH = `Event 1 Girls 100 m Dash 10:30 AM
 Heat 1
  4    LOCK, Ash           11  Fernley HS     12.84
-Event 2 Girls 100 m Hurdles 10:01 AM
+Event 2 Girls 100 m Hurdles 10:31 AM
 Heat 1
  4    Tarn, Bea           12  Fernley HS     15.10
 `;

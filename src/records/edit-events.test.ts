@@ -13,6 +13,7 @@ import {
   startOf,
   startsAt,
   withEvents,
+  withMany,
   withoutEvent,
 } from './edit-events';
 import { removeItem } from './edit-site';
@@ -169,4 +170,20 @@ test('on another day the order goes along', () => {
   const moved = onDay(TERN_WATER, '2027-07-03');
   whole(moved);
   expect(moved.events[0]?.startLocal).toBe('2027-07-03T10:00');
+});
+
+test('many events are set at once, and what is not named stays', () => {
+  const [a, b, c] = TERN_WATER.events as [DayEventRecord, DayEventRecord, DayEventRecord];
+  const shoot = { ...TERN_WATER, events: [{ ...a, pinnedTo: 'bank' }, b, c] };
+  const ids = new Set([a.id, b.id]);
+  const set = withMany(shoot, ids, { worth: 'could', shotId: undefined, markId: 'start' });
+  expect(
+    set.events.map(({ worth, shotId, markId, pinnedTo }) => [worth, shotId, markId, pinnedTo]),
+  ).toEqual([
+    ['could', undefined, 'start', 'bank'],
+    ['could', undefined, 'start', undefined],
+    [c.worth, c.shotId, c.markId, undefined],
+  ]);
+  expect(shootSchema.safeParse(set).success).toBe(true);
+  expect(set.events[0]).not.toHaveProperty('shotId');
 });

@@ -48,7 +48,7 @@ function rescues(
   return lines
     .flatMap(({ event, reason }): readonly Rescue[] => {
       if (!isOf(owed, event.id) || !reason || !('then' in reason)) return [];
-      if (reason.then.fromMs <= atMs) return [];
+      if (reason.then.fromMs < atMs) return [];
       const ids = reason.kind === 'walk' ? [reason.otherEvent] : reason.withEvents;
       const gives = ids.flatMap((id) => byId.get(id) ?? []);
       const loses = others.flatMap(({ owed: other, stays }) =>
