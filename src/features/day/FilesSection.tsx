@@ -121,15 +121,20 @@ export function FilesSection({
       <Button label="Bring in a running order" onPress={() => void open()} />
       <Button label="Paste a heat sheet" onPress={() => setPasting(true)} />
       <ReadingNow reading={reading} />
-      <Button
-        label="Save as a table"
-        disabled={none}
-        onPress={() => downloadText(`${stem}-order.csv`, writeOrder(shoot), 'text/csv')}
-      />
-      <Button label="Save as a calendar" disabled={none} onPress={saveCalendar} />
+      <View className="flex-row flex-wrap gap-2">
+        <View className="grow">
+          <Button
+            label="Save as a table"
+            disabled={none}
+            onPress={() => downloadText(`${stem}-order.csv`, writeOrder(shoot), 'text/csv')}
+          />
+        </View>
+        <View className="grow">
+          <Button label="Save as a calendar" disabled={none} onPress={saveCalendar} />
+        </View>
+      </View>
       <Text kind="small" ink="quiet">
-        Tables are CSV, calendars iCalendar. A calendar carries where to stand, and an alarm when to
-        leave for what is shot.
+        A calendar carries where to stand, and an alarm when to leave.
       </Text>
       {file ? <ImportSheet key={file.name} file={file} onClose={() => setFile(undefined)} /> : null}
       {pasting ? (

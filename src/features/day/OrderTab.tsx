@@ -80,10 +80,20 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
       ) : (
         <OrderList rows={rows} atMs={atMs} onOpen={setEdited} onMove={move} />
       )}
-      <Button label="Add an event" disabled={shoot.events.length >= MOST_EVENTS} onPress={begin} />
-      {shoot.events.length > 1 ? (
-        <Button label="Change many at once" onPress={() => setMany(true)} />
-      ) : null}
+      <View className="flex-row flex-wrap gap-2">
+        <View className="grow">
+          <Button
+            label="Add an event"
+            disabled={shoot.events.length >= MOST_EVENTS}
+            onPress={begin}
+          />
+        </View>
+        {shoot.events.length > 1 ? (
+          <View className="grow">
+            <Button label="Change many at once" onPress={() => setMany(true)} />
+          </View>
+        ) : null}
+      </View>
       {many ? <ManySheet onClose={() => setMany(false)} /> : null}
       <FilesSection lines={lines} cells={cells} />
       {edited ? (

@@ -60,7 +60,7 @@ function OpenField() {
   const foot = following ? null : <TimeFoot />;
   const figures = (
     <View className="gap-1">
-      <NowNext awake={awake} low={low} />
+      <NowNext awake={awake} low={low} owing={owing} />
       <View className="px-3">
         <PeopleOwed brief />
       </View>

@@ -21,7 +21,16 @@ import { useFieldTime, useNowMs } from './use-field-time';
 import type { Awake } from './use-wake-lock';
 
 /** What is on, what comes next, and how long until then. */
-export function NowNext({ awake, low }: { readonly awake: Awake; readonly low: boolean }) {
+export function NowNext({
+  awake,
+  low,
+  owing,
+}: {
+  readonly awake: Awake;
+  readonly low: boolean;
+  /** Whether pictures are owed of anyone: then who comes next is named. */
+  readonly owing: boolean;
+}) {
   const { shoot, atMs, clock, ribbon, seen, setup, hours } = useShown(
     'shoot',
     'atMs',
@@ -91,7 +100,7 @@ export function NowNext({ awake, low }: { readonly awake: Awake; readonly low: b
         </Text>
       ) : null}
       <ComingLine name="Next" coming={next} nowMs={now} clock={clock} />
-      {then.length > 0 && !low ? (
+      {then.length > 0 && owing && !low ? (
         <Text kind="small">
           {`Then ${then.map((line) => thenInWords(line, shoot, clock)).join('; ')}.`}
         </Text>
