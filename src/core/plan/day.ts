@@ -60,7 +60,7 @@ export interface Quota {
   readonly beyondShare: number;
 }
 
-/** Someone owed a picture: any of these events keeps the promise. Comes before any sum of values. */
+/** A picture owed of someone. Whichever of these events is shot meets it; that comes before any sum of values. */
 export interface Debt {
   readonly id: string;
   readonly events: readonly string[];

@@ -27,7 +27,7 @@ export function LogAnswer() {
       <Heading level={3} kind="title">
         {head}
       </Heading>
-      {shoot.people.some(({ owed: any }) => any) ? (
+      {shoot.people.some((person) => person.owed) ? (
         <DayProvider>
           <PeopleOwed />
         </DayProvider>

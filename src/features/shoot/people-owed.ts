@@ -121,7 +121,7 @@ export function owedInShort({ owed, state }: OwedLine, clock: (ms: number) => st
   }
 }
 
-/** "1 of 2 had": as far as any are. */
+/** "1 of 2 had"; nothing where one is owed and not had, which its state says already. */
 const hadInWords = ({ delivered, keepers }: PersonOwed): string =>
   keepers === 1 && delivered === 0 ? '' : `${delivered} of ${keepers} had`;
 
