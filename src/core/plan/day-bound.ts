@@ -1,5 +1,6 @@
+import { bisector } from 'd3-array';
 import type { Counted, Digit } from './day-states';
-import { beginningsOf, bestOf, untilOf, type Visit } from './day-visits';
+import { beginningsOf, bestOf, canBegin, untilOf, type Stand, type Visit } from './day-visits';
 
 /**
  * What a day can still bring from a place and a time on, at the most. All that limits how often a thing counts is lifted,
@@ -9,6 +10,7 @@ import { beginningsOf, bestOf, untilOf, type Visit } from './day-visits';
  */
 
 const NONE = -1;
+const LATEST_FIRST = bisector<number, number>((byMs, timeMs) => timeMs - byMs);
 
 /** What can be begun at a place by those in time for it: latest first. */
 class Beginnings {
@@ -39,18 +41,21 @@ class Beginnings {
     while (at >= 0 && (this.byMs[at] as number) < timeMs) at -= 1;
     return at;
   }
+
+  /** The same, wherever one looked before. */
+  lastOf(timeMs: number): number {
+    return LATEST_FIRST.right(this.byMs, timeMs) - 1;
+  }
 }
 
 /** An event from one place. */
-interface Stand {
+interface VisitFrom extends Stand {
   readonly visit: Visit;
-  readonly place: number;
-  readonly quality: number;
 }
 
 /** All times at which anything can begin, the latest first, and at which it ends then. */
 export interface Timetable {
-  readonly stands: readonly Stand[];
+  readonly stands: readonly VisitFrom[];
   /** By beginning: which stand, and which of the ends. */
   readonly stand: Int32Array;
   readonly end: Int32Array;
@@ -65,12 +70,15 @@ export function timetable(visits: readonly Visit[], places: number): Timetable {
   const ends: { place: number; timeMs: number }[] = [];
   const endAt = Array.from({ length: places }, () => new Map<number, number>());
   const all = stands
-    .flatMap(({ visit: { event } }, stand) =>
-      beginningsOf(event).map((fromMs) => ({ stand, fromMs, untilMs: untilOf(event, fromMs) })),
-    )
+    .flatMap((from, stand) => {
+      const { event } = from.visit;
+      return beginningsOf(event)
+        .filter((fromMs) => canBegin(from.visit, from, fromMs))
+        .map((fromMs) => ({ stand, fromMs, untilMs: untilOf(event, fromMs) }));
+    })
     .sort((a, b) => b.fromMs - a.fromMs);
   const endOf = ({ stand, untilMs: timeMs }: (typeof all)[number]): number => {
-    const { place } = stands[stand] as Stand;
+    const { place } = stands[stand] as VisitFrom;
     const there = endAt[place] as Map<number, number>;
     const known = there.get(timeMs);
     if (known !== undefined) return known;
@@ -128,7 +136,7 @@ export class Bound {
     const worth = stands.map((one) => this.worth(one));
     for (let node = 0; node < stand.length; node += 1) {
       const at = stand[node] as number;
-      const { place, visit } = stands[at] as Stand;
+      const { place, visit } = stands[at] as VisitFrom;
       const value = (worth[at] as number) + this.after(end[node] as number);
       const begins = fromMs[node] as number;
       const goesOn = visit.event.window !== undefined;
@@ -145,6 +153,7 @@ export class Bound {
       case 'debt':
         return count > 0 ? 0 : of.promises * this.promised - price;
       case 'quota':
+      case 'once':
         return price * (of.most - count);
       case 'window':
         return of.brings
@@ -157,9 +166,9 @@ export class Bound {
   }
 
   /** What a beginning is worth with the prices as they are. */
-  private worth({ visit, quality }: Stand): number {
+  private worth({ visit, quality }: VisitFrom): number {
     const { event } = visit;
-    const { debts, quota, window, alone } = this.counted.get(event.id) as Counted;
+    const { debts, quota, window, once, alone } = this.counted.get(event.id) as Counted;
     const priceOf = (digit: number) => this.prices[digit] as number;
     const owed = debts.reduce((sum, debt) => sum + priceOf(debt), 0);
     if (window !== undefined) {
@@ -167,7 +176,7 @@ export class Bound {
       return owed + (most > 0 ? (priceOf(window) * event.value * quality) / most : 0);
     }
     const value = event.value * quality;
-    const kept = owed + alone * this.promised;
+    const kept = owed + alone * this.promised - (once === undefined ? 0 : priceOf(once));
     const of = quota === undefined ? undefined : this.digits[quota];
     if (quota === undefined || of?.kind !== 'quota') return kept + value;
     const { beyondShare } = of.quota;
@@ -200,9 +209,7 @@ export class Bound {
 
   /** What can still come from the end of a stay on, whatever is had, at the most. */
   toGo(place: number, timeMs: number): number {
-    const at = this.open.findIndex(({ untilMs }) => untilMs >= timeMs);
-    const open = at < 0 ? 0 : (this.open[at] as { sum: number }).sum;
-    return open + this.after(this.table.endAt[place]?.get(timeMs) as number);
+    return this.openAfter(timeMs) + this.after(this.table.endAt[place]?.get(timeMs) as number);
   }
 
   /** So much less of it for what a state has had. */
@@ -213,35 +220,84 @@ export class Bound {
     ));
   }
 
-  /** What the whole day can come to, and which way each price should go for it to be less. */
-  whole(): { readonly most: number; readonly slopes: Float64Array } {
+  /** What can still be counted after a time, whatever has been, beside what it is let go for. */
+  openAfter(timeMs: number): number {
+    return this.open.find(({ untilMs }) => untilMs >= timeMs)?.sum ?? 0;
+  }
+
+  /** The best that can be begun from a time on by those who are nowhere yet. */
+  firstAfter(timeMs: number): number {
+    return this.first(timeMs).best;
+  }
+
+  private first(timeMs: number) {
     let first = { best: 0, node: NONE };
     for (const there of this.stayed) {
-      const last = there.best.length - 1;
-      const best = there.best[last] ?? 0;
-      if (best > first.best) first = { best, node: there.node[last] as number };
+      const at = there.lastOf(timeMs);
+      const best = there.best[at] ?? 0;
+      if (best > first.best) first = { best, node: there.node[at] as number };
     }
-    const slopes = Float64Array.from(this.digits, (digit, i) => {
-      if (digit.kind === 'debt') return -1;
-      if (digit.kind === 'quota') return digit.most;
-      return -digit.brings.filter((one) => one > (this.prices[i] as number)).length;
-    });
+    return first;
+  }
+
+  /**
+   * The best that can follow for one who is at a place from a time on.
+   * @param nothingBeforeMs one who has let things go by need not be in place for anything before this
+   */
+  follow(place: number, timeMs: number, nothingBeforeMs: number): number {
+    const walks = this.walkMs[place] as Float64Array;
+    let best = 0;
+    for (let other = 0; other < walks.length; other += 1) {
+      const there = (other === place ? this.stayed : this.walked)[other] as Beginnings;
+      const readyMs = Math.max(timeMs + (walks[other] as number), nothingBeforeMs);
+      const at = there.lastOf(readyMs);
+      if (at >= 0) best = Math.max(best, there.best[at] as number);
+    }
+    return best;
+  }
+
+  /** How far the chain of most worth uses what each price is of. */
+  private uses(): Float64Array {
+    const uses = new Float64Array(this.digits.length);
     const bump = (digit: number, by: number) => {
-      slopes[digit] = (slopes[digit] as number) + by;
+      uses[digit] = (uses[digit] as number) + by;
     };
     const { stands, stand, end } = this.table;
-    for (let { node } = first; node !== NONE; node = this.follows[end[node] as number] as number) {
-      const { visit, quality } = stands[stand[node] as number] as Stand;
-      const { debts, quota, window } = this.counted.get(visit.event.id) as Counted;
+    let { node } = this.first(-Infinity);
+    for (; node !== NONE; node = this.follows[end[node] as number] as number) {
+      const { visit, quality } = stands[stand[node] as number] as VisitFrom;
+      const { debts, quota, window, once } = this.counted.get(visit.event.id) as Counted;
       debts.forEach((debt) => bump(debt, 1));
       if (window !== undefined) bump(window, (visit.event.value * quality) / (bestOf(visit) || 1));
+      if (once !== undefined) bump(once, -1);
       const of = quota === undefined ? undefined : this.digits[quota];
       if (quota !== undefined && of?.kind === 'quota') {
         const extra = visit.event.value * quality * (1 - of.quota.beyondShare);
         if (extra > (this.prices[quota] as number)) bump(quota, -1);
       }
     }
-    const open = this.open[0]?.sum ?? 0;
-    return { most: open + first.best, slopes };
+    return uses;
+  }
+
+  /**
+   * What the whole day can come to, and which way each price should go for it to be less.
+   * @param bounds one for each shooter, at the same prices
+   */
+  static whole(bounds: readonly Bound[]): {
+    readonly most: number;
+    readonly slopes: Float64Array;
+  } {
+    const [first] = bounds as readonly [Bound];
+    const slopes = Float64Array.from(first.digits, (digit, i) => {
+      if (digit.kind === 'debt') return -1;
+      if (digit.kind === 'quota' || digit.kind === 'once') return digit.most;
+      return -digit.brings.filter((one) => one > (first.prices[i] as number)).length;
+    });
+    let most = first.openAfter(-Infinity);
+    for (const bound of bounds) {
+      most += bound.firstAfter(-Infinity);
+      bound.uses().forEach((by, i) => (slopes[i] = (slopes[i] as number) + by));
+    }
+    return { most, slopes };
   }
 }

@@ -1,6 +1,6 @@
 import { bisector } from 'd3-array';
 import type { DayEvent } from './day';
-import { beginningsOf, gapAfter, untilOf, type Chosen, type Stay, type Visit } from './day-visits';
+import { beginningsOf, canBegin, gapAfter, untilOf, type Chosen, type Stay, type Visit } from './day-visits';
 
 /**
  * Why an event is not in the route, for the interface to put in words. What is named is all that is lacking: were it
@@ -11,6 +11,8 @@ export type MissedReason =
   | { readonly kind: 'noPosition' }
   /** Its window is shorter than a visit. */
   | { readonly kind: 'tooShort' }
+  /** Whoever could shoot it is not on the ground in time. */
+  | { readonly kind: 'notYetThere' }
   /** Worth nothing: no value, no quality, or its quota filled by others. */
   | { readonly kind: 'worthNothing' }
   /** Runs while others are shot or waited for: these would have to be given up. */
@@ -29,6 +31,14 @@ export interface Then {
   readonly positionId: string;
   readonly fromMs: number;
   readonly untilMs: number;
+  /** Who of several would shoot it. */
+  readonly shooterId?: string;
+}
+
+/** Why it is missed, and what mending that would cost: nothing to give up mends some. */
+export interface Miss {
+  readonly reason: MissedReason;
+  readonly cost: number;
 }
 
 type Walks = readonly Float64Array[];
@@ -49,6 +59,7 @@ export interface Missing {
   /** What is lost with a stay: its worth, and whatever it alone keeps of promises. */
   readonly costOf: (given: Chosen) => number;
   readonly nameOf: (place: number) => string;
+  readonly shooterId?: string;
 }
 
 const ORDER = bisector<Stay, Stay>((a, b) => a.fromMs - b.fromMs || a.untilMs - b.untilMs);
@@ -84,30 +95,46 @@ const apart = (a: Stay, b: Stay): boolean => a.untilMs <= b.fromMs || b.untilMs 
  */
 export function missedReason(
   event: DayEvent,
-  { visits, chosen, walkMs, costOf, nameOf }: Missing,
-): MissedReason {
-  if (event.forbidden) return { kind: 'forbidden' };
+  { visits, chosen, walkMs, costOf, nameOf, shooterId }: Missing,
+): Miss {
+  const never = (kind: 'forbidden' | 'noPosition' | 'tooShort' | 'notYetThere'): Miss => ({
+    reason: { kind },
+    // Of two who can't have it, one who would serve it says more.
+    cost: kind === 'noPosition' ? Infinity : Number.MAX_VALUE,
+  });
+  if (event.forbidden) return never('forbidden');
   const visit = visits.find((entry) => entry.event.id === event.id);
-  if (!visit || visit.places.length === 0) return { kind: 'noPosition' };
+  if (!visit || visit.places.length === 0) return never('noPosition');
   const beginnings = beginningsOf(event);
-  if (beginnings.length === 0) return { kind: 'tooShort' };
+  if (beginnings.length === 0) return never('tooShort');
   const lacks = ({ by }: Blocked): number =>
     by.reduce((sum, { needMs, haveMs }) => sum + needMs - haveMs, 0);
   const [cheapest] = beginnings
     .flatMap((fromMs) =>
-      visit.places.map(({ place }) =>
-        blocked({ visit, place, fromMs, untilMs: untilOf(event, fromMs) }, chosen, walkMs, costOf),
-      ),
+      visit.places
+        .filter((stand) => canBegin(visit, stand, fromMs))
+        .map(({ place }) =>
+          blocked(
+            { visit, place, fromMs, untilMs: untilOf(event, fromMs) },
+            chosen,
+            walkMs,
+            costOf,
+          ),
+        ),
     )
     .sort((a, b) => a.cost - b.cost || a.by.length - b.by.length || lacks(a) - lacks(b));
-  const { stay, by } = cheapest as Blocked;
+  if (!cheapest) return never('notYetThere');
+  const { stay, by, cost } = cheapest;
   const [only, ...more] = by;
-  if (!only) return { kind: 'worthNothing' };
-  const then = { positionId: nameOf(stay.place), fromMs: stay.fromMs, untilMs: stay.untilMs };
+  if (!only) return { reason: { kind: 'worthNothing' }, cost };
+  const then = {
+    ...{ positionId: nameOf(stay.place), fromMs: stay.fromMs, untilMs: stay.untilMs },
+    ...(shooterId !== undefined && { shooterId }),
+  };
   if (more.length === 0 && apart(stay, only)) {
     const { visit: other, needMs, haveMs } = only;
-    return { kind: 'walk', otherEvent: other.event.id, needMs, haveMs, then };
+    return { reason: { kind: 'walk', otherEvent: other.event.id, needMs, haveMs, then }, cost };
   }
   const named = by.map(({ visit: other }) => other.event.id);
-  return { kind: 'overlap', withEvents: [...new Set(named)], then };
+  return { reason: { kind: 'overlap', withEvents: [...new Set(named)], then }, cost };
 }

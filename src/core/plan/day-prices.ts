@@ -15,6 +15,8 @@ function capOf(digit: Digit, promised: number): number {
   switch (digit.kind) {
     case 'debt':
       return digit.promises * promised;
+    case 'once':
+      return digit.brings + digit.promises * promised;
     case 'window':
       return digit.brings[0] ?? 0;
     case 'quota':
@@ -27,6 +29,8 @@ function firstPrice(digit: Digit): number {
   switch (digit.kind) {
     case 'debt':
       return 0;
+    case 'once':
+      return digit.brings / 2;
     case 'window':
       return digit.brings[1] ?? digit.brings[0] ?? 0;
     case 'quota':
@@ -35,14 +39,16 @@ function firstPrice(digit: Digit): number {
 }
 
 export class Pricing {
-  bound: Bound;
+  /** A bound for each shooter. */
+  bounds: readonly Bound[];
   /** What no plan can come to more than, with its promises. */
   lowest: number;
   private prices: Prices;
   private length = 1;
 
   constructor(
-    private readonly table: Timetable,
+    /** A timetable for each shooter. */
+    private readonly tables: readonly Timetable[],
     private readonly walkMs: readonly Float64Array[],
     private readonly digits: readonly Digit[],
     private readonly counted: ReadonlyMap<string, Counted>,
@@ -53,8 +59,8 @@ export class Pricing {
     this.prices = Float64Array.from(digits, (digit) =>
       Math.min(capOf(digit, promised), known[digit.key] ?? firstPrice(digit)),
     );
-    this.bound = this.at(this.prices);
-    this.lowest = this.bound.whole().most;
+    this.bounds = this.at(this.prices);
+    this.lowest = Bound.whole(this.bounds).most;
   }
 
   /** Prices by what they are of. */
@@ -62,18 +68,19 @@ export class Pricing {
     return Object.fromEntries(this.digits.map(({ key }, i) => [key, this.prices[i] as number]));
   }
 
-  private at(prices: Prices): Bound {
-    const { table, walkMs, digits, counted, promised } = this;
-    return new Bound(table, walkMs, digits, counted, promised, prices);
+  private at(prices: Prices): readonly Bound[] {
+    const { tables, walkMs, digits, counted, promised } = this;
+    return tables.map((table) => new Bound(table, walkMs, digits, counted, promised, prices));
   }
 
   /** Lowers the bound towards what is had: steps of B. T. Polyak along the slope, as in Held and Karp; from memory. */
-  lower(score: number, value: number): void {
-    const steps = Math.max(STEPS.least, Math.min(STEPS.most, STEPS.work / this.table.stand.length));
-    let { prices, bound } = this;
+  lower(score: number, value: number, mostSteps: number = STEPS.most): void {
+    const work = this.tables.reduce((sum, { stand }) => sum + stand.length, 0);
+    const steps = Math.max(STEPS.least, Math.min(mostSteps, STEPS.work / work));
+    let { prices, bounds } = this;
     let waited = 0;
     for (let i = 0; i < steps && this.lowest > score + NEAR_SHARE * value; i += 1) {
-      const { most, slopes } = bound.whole();
+      const { most, slopes } = Bound.whole(bounds);
       const steep = slopes.reduce((sum, slope) => sum + slope ** 2, 0);
       if (steep === 0) return;
       const step = (this.length * (most - score)) / steep;
@@ -83,15 +90,15 @@ export class Pricing {
           Math.max(0, price - step * (slopes[d] as number)),
         ),
       );
-      bound = this.at(prices);
-      const { most: now } = bound.whole();
+      bounds = this.at(prices);
+      const { most: now } = Bound.whole(bounds);
       if (now < this.lowest) {
-        Object.assign(this, { bound, prices, lowest: now });
+        Object.assign(this, { bounds, prices, lowest: now });
         waited = 0;
       } else if ((waited += 1) >= PATIENCE) {
         this.length /= 2;
         waited = 0;
-        ({ prices, bound } = this);
+        ({ prices, bounds } = this);
       }
     }
   }

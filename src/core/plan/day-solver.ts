@@ -1,9 +1,9 @@
 import type { Debt, Quota } from './day';
-import { timetable } from './day-bound';
+import { timetable, type Bound } from './day-bound';
 import { Pricing } from './day-prices';
 import { remembered, States } from './day-states';
 import { momentsOf, Sweep, swept, type Chain } from './day-sweep';
-import { beginningsOf, gapAfter, untilOf, type Chosen, type Visit } from './day-visits';
+import { beginningsOf, canBegin, gapAfter, untilOf, type Chosen, type Visit } from './day-visits';
 
 /** A first look that is quick, then all that may be better, and where that is too much, the most promising of it. */
 const LOOKS = [
@@ -54,7 +54,7 @@ function stillWalked(
     if (!visit || !stand) continue;
     const { event } = visit;
     const fromMs = event.window ? began : event.startMs;
-    if (!beginningsOf(event).includes(fromMs)) continue;
+    if (!beginningsOf(event).includes(fromMs) || !canBegin(visit, stand, fromMs)) continue;
     const stay = { visit, place, fromMs, untilMs: untilOf(event, fromMs) };
     const before = chosen.at(-1);
     if (before) {
@@ -99,14 +99,15 @@ export function planRoute(
   const states = new States(digits, counted);
   const moments = momentsOf(possible);
   const times = timetable(possible, walkMs.length);
-  const pricing = new Pricing(times, walkMs, digits, counted, promised, before?.prices ?? {});
+  const pricing = new Pricing([times], walkMs, digits, counted, promised, before?.prices ?? {});
   let best: Chain = before
     ? stillWalked(before, possible, { walkMs, states, promised })
     : { chosen: [], score: 0 };
   const looks = best.score > NEAR * pricing.lowest ? LOOKS.slice(1) : LOOKS;
   for (const look of looks) {
     const floor = best.score > 0 ? best.score + TINY : -Infinity;
-    const sweep = new Sweep(walkMs, states, promised, pricing.bound, { ...look, floor });
+    const [bound] = pricing.bounds as readonly [Bound];
+    const sweep = new Sweep(walkMs, states, promised, bound, { ...look, floor });
     const found = swept(sweep, moments, walkMs.length).best();
     if (found.score > best.score) best = found;
     if (!sweep.trimmed || pricing.lowest <= best.score + TINY) {

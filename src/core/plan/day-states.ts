@@ -20,12 +20,15 @@ export type Digit = {
   | { readonly kind: 'window'; readonly brings: readonly number[]; readonly promises: number }
   /** What each event of the group brings more, at the most, before the quota is full. */
   | { readonly kind: 'quota'; readonly extra: number; readonly quota: Quota }
+  /** Of several shooters one at the most has it; what it is worth to them at the best place. */
+  | { readonly kind: 'once'; readonly brings: number; readonly promises: number }
 );
 
 /** What an event does to what is remembered. */
 export interface Counted {
   readonly window?: number;
   readonly quota?: number;
+  readonly once?: number;
   readonly debts: readonly number[];
   /** Promises that this event alone keeps. */
   readonly alone: number;
@@ -40,11 +43,16 @@ function alike(debts: readonly Debt[], visits: ReadonlyMap<string, Visit>) {
   });
 }
 
-/** What is to be remembered of a day, and what each event does to it. */
+/**
+ * What is to be remembered of a day, and what each event does to it.
+ * @param shared whether several shooters share the events: then a heat taken by one is closed to the others. It is last of
+ *   all, and no state needs it: shooters choose in the order in which things begin.
+ */
 export function remembered(
   visits: readonly Visit[],
   quotas: readonly Quota[],
   debts: readonly Debt[],
+  shared = false,
 ): { readonly digits: readonly Digit[]; readonly counted: ReadonlyMap<string, Counted> } {
   const digits: Digit[] = [];
   const add = (digit: Digit): number => digits.push(digit) - 1;
@@ -95,6 +103,18 @@ export function remembered(
         }),
       }),
     });
+  }
+  if (shared) {
+    for (const visit of visits) {
+      const { id, window } = visit.event;
+      const known = counted.get(id) as Counted;
+      if (window) continue;
+      const once = add({
+        ...{ key: `once ${id}`, kind: 'once', most: 1, untilMs: visit.event.startMs },
+        ...{ brings: bestOf(visit), promises: known.alone },
+      });
+      counted.set(id, { ...known, once });
+    }
   }
   return { digits, counted };
 }

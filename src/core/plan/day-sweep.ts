@@ -1,7 +1,15 @@
 import type { Bound } from './day-bound';
 import type { States } from './day-states';
 import { Table } from './day-table';
-import { beginningsOf, readyFor, untilOf, type Chosen, type Stay, type Visit } from './day-visits';
+import {
+  beginningsOf,
+  canBegin,
+  readyFor,
+  untilOf,
+  type Chosen,
+  type Stay,
+  type Visit,
+} from './day-visits';
 
 /** A sweep forward through a day: the best chains of visits to each place, by what is had. */
 
@@ -232,13 +240,15 @@ export function swept(sweep: Sweep, moments: readonly Moment[], places: number):
     const untilMs = untilOf(event, fromMs);
     const before = looked.get(visit) ?? stands.map(() => NONE);
     looked.set(visit, before);
-    stands.forEach(({ place, quality }, i) => {
+    stands.forEach((at, i) => {
+      const { place, quality } = at;
       const there = going[place] as Map<number, Going[]>;
       if (what === 'end') {
         sweep.end(place, timeMs, there.get(untilMs) ?? []);
         there.delete(untilMs);
         return;
       }
+      if (!canBegin(visit, at, fromMs)) return;
       const stay = { visit, place, fromMs, untilMs };
       const begun =
         what === 'walked'

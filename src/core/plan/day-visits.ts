@@ -8,7 +8,17 @@ export interface Visit {
   readonly readyByMs: number;
   /** When one who is there already must be free: the same, or the start itself. */
   readonly stayByMs: number;
-  readonly places: readonly { readonly place: number; readonly quality: number }[];
+  readonly places: readonly Stand[];
+}
+
+/** A place an event may be had from, and how well. */
+export interface Stand {
+  readonly place: number;
+  readonly quality: number;
+  /** One can't be there any sooner; when absent, one is wherever one will before the day begins. */
+  readonly openMs?: number;
+  /** One begins there, and need not walk. */
+  readonly here?: boolean;
 }
 
 /** A visit from one place, from when until when. */
@@ -47,6 +57,11 @@ export const untilOf = ({ endMs, window }: DayEvent, fromMs: number): number =>
 
 /** When one can begin an event for the last time. */
 export const lastBeginMs = ({ event }: Visit): number => beginningsOf(event).at(-1) ?? -Infinity;
+
+/** Whether one can be there in time to begin then. */
+export const canBegin = (visit: Visit, { place, openMs, here = false }: Stand, fromMs: number) =>
+  openMs === undefined ||
+  readyFor({ visit, place, fromMs, untilMs: untilOf(visit.event, fromMs) }, here) >= openMs;
 
 /** What an event brings from the best of its places. */
 export const bestOf = ({ event, places }: Visit): number =>

@@ -18,6 +18,7 @@ export {
   type Stop,
 } from './day';
 export type { MissedReason, Then } from './day-missed';
+export { planTogether, type DayShooter, type SharedEvent } from './day-together';
 export type { FaceWanted, LightWanted } from './desirability';
 export {
   scorePosition,

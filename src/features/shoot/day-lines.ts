@@ -80,6 +80,8 @@ export function missedInWords(
       return 'You already have enough of it.';
     case 'overlap':
       return `It runs while ${inALine(reason.withEvents.map(titleOf))} ${reason.withEvents.length > 1 ? 'are' : 'is'} shot.`;
+    case 'notYetThere':
+      return 'Whoever could shoot it is not there in time.';
     case 'tooShort':
       return 'It is over before a visit would be: make the visit shorter.';
     case 'walk': {
