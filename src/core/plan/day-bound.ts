@@ -1,6 +1,6 @@
 import { bisector } from 'd3-array';
 import type { Counted, Digit } from './day-states';
-import { beginningsOf, bestOf, canBegin, untilOf, type Stand, type Visit } from './day-visits';
+import { beginningsOf, bestOf, untilOf, type Stand, type Visit } from './day-visits';
 
 /**
  * What a day can still bring from a place and a time on, at the most. All that limits how often a thing counts is lifted,
@@ -70,12 +70,9 @@ export function timetable(visits: readonly Visit[], places: number): Timetable {
   const ends: { place: number; timeMs: number }[] = [];
   const endAt = Array.from({ length: places }, () => new Map<number, number>());
   const all = stands
-    .flatMap((from, stand) => {
-      const { event } = from.visit;
-      return beginningsOf(event)
-        .filter((fromMs) => canBegin(from.visit, from, fromMs))
-        .map((fromMs) => ({ stand, fromMs, untilMs: untilOf(event, fromMs) }));
-    })
+    .flatMap(({ visit: { event } }, stand) =>
+      beginningsOf(event).map((fromMs) => ({ stand, fromMs, untilMs: untilOf(event, fromMs) })),
+    )
     .sort((a, b) => b.fromMs - a.fromMs);
   const endOf = ({ stand, untilMs: timeMs }: (typeof all)[number]): number => {
     const { place } = stands[stand] as VisitFrom;

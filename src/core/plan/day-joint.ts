@@ -52,7 +52,7 @@ interface Node {
 interface Begin {
   readonly fromMs: number;
   /** What may begin then: all that is chosen from of one heat, or one shooter’s visit to a window. */
-  readonly stays: readonly (JointStay & { readonly quality: number; readonly stand: Stand })[];
+  readonly stays: readonly (JointStay & { readonly stand: Stand })[];
 }
 
 /** All beginnings in the order in which they are chosen. @param visits the same events for each shooter */
@@ -60,12 +60,10 @@ function beginsOf(visits: readonly (readonly Visit[])[]): readonly Begin[] {
   const stays = visits.flatMap((theirs, shooter) =>
     theirs.flatMap((visit) =>
       visit.places.flatMap((stand) =>
-        beginningsOf(visit.event)
-          .filter((fromMs) => canBegin(visit, stand, fromMs))
-          .map((fromMs) => ({
-            ...{ visit, place: stand.place, quality: stand.quality, stand, shooter, fromMs },
-            untilMs: untilOf(visit.event, fromMs),
-          })),
+        beginningsOf(visit.event).map((fromMs) => ({
+          ...{ visit, place: stand.place, stand, shooter, fromMs },
+          untilMs: untilOf(visit.event, fromMs),
+        })),
       ),
     ),
   );
@@ -170,9 +168,11 @@ export function jointly(
     if (looks > mostLooks) return undefined;
     for (const node of all) {
       for (const stay of stays) {
-        const { visit, place, shooter, quality, untilMs } = stay;
+        const { visit, place, shooter, stand, untilMs } = stay;
         const free = node.free[shooter] as Free;
-        if (free.place !== NONE) {
+        if (free.place === NONE) {
+          if (!canBegin(visit, stand, fromMs)) continue;
+        } else {
           const walk = (walkMs[free.place] as Float64Array)[place] as number;
           if (free.untilMs + walk > readyFor(stay, free.place === place)) continue;
         }
@@ -184,7 +184,7 @@ export function jointly(
             free: node.free.map((one, i) => (i === shooter ? { place, untilMs } : one)),
             state: after(node.state),
             score:
-              node.score + visit.event.value * quality * part + keeps(node.state) * promised,
+              node.score + visit.event.value * stand.quality * part + keeps(node.state) * promised,
             stay,
             before: node,
           },

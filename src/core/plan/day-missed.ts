@@ -112,7 +112,11 @@ export function missedReason(
   const [cheapest] = beginnings
     .flatMap((fromMs) =>
       visit.places
-        .filter((stand) => canBegin(visit, stand, fromMs))
+        .filter(
+          (stand) =>
+            canBegin(visit, stand, fromMs) ||
+            chosen.some(({ place, untilMs }) => place === stand.place && untilMs <= fromMs),
+        )
         .map(({ place }) =>
           blocked(
             { visit, place, fromMs, untilMs: untilOf(event, fromMs) },

@@ -54,13 +54,13 @@ function stillWalked(
     if (!visit || !stand) continue;
     const { event } = visit;
     const fromMs = event.window ? began : event.startMs;
-    if (!beginningsOf(event).includes(fromMs) || !canBegin(visit, stand, fromMs)) continue;
+    if (!beginningsOf(event).includes(fromMs)) continue;
     const stay = { visit, place, fromMs, untilMs: untilOf(event, fromMs) };
     const before = chosen.at(-1);
     if (before) {
       const needMs = (walkMs[before.place] as Float64Array)[place] as number;
       if (before.fromMs > fromMs || gapAfter(before, stay) < needMs) continue;
-    }
+    } else if (!canBegin(visit, stand, fromMs)) continue;
     const { after, share, keeps } = states.oneMore(event);
     const part = share(state);
     if (part === undefined) continue;

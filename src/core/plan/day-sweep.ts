@@ -4,9 +4,11 @@ import { Table } from './day-table';
 import {
   beginningsOf,
   canBegin,
+  MINUTE_MS,
   readyFor,
   untilOf,
   type Chosen,
+  type Stand,
   type Stay,
   type Visit,
 } from './day-visits';
@@ -118,9 +120,10 @@ export class Sweep {
    * @param by who: those at the place already, or all who could walk there
    * @param since looks only at what was bettered after this count
    */
-  begin(stay: Stay, quality: number, by: 'own' | 'all', since: number): Going {
+  begin(stay: Stay, at: Stand, by: 'own' | 'all', since: number): Going {
     this.count += 1;
     const { visit, place } = stay;
+    const { quality } = at;
     const { event } = visit;
     const timeMs = readyFor(stay, by === 'own');
     const span = this.states.spanAt(timeMs);
@@ -135,7 +138,10 @@ export class Sweep {
       going.values.push(value);
       going.from.push(node);
     };
-    if (since === NONE) extend(0, 0, NONE);
+    // The day may begin with it: of a window at the first minute at which one is there.
+    const { fromMs } = stay;
+    const sooner = since !== NONE && canBegin(visit, at, fromMs - MINUTE_MS);
+    if (by === 'all' && canBegin(visit, at, fromMs) && !sooner) extend(0, 0, NONE);
     const table =
       by === 'all'
         ? this.reachedAt(place, timeMs, span)
@@ -241,19 +247,18 @@ export function swept(sweep: Sweep, moments: readonly Moment[], places: number):
     const before = looked.get(visit) ?? stands.map(() => NONE);
     looked.set(visit, before);
     stands.forEach((at, i) => {
-      const { place, quality } = at;
+      const { place } = at;
       const there = going[place] as Map<number, Going[]>;
       if (what === 'end') {
         sweep.end(place, timeMs, there.get(untilMs) ?? []);
         there.delete(untilMs);
         return;
       }
-      if (!canBegin(visit, at, fromMs)) return;
       const stay = { visit, place, fromMs, untilMs };
       const begun =
         what === 'walked'
-          ? sweep.begin(stay, quality, 'all', before[i] as number)
-          : sweep.begin(stay, quality, 'own', 0);
+          ? sweep.begin(stay, at, 'all', before[i] as number)
+          : sweep.begin(stay, at, 'own', 0);
       before[i] = sweep.now;
       if (begun.states.length === 0) return;
       const others = there.get(untilMs);

@@ -41,7 +41,8 @@ export const readyFor = ({ visit, fromMs }: Stay, stays: boolean): number =>
 export const gapAfter = (before: Stay, after: Stay): number =>
   readyFor(after, before.place === after.place) - before.untilMs;
 
-const MINUTE_MS = 60_000;
+/** Visits to windows begin on whole minutes. */
+export const MINUTE_MS = 60_000;
 
 /** Each time that a visit may begin: its own, or any whole minute of its window that leaves room for one. */
 export function beginningsOf({ startMs, endMs, window }: DayEvent): readonly number[] {
@@ -58,7 +59,7 @@ export const untilOf = ({ endMs, window }: DayEvent, fromMs: number): number =>
 /** When one can begin an event for the last time. */
 export const lastBeginMs = ({ event }: Visit): number => beginningsOf(event).at(-1) ?? -Infinity;
 
-/** Whether one can be there in time to begin then. */
+/** Whether the day can begin with it: one is there in time. Who has shot something before is there already. */
 export const canBegin = (visit: Visit, { place, openMs, here = false }: Stand, fromMs: number) =>
   openMs === undefined ||
   readyFor({ visit, place, fromMs, untilMs: untilOf(visit.event, fromMs) }, here) >= openMs;
