@@ -108,7 +108,8 @@ function bestByTrying(day: Small) {
       by(shooter + 1);
       const count = had.get(event.id) ?? 0;
       if (event.forbidden || count >= (event.window?.most ?? 1)) return;
-      for (const { positionId, quality } of event.from[(shooters[shooter] as DayShooter).id] ?? []) {
+      for (const { positionId, quality } of event.from[(shooters[shooter] as DayShooter).id] ??
+        []) {
         if (event.pinnedTo && event.pinnedTo !== positionId) continue;
         if (!canReach(shooter, event, positionId, fromMs)) continue;
         const before = free[shooter];
@@ -183,13 +184,11 @@ const smallArb: fc.Arbitrary<Small> = fc
       };
     };
     const events = [
-      ...heats.map(
-        ({ start, length, qualities, whose, grouped, ...rest }, i): SharedEvent => ({
-          ...{ id: `h${i}`, startMs: start * MINUTE, endMs: (start + length) * MINUTE },
-          ...{ from: from(qualities, whose), ...rest },
-          ...(grouped && { group: 'g' }),
-        }),
-      ),
+      ...heats.map(({ start, length, qualities, whose, grouped, ...rest }, i): SharedEvent => ({
+        ...{ id: `h${i}`, startMs: start * MINUTE, endMs: (start + length) * MINUTE },
+        ...{ from: from(qualities, whose), ...rest },
+        ...(grouped && { group: 'g' }),
+      })),
       ...windows.map(
         ({ start, length, visit, most, againShare, qualities, ...rest }, i): SharedEvent => ({
           ...{ id: `w${i}`, startMs: start * MINUTE, endMs: (start + length) * MINUTE },

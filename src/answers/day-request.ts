@@ -2,6 +2,7 @@ import { max } from 'd3-array';
 import {
   withConverter,
   type DayEvent,
+  type DayShooter,
   type Debt,
   type LeadTimes,
   type Quota,
@@ -34,14 +35,16 @@ export interface DayPicture {
 /** A day to be planned: how well each position serves each event follows from ground, light and kit. */
 export interface DayRequest {
   readonly site: ScoredSite;
-  /** What the bag holds; the best of it counts. */
-  readonly kits: readonly ScoredKit[];
+  /** Who shoots, the one whose day is open first: of each what the bag holds, the best of which counts. */
+  readonly shooters: readonly (DayShooter & { readonly kits: readonly ScoredKit[] })[];
   readonly positions: readonly (ScoredPosition & { readonly id: string })[];
   readonly pictures: Readonly<Record<string, DayPicture>>;
   readonly events: readonly (Omit<DayEvent, 'from'> & {
     readonly picture: string;
     /** When its light is looked at. */
     readonly lightMs: number;
+    /** Who alone may shoot it. */
+    readonly shooterId?: string;
   })[];
   readonly walkSpeedMs: number;
   readonly leadTimes: LeadTimes;
@@ -120,6 +123,7 @@ export function callTimes(
 
 type DayShoot = Pick<
   Shoot,
+  | 'startLocal'
   | 'events'
   | 'people'
   | 'log'
@@ -128,6 +132,7 @@ type DayShoot = Pick<
   | 'marks'
   | 'positions'
   | 'kit'
+  | 'shooters'
   | 'subjects'
   | 'ground'
   | 'features'
@@ -135,10 +140,37 @@ type DayShoot = Pick<
   | 'light'
   | 'readings'
   | 'air'
-> & { readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation' | 'panSigma'> };
+> & {
+  readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation' | 'panSigma' | 'shooterId'>;
+};
+
+/** One who shoots alone, among the request's shooters. */
+const ALONE = 'alone';
+
+/** Who the day is open for, among the request's shooters. */
+export const ownId = ({ shooterId }: Pick<Shoot['choice'], 'shooterId'>): string =>
+  shooterId ?? ALONE;
+
+/** All who shoot, the one whose day is open first. */
+function shootersOf(shoot: DayShoot): DayRequest['shooters'] {
+  const { shooters, choice, kit, place } = shoot;
+  const mine = ownId(choice);
+  if (shooters.length === 0) return [{ id: mine, kits: kitsOf(kit, choice) }];
+  const all = shooters.map(({ id, fromLocal, atPositionId, kit: theirs }) => ({
+    id,
+    kits: kitsOf(theirs ?? kit, choice),
+    ...((fromLocal ?? atPositionId) && {
+      starts: {
+        fromMs: msOf(fromLocal ?? shoot.startLocal, place.timeZone),
+        ...(atPositionId && { positionId: atPositionId }),
+      },
+    }),
+  }));
+  return [...all.filter(({ id }) => id === mine), ...all.filter(({ id }) => id !== mine)];
+}
 
 /** The lens in the hands, that on the strap, and those of the bag, on the body in the hands. */
-function kitsOf({ kit, choice }: DayShoot) {
+function kitsOf(kit: Shoot['kit'], choice: DayShoot['choice']): readonly ScoredKit[] {
   const held = { orientation: choice.orientation, support: kit.support } as const;
   const worn: (readonly [Body, LensPreset, number])[] = [
     [bodyOf(kit), lensOf(kit), kit.converter],
@@ -245,12 +277,13 @@ export function dayRequestOf(shoot: DayShoot, fromMs = -Infinity): DayRequest | 
       }),
       ...(shot && counts(event) && { group: shot.id }),
       ...(event.pinnedTo && { pinnedTo: event.pinnedTo }),
+      ...(event.shooterId && { shooterId: event.shooterId }),
       ...((event.leftOut || event.cancelled) && { forbidden: true }),
     };
   });
   return {
     site: scoredSite(shoot),
-    kits: kitsOf(shoot),
+    shooters: shootersOf(shoot),
     positions: positions.map(({ id, x, y, cameraHeightM }) => ({ id, x, y, cameraHeightM })),
     pictures,
     events: planned,

@@ -59,6 +59,8 @@ export const eventSchema = z.strictObject({
     .optional(),
   /** Shoot it from here and nowhere else. */
   pinnedTo: id.optional(),
+  /** This one of several shoots it, or nobody. */
+  shooterId: id.optional(),
   leftOut: z.boolean().optional(),
   /** It does not take place. */
   cancelled: z.literal(true).optional(),

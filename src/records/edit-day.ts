@@ -18,6 +18,10 @@ export function onDay(shoot: Shoot, date: string): Shoot {
     endLocal: moved(shoot.endLocal),
     atLocal: moved(shoot.atLocal),
     brief: { ...shoot.brief, ...(deadlineLocal && { deadlineLocal: moved(deadlineLocal) }) },
+    shooters: shoot.shooters.map((shooter) => ({
+      ...shooter,
+      ...(shooter.fromLocal && { fromLocal: moved(shooter.fromLocal) }),
+    })),
     events: shoot.events.map((event) => ({ ...event, startLocal: moved(event.startLocal) })),
     nature: shoot.nature.map((time) => ({ ...time, atLocal: moved(time.atLocal) })),
     light: {

@@ -128,10 +128,10 @@ function inSlots(events: readonly DayEventRecord[], from: number, to: number): D
   });
 }
 
-/** The shoot with its events and watches on marks, shots, people and positions that there are. */
+/** The shoot with its events, watches and shooters on marks, shots, people and positions that there are. */
 export function withValidEvents(shoot: Shoot): Shoot {
-  const { events, watches, marks } = shoot;
-  if (events.length === 0 && watches.length === 0) return shoot;
+  const { events, watches, marks, shooters } = shoot;
+  if (events.length + watches.length + shooters.length === 0) return shoot;
   const ids = (entries: readonly { readonly id: string }[]) => new Set(entries.map(({ id }) => id));
   const there = {
     markId: ids(marks),
@@ -160,6 +160,9 @@ export function withValidEvents(shoot: Shoot): Shoot {
   return {
     ...shoot,
     events: events.map(valid),
+    shooters: shooters.map(({ atPositionId, ...shooter }) =>
+      atPositionId && there.pinnedTo.has(atPositionId) ? { ...shooter, atPositionId } : shooter,
+    ),
     watches: watches.map((watch) =>
       there.markId.has(watch.markId) ? watch : { ...watch, markId: first },
     ),

@@ -79,6 +79,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     },
     day: FIRST_DAY,
     events: [],
+    shooters: [],
     nature: [],
     watches: [],
     air: FIRST_AIR,
@@ -111,6 +112,10 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
     readings: [],
     watches: [],
     kit: { ...shoot.kit, packed: [] },
+    shooters: shoot.shooters.map(({ kit, ...shooter }) => ({
+      ...shooter,
+      ...(kit && { kit: { ...kit, packed: [] } }),
+    })),
     people: shoot.people.map(({ scratched: _out, ...person }) => person),
     events: shoot.events.map(({ lateMin: _late, cancelled: _off, ...event }) => event),
     air,

@@ -131,6 +131,9 @@ const from10To11: Migration = (older) => ({ ...older, version: 11 });
 /** From version 12 on people belong to somebody and are owed pictures, and keepers say whom they show. */
 const from11To12: Migration = (older) => ({ ...older, version: 12 });
 
+/** From version 13 on several may shoot together; before, one alone did. */
+const from12To13: Migration = (older) => ({ ...older, version: 13, shooters: [] });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -144,4 +147,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from9To10,
   from10To11,
   from11To12,
+  from12To13,
 ];

@@ -111,7 +111,7 @@ test('a file of version 5 is read: its day stays, its log begins empty', () => {
   if (!read.ok) throw new Error(read.reason);
   const { log, ...rest } = read.record;
   expect(log).toEqual({ entries: [], clocks: [], frames: [], lessons: [] });
-  expect(rest).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
+  expect(rest).toEqual({ ...old, version: SHOOT_VERSION, guessed: [], shooters: [] });
 });
 
 test('a file of version 6 is read as it is: nothing held, no filter, no floor, no brim', () => {
@@ -119,7 +119,7 @@ test('a file of version 6 is read as it is: nothing held, no filter, no floor, n
   const old = JSON.parse(text).shoot as Shoot;
   const read = readShootFile(text);
   if (!read.ok) throw new Error(read.reason);
-  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, guessed: [] });
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, guessed: [], shooters: [] });
 });
 
 test('a file of version 8 is read as it is: nothing is a guess', () => {
@@ -130,7 +130,7 @@ test('a file of version 8 is read as it is: nothing is a guess', () => {
   if (!read.ok) throw new Error(read.reason);
   const { marks, positions, ...rest } = read.record;
   const { marks: _marks, positions: _positions, ...was } = old;
-  expect(rest).toEqual({ ...was, version: SHOOT_VERSION, guessed: [] });
+  expect(rest).toEqual({ ...was, version: SHOOT_VERSION, guessed: [], shooters: [] });
   expect(uncarried(marks)).toEqual(old.marks);
   expect(uncarried(positions)).toEqual(old.positions);
 });
@@ -143,7 +143,7 @@ test('a file of version 9 is read: no picture under the plan, and the hide has i
   if (!read.ok) throw new Error(read.reason);
   const { positions, ...rest } = read.record;
   const { positions: was, ...before } = old;
-  expect(rest).toEqual({ ...before, version: SHOOT_VERSION });
+  expect(rest).toEqual({ ...before, version: SHOOT_VERSION, shooters: [] });
   expect(read.record.guessed).toEqual(['bearing', 'kit']);
   expect(uncarried(positions)).toEqual(was);
   expect(positions.flatMap(({ carriedBy, id }) => (carriedBy === 'hide' ? [id] : []))).toEqual([
@@ -159,5 +159,14 @@ test('a file of version 11 is read as it is: nobody is owed, and keepers say not
   expect(old.events.some(({ window }) => window)).toBe(true);
   const read = readShootFile(text);
   if (!read.ok) throw new Error(read.reason);
-  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, shooters: [] });
+});
+
+test('a file of version 12 is read as it is: one shoots alone', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v12.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(12);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, shooters: [] });
 });

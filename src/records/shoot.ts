@@ -25,6 +25,7 @@ import { heldSchema, kitSchema } from './kit';
 import { logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, metres, presetId, text } from './shape';
+import { MOST_SHOOTERS, refuseShooters, shooterSchema } from './shooter';
 import { endsAfterStart, MOST_DAYS } from './times';
 import { underlaySchema } from './underlay';
 
@@ -144,6 +145,7 @@ const LISTS_OF_ITEMS = [
   'events',
   'nature',
   'watches',
+  'shooters',
 ] as const;
 
 const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
@@ -152,7 +154,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 12;
+export const SHOOT_VERSION = 13;
 
 export const shootSchema = z
   .strictObject({
@@ -220,6 +222,8 @@ export const shootSchema = z
     subjects: z.array(ownSubjectSchema).max(MOST_PROMISED),
     readings: z.array(readingSchema).max(MOST_READINGS),
     kit: kitSchema,
+    /** Those who shoot together, the one whose bag and settings these are among them; nobody for one alone. */
+    shooters: z.array(shooterSchema).max(MOST_SHOOTERS, `must be at most ${MOST_SHOOTERS}`),
     day: daySchema,
     events: z.array(eventSchema).max(MOST_EVENTS),
     nature: z.array(natureTimeSchema).max(MOST_PROMISED),
@@ -238,6 +242,8 @@ export const shootSchema = z
       slot: z.enum(['action', 'still', 'pan']).optional(),
       /** In the field, not where the plan has one: it is not followed. */
       elsewhere: z.literal(true).optional(),
+      /** Whose bag, settings and day these are, of several who shoot together. */
+      shooterId: id.optional(),
       /** How evenly the photographer pans: standard deviation of the relative rate error. */
       panSigma: z.number().min(0.01).max(0.5),
       /** Levers held by hand; the others answer. */
@@ -290,15 +296,19 @@ export const shootSchema = z
       markId: new Set(shoot.marks.map((entry) => entry.id)),
       shotId: new Set(shoot.shots.map((entry) => entry.id)),
       pinnedTo: new Set(shoot.positions.map((entry) => entry.id)),
+      shooterId: new Set(shoot.shooters.map((entry) => entry.id)),
     };
-    const KINDS = { markId: 'mark', shotId: 'shot', pinnedTo: 'position' } as const;
+    const KINDS = {
+      ...{ markId: 'mark', shotId: 'shot', pinnedTo: 'position', shooterId: 'shooter' },
+    } as const;
+    refuseShooters(shoot, refuse);
     shoot.people.forEach(({ owed = [] }, i) => {
       const lost = owed.findIndex(({ shotId: of }) => of !== undefined && !known.shotId.has(of));
       if (lost >= 0) refuse(['people', i, 'owed', lost, 'shotId'], 'must be the id of a shot');
     });
     const people = new Set(shoot.people.map((entry) => entry.id));
     shoot.events.forEach((event, i) => {
-      for (const key of ['markId', 'shotId', 'pinnedTo'] as const) {
+      for (const key of ['markId', 'shotId', 'pinnedTo', 'shooterId'] as const) {
         const meant = event[key];
         if (meant !== undefined && !known[key].has(meant)) {
           refuse(['events', i, key], `must be the id of a ${KINDS[key]}`);

@@ -1,11 +1,14 @@
 import { least } from 'd3-array';
 import {
   planDay,
+  planTogether,
   scorePosition,
+  type DayEvent,
   type PositionScore,
   type Route,
   type ScoredPosition,
   type ScoreWhy,
+  type SharedEvent,
 } from '@/core';
 import type { DayPicture, DayRequest } from '@/answers/day-request';
 import { runningJobs, type Reply } from './running-jobs';
@@ -27,8 +30,15 @@ export interface DayService {
 const QUARTER_MS = 15 * 60_000;
 const quarterOf = (timeMs: number): number => Math.floor(timeMs / QUARTER_MS) * QUARTER_MS;
 
-export const qualityKey = (picture: string, lightMs: number, positionId: string): string =>
-  `${picture} ${quarterOf(lightMs)} ${positionId}`;
+/** What a quality is of: a picture in a light, from a place, with a shooter's bag. */
+export interface QualityOf {
+  readonly picture: string;
+  readonly lightMs: number;
+  readonly positionId: string;
+  readonly shooterId: string;
+}
+export const qualityKey = ({ picture, lightMs, positionId, shooterId }: QualityOf): string =>
+  `${picture} ${quarterOf(lightMs)} ${positionId} ${shooterId}`;
 
 /** A place that serves less well than this is no place for it. No source. */
 const LEAST_QUALITY = 0.05;
@@ -44,18 +54,20 @@ interface Wanted {
   readonly picture: DayPicture;
   readonly position: ScoredPosition;
   readonly timeMs: number;
+  readonly kits: DayRequest['shooters'][number]['kits'];
 }
 
-/** Every different combination of picture, quarter and position, once. */
-function wantedOf({ events, pictures, positions }: DayRequest): readonly Wanted[] {
+/** Every different combination of picture, quarter, position and shooter, once. */
+function wantedOf({ events, pictures, positions, shooters }: DayRequest): readonly Wanted[] {
   const wanted = new Map<string, Wanted>();
   for (const { picture: name, lightMs } of events) {
     const picture = pictures[name];
     if (!picture) throw new RangeError(`picture ${name}: must be one of the pictures`);
     for (const position of positions) {
-      const key = qualityKey(name, lightMs, position.id);
-      if (!wanted.has(key)) {
-        wanted.set(key, { key, picture, position, timeMs: quarterOf(lightMs) + QUARTER_MS / 2 });
+      for (const { id: shooterId, kits } of shooters) {
+        const key = qualityKey({ picture: name, lightMs, positionId: position.id, shooterId });
+        const timeMs = quarterOf(lightMs) + QUARTER_MS / 2;
+        if (!wanted.has(key)) wanted.set(key, { key, picture, position, timeMs, kits });
       }
     }
   }
@@ -63,8 +75,8 @@ function wantedOf({ events, pictures, positions }: DayRequest): readonly Wanted[
 }
 
 const qualityOf = (
-  { picture: { mark, shot, orientation }, position, timeMs }: Wanted,
-  { site, kits }: DayRequest,
+  { picture: { mark, shot, orientation }, position, timeMs, kits }: Wanted,
+  { site }: DayRequest,
 ): Pick<PositionScore, 'total' | 'parts'> =>
   kits
     .map((kit) => scorePosition(position, mark, shot, timeMs, site, { ...kit, orientation }))
@@ -82,6 +94,33 @@ function whyWeak({ total, parts }: Pick<PositionScore, 'total' | 'parts'>): Scor
   return total < WEAK_QUALITY ? least(parts, ({ desirability }) => desirability)?.why : undefined;
 }
 
+/** The route, for one or for several. */
+function planned(
+  { events, shooters, positions, walkSpeedMs, leadTimes, quotas, debts }: DayRequest,
+  quality: Readonly<Record<string, number>>,
+  before: Route | undefined,
+): Route {
+  const [one, ...others] = shooters as readonly [DayRequest['shooters'][number]];
+  const shared = events.map(({ picture, lightMs, shooterId: only, ...event }): SharedEvent => {
+    const from = (shooterId: string): DayEvent['from'] =>
+      only !== undefined && only !== shooterId
+        ? []
+        : positions.flatMap(({ id }) => {
+            const key = qualityKey({ picture, lightMs, positionId: id, shooterId });
+            const score = quality[key] ?? 0;
+            return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
+          });
+    return { ...event, from: Object.fromEntries(shooters.map(({ id }) => [id, from(id)])) };
+  });
+  const by = [positions, walkSpeedMs, leadTimes, quotas, debts, before] as const;
+  return others.length === 0
+    ? planDay(
+        shared.map(({ from, ...event }) => ({ ...event, from: from[one.id] ?? [] })),
+        ...by,
+      )
+    : planTogether(shared, shooters, ...by);
+}
+
 /**
  * Plans days. What was scored is remembered as long as ground, light and kit are the same, so that a
  * pin, a late start or an event more is planned at once.
@@ -96,11 +135,12 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
     cancel,
     day: (job) =>
       run(job.id, () => {
-        const same = JSON.stringify([job.site, job.kits]);
+        const same = JSON.stringify([job.site, job.shooters]);
         if (same !== ground) [ground, known, before] = [same, new Map(), undefined];
         const cached = known;
-        const cacheKey = ({ picture, position, timeMs }: Wanted) =>
-          JSON.stringify([picture, position, timeMs]);
+        const bags = new Map(job.shooters.map(({ kits }) => [kits, JSON.stringify(kits)]));
+        const cacheKey = ({ picture, position, timeMs, kits }: Wanted) =>
+          JSON.stringify([picture, position, timeMs, bags.get(kits)]);
         const wanted = wantedOf(job);
         const quality: Record<string, number> = {};
         const weak: Record<string, ScoreWhy> = {};
@@ -122,21 +162,7 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
               if (score.weak) weak[next.key] = score.weak;
             }
             if (at < wanted.length) return true;
-            route = planDay(
-              job.events.map(({ picture, lightMs, ...event }) => ({
-                ...event,
-                from: job.positions.flatMap(({ id }) => {
-                  const score = quality[qualityKey(picture, lightMs, id)] ?? 0;
-                  return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
-                }),
-              })),
-              job.positions,
-              job.walkSpeedMs,
-              job.leadTimes,
-              job.quotas,
-              job.debts,
-              before,
-            );
+            route = planned(job, quality, before);
             before = route;
             return false;
           },

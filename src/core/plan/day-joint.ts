@@ -27,9 +27,7 @@ export interface JointChosen extends Chosen {
 
 /** The order in which stays are chosen, and in which visits to a window are counted. */
 export const inOrder = (a: JointStay, b: JointStay): number =>
-  a.fromMs - b.fromMs ||
-  ascending(a.visit.event.id, b.visit.event.id) ||
-  a.shooter - b.shooter;
+  a.fromMs - b.fromMs || ascending(a.visit.event.id, b.visit.event.id) || a.shooter - b.shooter;
 
 const NONE = -1;
 

@@ -1,6 +1,14 @@
 import { bisector } from 'd3-array';
 import type { DayEvent } from './day';
-import { beginningsOf, canBegin, gapAfter, untilOf, type Chosen, type Stay, type Visit } from './day-visits';
+import {
+  beginningsOf,
+  canBegin,
+  gapAfter,
+  untilOf,
+  type Chosen,
+  type Stay,
+  type Visit,
+} from './day-visits';
 
 /**
  * Why an event is not in the route, for the interface to put in words. What is named is all that is lacking: were it

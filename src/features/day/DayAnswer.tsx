@@ -18,6 +18,7 @@ import { isServed } from '@/features/shoot/people-owed';
 import { PeopleOwed } from '@/features/shoot/PeopleOwed';
 import { arrivalOf } from '@/answers/nature';
 import { ARRIVE_BEFORE } from '@/features/shoot/visit-words';
+import { WhoseDay } from './WhoShoots';
 import { useDay } from '@/features/shoot/use-day';
 
 const STRANDS = [
@@ -32,7 +33,7 @@ const MOST_DUE = 2;
 /** What is next, from where, and how the meet runs against its programme. */
 export function DayAnswer() {
   const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
-  const { lines, planning, trouble, more } = useDay();
+  const { lines, all, planning, trouble, more } = useDay();
   const owed = peopleOwed(shoot);
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
@@ -54,10 +55,11 @@ export function DayAnswer() {
   const next = nextInWords(lines, atMs, shoot, clock);
   const met = {
     owed: owed.length,
-    met: owed.filter((one) => isMet(one) || isServed(one, lines)).length,
+    met: owed.filter((one) => isMet(one) || isServed(one, all)).length,
   };
   return (
     <View role="region" aria-label="Day" className="gap-1">
+      <WhoseDay />
       {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
       <Heading level={2} kind="title">
         {lines.some(({ status }) => status !== 'unknown') ? next.head : 'Planning the day'}
@@ -66,7 +68,7 @@ export function DayAnswer() {
         <Text key={line}>{line}</Text>
       ))}
       <Text kind="small" ink="quiet" aria-live="polite">
-        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, met)}${more}`}`}
+        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, met, all)}${more}`}`}
       </Text>
       <PeopleOwed />
       <AboutToBeLost />

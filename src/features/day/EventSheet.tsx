@@ -17,7 +17,7 @@ import { qualityKey } from '@/workers/day-job';
 import { windowNamed } from '@/presets/event-strands';
 import { GoesOn } from './GoesOn';
 import { CallSteppers } from './CallSteppers';
-import { callTimes, lightTime, pictureKeyOf } from '@/answers/day-request';
+import { callTimes, lightTime, ownId, pictureKeyOf } from '@/answers/day-request';
 import { entriesOf, entriesText } from '@/answers/entries';
 
 const WORTHS = [
@@ -96,6 +96,7 @@ export function EventSheet({
   const { startMs } = callTimes(event, shoot);
   const picture = pictureKeyOf(setup, draft);
   const calls = draft.calls ?? shoot.day.calls;
+  const shooterId = draft.shooterId ?? ownId(shoot.choice);
   return (
     <Sheet title={fresh ? 'A new event' : 'Change the event'} open onClose={onClose}>
       <Field
@@ -177,13 +178,25 @@ export function EventSheet({
         options={[
           { value: NONE, label: 'Wherever the day goes best' },
           ...setup.positions.map(({ id, name }) => {
-            const score = quality?.[qualityKey(picture, lightTime(draft, startMs), id)];
+            const lightMs = lightTime(draft, startMs);
+            const score = quality?.[qualityKey({ picture, lightMs, positionId: id, shooterId })];
             const serves = score === undefined ? '' : `: ${Math.round(score * 100)} of 100`;
             return { value: id, label: `${name}${serves}` };
           }),
         ]}
         onChange={(pinnedTo) => (pinnedTo === NONE ? without('pinnedTo') : set({ pinnedTo }))}
       />
+      {shoot.shooters.length > 0 ? (
+        <Choice
+          label="Who shoots it"
+          value={draft.shooterId ?? NONE}
+          options={[
+            { value: NONE, label: 'Whoever suits' },
+            ...shoot.shooters.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={(who) => (who === NONE ? without('shooterId') : set({ shooterId: who }))}
+        />
+      ) : null}
       <Choice
         label="In the plan"
         value={draft.cancelled ? 'off' : draft.leftOut ? 'out' : 'in'}

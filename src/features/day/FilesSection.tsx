@@ -14,6 +14,7 @@ import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
+import { useDay } from '@/features/shoot/use-day';
 import type { DayLine } from '@/features/shoot/day-lines';
 import { daysOf, noteFor } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
@@ -74,6 +75,7 @@ export function FilesSection({
   ) => LightCell | undefined;
 }) {
   const { shoot, clock } = useShown('shoot', 'clock');
+  const { whose } = useDay();
   const say = useToast();
   const [file, setFile] = useState<OrderFile>();
   const [pasting, setPasting] = useState(false);
@@ -100,8 +102,15 @@ export function FilesSection({
   const stem = fileStem(shoot.title);
   const saveCalendar = () => {
     const byId = new Map(lines.map((line) => [line.event.id, line]));
+    // Of several each has a calendar of their own.
+    const { id, name } = shoot.shooters.find((entry) => entry.id === whose.id) ?? {};
+    const theirs = id ? lines.filter(({ status }) => status === 'shoot') : lines;
     const text = writeCalendar(
-      shoot,
+      {
+        ...shoot,
+        ...(name && { title: `${shoot.title}, ${name}` }),
+        events: theirs.map(({ event }) => event),
+      },
       (event) => {
         const line = byId.get(event.id);
         if (!line) return { lines: [] };
@@ -110,7 +119,7 @@ export function FilesSection({
       },
       Date.now(),
     );
-    downloadText(`${stem}.ics`, text, 'text/calendar');
+    downloadText(`${name ? fileStem(`${shoot.title} ${name}`) : stem}.ics`, text, 'text/calendar');
   };
   const none = shoot.events.length === 0;
   return (

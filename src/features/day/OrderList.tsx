@@ -22,6 +22,7 @@ export interface OrderProps {
 
 export const STATUS_WORDS = {
   shoot: 'Shoot',
+  others: '',
   missed: 'Missed',
   leftOut: 'Left out',
   cancelled: 'Off',

@@ -7,7 +7,7 @@ import { useSorted, type SortColumn } from '@/ui/use-sorted';
 import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
 import { cellInWords, STATUS_WORDS, type OrderProps, type OrderRow } from './OrderList';
 
-const ORDER = { shoot: 0, missed: 1, leftOut: 2, cancelled: 3, unknown: 4 } as const;
+const ORDER = { shoot: 0, others: 1, missed: 2, leftOut: 3, cancelled: 4, unknown: 5 } as const;
 
 const COLUMNS: readonly SortColumn<OrderRow>[] = [
   { id: 'start', head: 'Start', by: ({ line }) => line.startMs },
@@ -80,7 +80,7 @@ function Cells({
   readonly onOpen: OrderProps['onOpen'];
 }) {
   const { shoot, clock } = useShown('shoot', 'clock');
-  const { event, startMs, status, why, leaveMs, weak } = line;
+  const { event, startMs, status, by, why, leaveMs, weak } = line;
   const said = {
     start: (
       <>
@@ -106,7 +106,9 @@ function Cells({
     ),
     status: (
       <>
-        <Text kind={status === 'shoot' ? 'strong' : 'body'}>{STATUS_WORDS[status]}</Text>
+        <Text kind={status === 'shoot' ? 'strong' : 'body'}>
+          {status === 'others' ? by : STATUS_WORDS[status]}
+        </Text>
         <Text kind="tiny" ink="quiet">
           {[event.worth === 'must' ? 'promised' : '', event.pinnedTo ? 'pinned' : '']
             .filter(Boolean)

@@ -4,6 +4,7 @@ import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
 import { eventTitle } from '@/features/shoot/day-lines';
 import { legsOf } from '@/features/shoot/route-legs';
+import { WhoseDay } from './WhoShoots';
 import { useDay } from '@/features/shoot/use-day';
 
 /** Where to walk when, and what is missed and why. */
@@ -18,6 +19,7 @@ export function RouteTab() {
   if (lines.length === 0) return <Text>There is no route without events.</Text>;
   return (
     <View className="gap-5">
+      <WhoseDay />
       <View className="gap-1">
         <Heading level={2} kind="figure">
           {`${legs.length} ${legs.length === 1 ? 'place' : 'places'}, ${written(walked, 'm', 0)} on foot`}

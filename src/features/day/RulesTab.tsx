@@ -4,9 +4,10 @@ import type { DayPlan } from '@/records/day';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { written } from '@/ui/units';
+import { WhoShoots } from './WhoShoots';
 import { CallSteppers } from './CallSteppers';
 
-/** By what the day is planned: calls and walking. */
+/** By what the day is planned: who shoots, calls and walking. */
 export function RulesTab() {
   const plan = useShown('shoot');
   const { update } = useEdits();
@@ -15,6 +16,7 @@ export function RulesTab() {
     update((current) => ({ ...current, day: how(current.day) }), step);
   return (
     <View className="gap-5">
+      <WhoShoots />
       <View className="gap-2">
         <Heading level={2} kind="figure">
           Calls

@@ -48,7 +48,8 @@ test('the plan is that of the solver given the same qualities', async () => {
     request.events.map(({ picture, lightMs, ...event }) => ({
       ...event,
       from: request.positions.flatMap(({ id }) => {
-        const score = quality[qualityKey(picture, lightMs, id)] ?? 0;
+        const score =
+          quality[qualityKey({ picture, lightMs, positionId: id, shooterId: 'alone' })] ?? 0;
         return score >= 0.05 ? [{ positionId: id, quality: score }] : [];
       }),
     })),

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { comingLines, type DayLine } from '@/features/shoot/day-lines';
 import { useShown } from '@/features/shoot/open-shoot';
 import { useDay } from '@/features/shoot/use-day';
+import { useSteady } from '@/ui/use-steady';
 import { isInHand, useField } from './use-field';
 import { useFieldTime } from './use-field-time';
 
@@ -19,9 +20,10 @@ export function usePlanFollowed(): void {
   const { standAsPlanned } = useField();
   const stay = usePlannedStay();
   const wanted = following && !shoot.choice.elsewhere && stay && !isInHand(shoot, stay);
+  const which = wanted ? `${stay.event.id} ${stay.startMs}` : undefined;
+  const { follow } = useSteady({ follow: () => stay && standAsPlanned(stay) });
+  // By which stay it is, not by every new reading of it.
   useEffect(() => {
-    if (wanted && stay) standAsPlanned(stay);
-    // By which stay it is, not by every new reading of it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [wanted, stay?.event.id, stay?.startMs]);
+    if (which !== undefined) follow();
+  }, [which, follow]);
 }

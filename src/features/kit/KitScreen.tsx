@@ -12,7 +12,7 @@ import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
-import { Heading } from '@/ui/Text';
+import { Heading, Text } from '@/ui/Text';
 import { useShape } from '@/ui/use-shape';
 import { BagTab } from './BagTab';
 import { servedInWords } from './bag-words';
@@ -57,6 +57,7 @@ function OpenKit() {
   const { kit, shots, light, place } = setup;
   const served = useMemo(() => shotsServed(setup), [setup]);
   const { air, startLocal, endLocal, brief } = shoot;
+  const whose = shoot.shooters.find(({ id }) => id === shoot.choice.shooterId)?.name;
   const weather = useMemo(
     () => weatherOf({ air, light, kit, place, startLocal, endLocal }),
     [air, light, kit, place, startLocal, endLocal],
@@ -78,6 +79,7 @@ function OpenKit() {
       <Heading level={3} kind="title">
         {servedInWords(served)}
       </Heading>
+      {whose ? <Text kind="small" ink="quiet">{`${whose}’s bag`}</Text> : null}
       <ServedList served={served} />
     </View>
   );

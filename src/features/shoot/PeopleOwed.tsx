@@ -28,7 +28,7 @@ import { useDay } from './use-day';
 /** Everyone owed, as it stands at the minute looked at. */
 export function useOwedLines(): readonly OwedLine[] {
   const { shoot, atMs } = useShown('shoot', 'atMs');
-  const { lines } = useDay();
+  const { all: lines } = useDay();
   const { people, events, shots, log, place } = shoot;
   const owed = useMemo(
     () => peopleOwed({ people, events, shots, log, place }),

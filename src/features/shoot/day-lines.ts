@@ -24,7 +24,9 @@ export interface DayLine {
   /** When to leave the place before; the stop's own ready time when one need not walk. */
   readonly leaveMs?: number;
   /** In short: where from, or that it is missed. */
-  readonly status: 'shoot' | 'missed' | 'leftOut' | 'cancelled' | 'unknown';
+  readonly status: 'shoot' | 'others' | 'missed' | 'leftOut' | 'cancelled' | 'unknown';
+  /** Who of several shoots it. */
+  readonly by?: string;
   /** Why it is missed, where it is. */
   readonly reason?: MissedReason;
   readonly why: string;
@@ -101,7 +103,10 @@ export function missedInWords(
 const joined = (visits: readonly Stop[]): readonly Stop[] =>
   visits.reduce<readonly Stop[]>((all, visit) => {
     const last = all.at(-1);
-    return last && last.positionId === visit.positionId && last.untilMs === visit.fromMs
+    return last &&
+      last.shooterId === visit.shooterId &&
+      last.positionId === visit.positionId &&
+      last.untilMs === visit.fromMs
       ? [...all.slice(0, -1), { ...last, untilMs: visit.untilMs, value: last.value + visit.value }]
       : [...all, visit];
   }, []);
@@ -114,9 +119,19 @@ const visitsInWords = (visits: readonly Stop[], clock: (ms: number) => string): 
 
 type DayShoot = Pick<Shoot, 'events' | 'day' | 'place' | 'positions'>;
 
-/** Every event of the day, with where to be for it. @param route nothing while it is planned */
-export function dayLines(shoot: DayShoot, route: Route | undefined): readonly DayLine[] {
+/**
+ * Every event of the day, with where to be for it.
+ * @param route nothing while it is planned
+ * @param whose the day of this one of several: what others shoot is theirs; of all when absent
+ */
+export function dayLines(
+  shoot: DayShoot & Pick<Shoot, 'shooters'>,
+  route: Route | undefined,
+  whose?: string,
+): readonly DayLine[] {
   const stops = group(route?.stops ?? [], ({ eventId }) => eventId);
+  const shooterOf = (id: string | undefined) =>
+    shoot.shooters.find((entry) => entry.id === id)?.name;
   const missed = new Map(route?.missed.map(({ eventId, reason }) => [eventId, reason]));
   const titles = new Map(shoot.events.map((event) => [event.id, eventTitle(event)]));
   const starts = new Map(shoot.events.map((event) => [event.id, callTimes(event, shoot).startMs]));
@@ -125,7 +140,17 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
   return shoot.events.map((event): DayLine => {
     const { startMs, secondMs } = callTimes(event, shoot);
     const line = { event, startMs, secondMs, endMs: startMs + event.durationMin * MINUTE_MS };
-    const [stop, ...again] = joined(stops.get(event.id) ?? []);
+    const all = stops.get(event.id) ?? [];
+    const [stop, ...again] = joined(
+      all.filter(({ shooterId }) => whose === undefined || shooterId === whose),
+    );
+    const [other] = joined(all);
+    const by = shooterOf((stop ?? other)?.shooterId);
+    if (!stop && other) {
+      const visits = event.window ? `${visitsInWords(joined(all), clock)} ` : '';
+      const why = `${visits}${by ?? ''} shoots it, from ${nameOf(other.positionId)}.`;
+      return { ...line, status: 'others', ...(by && { by }), why };
+    }
     if (stop) {
       const moves = stop.walkMs > 0;
       const visits = event.window ? `${visitsInWords([stop, ...again], clock)} ` : '';
@@ -134,6 +159,7 @@ export function dayLines(shoot: DayShoot, route: Route | undefined): readonly Da
         stop,
         ...(again.length > 0 && { again }),
         status: 'shoot',
+        ...(by && { by }),
         ...(moves && { leaveMs: stop.readyByMs - stop.walkMs }),
         why: moves
           ? `${visits}From ${nameOf(stop.positionId)}, ${written(stop.walkM, 'm', 0)} to walk, ${walkInWords(stop.walkMs)}.`
@@ -243,13 +269,17 @@ export function nextInWords(
   };
 }
 
-/** What the day brings, in a line: "Shoots 11 of 19, all 4 promised, 11 of the 12 owed." */
+/**
+ * What the day brings, in a line: "Shoots 11 of 19, all 4 promised, 11 of the 12 owed."; of several "Shoots 6 of 19; together 11, all 4 promised."
+ * @param all the day of all who shoot
+ */
 export function dayInWords(
   lines: readonly DayLine[],
   people?: { readonly owed: number; readonly met: number },
+  all: readonly DayLine[] = lines,
 ): string {
   const shot = lines.filter(({ status }) => status === 'shoot');
-  const owed = lines.filter(({ event }) => event.worth === 'must');
+  const owed = all.filter(({ event }) => event.worth === 'must');
   const had = owed.filter(({ status }) => status === 'shoot').length;
   const promised =
     owed.length === 0
@@ -264,7 +294,10 @@ export function dayInWords(
         ? `, ${people.met === 1 ? 'the one owed' : `all ${people.met} owed`}`
         : `, ${people.met} of the ${people.owed} owed`;
   const on = lines.filter(({ status }) => status !== 'cancelled').length;
-  return `Shoots ${shot.length} of ${on}${promised}${whom}.`;
+  const others = new Set(all.flatMap(({ status, event }) => (status === 'shoot' ? [event.id] : [])))
+    .size;
+  const both = lines === all ? '' : `; together ${others}`;
+  return `Shoots ${shot.length} of ${on}${both}${promised}${whom}.`;
 }
 
 /** How much better a day there might be, where there are too many ways to try them all. */

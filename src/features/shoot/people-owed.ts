@@ -147,7 +147,8 @@ export function owedInFull(
       case 'coming': {
         const { line } = state;
         const weak = line.weak ? `; weak from there: ${line.weak}` : '';
-        return `${state.going ? 'Now' : clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${weak}`;
+        const by = line.by ? `, by ${line.by}` : '';
+        return `${state.going ? 'Now' : clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${by}${weak}`;
       }
       case 'passed':
         return `${clock(state.line.startMs)}${laneAt(state.line)}: ${eventTitle(state.line.event)} is over, and no keeper of it is logged`;
@@ -163,7 +164,7 @@ export function owedInFull(
 /** What a rescue does, and what it costs. */
 export function rescueInWords(
   { event, then, gives, loses }: Rescue,
-  { positions }: Pick<Shoot, 'positions'>,
+  { positions, shooters }: Pick<Shoot, 'positions' | 'shooters'>,
   clock: (ms: number) => string,
 ): string {
   const place = positions.find(({ id }) => id === then.positionId)?.name ?? '';
@@ -171,7 +172,8 @@ export function rescueInWords(
     loses.length > 0
       ? `, and with it ${inALine(loses.map(({ name }) => name))}`
       : ', where nobody else owed is lost';
-  return `${eventTitle(event)} from ${place}, ${clock(then.fromMs)} to ${clock(then.untilMs)}. Gives up ${inALine(gives.map(eventTitle))}${cost}.`;
+  const by = shooters.find(({ id }) => id === then.shooterId)?.name;
+  return `${eventTitle(event)} from ${place}${by ? ` by ${by}` : ''}, ${clock(then.fromMs)} to ${clock(then.untilMs)}. Gives up ${inALine(gives.map(eventTitle))}${cost}.`;
 }
 
 /** The order with a rescue taken: what it gives up is left out, and the event is a promise. */

@@ -9,22 +9,42 @@ import { dayLines, moreInWords, type DayLine } from './day-lines';
 import {
   dayRequestOf,
   lightTime,
+  ownId,
   overBy,
   pictureKeyOf,
   type DayRequest,
 } from '@/answers/day-request';
 import type { ScoreWhy } from '@/core';
 import type { DayEventRecord } from '@/records/day';
+import type { Shoot } from '@/records/shoot';
+import { usePicked } from '@/ui/use-picked';
 import { scoreWhyInWords } from './score-words';
 import { legsOf } from './route-legs';
 
 export interface Day {
+  /** The day of the one it is looked at for: what others shoot is theirs. */
   readonly lines: readonly DayLine[];
+  /** The day of all who shoot. */
+  readonly all: readonly DayLine[];
+  readonly whose: Whose;
   readonly quality: DayReply['quality'] | undefined;
   readonly planning: boolean;
   /** How much better a day there might be, where not all ways could be tried. */
   readonly more: string;
   readonly trouble: string | undefined;
+}
+
+/** Whose day of several is looked at: the one's whose bag is in hand, until another is chosen. */
+interface Whose {
+  readonly id: string | undefined;
+  readonly choose: (id: string) => void;
+}
+
+function useWhose({ shooters, choice }: Pick<Shoot, 'shooters' | 'choice'>): Whose {
+  const [chosen, choose] = useState<string>();
+  const there = shooters.some(({ id }) => id === chosen);
+  const id = there ? chosen : choice.shooterId;
+  return useMemo(() => ({ id, choose }), [id]);
 }
 
 /** The day, for list, plan, ribbon and answer alike: planned once. */
@@ -46,11 +66,20 @@ const withWeak = (
   lines: readonly DayLine[],
   weak: Readonly<Record<string, ScoreWhy>>,
   pictureOf: (event: DayEventRecord) => string,
+  choice: Pick<Shoot['choice'], 'shooterId'>,
 ): readonly DayLine[] =>
   lines.map((line) => {
     const { event, stop, startMs } = line;
     const why =
-      stop && weak[qualityKey(pictureOf(event), lightTime(event, startMs), stop.positionId)];
+      stop &&
+      weak[
+        qualityKey({
+          picture: pictureOf(event),
+          lightMs: lightTime(event, startMs),
+          positionId: stop.positionId,
+          shooterId: stop.shooterId ?? ownId(choice),
+        })
+      ];
     return why ? { ...line, weak: scoreWhyInWords(why) } : line;
   });
 
@@ -76,59 +105,21 @@ function useOverMs(): number | undefined {
   return overMs;
 }
 
+/** The day as it is planned, and whose of several is looked at. */
 function usePlannedDay(): Day {
   const { shoot, setup } = useShown('shoot', 'setup');
-  const { events, day, people, log } = shoot;
+  const day = usePicked(shoot, 'events', 'people', 'log', 'day', 'shooters', 'startLocal');
+  const site = usePicked(
+    setup,
+    ...(['shots', 'marks', 'positions', 'kit', 'subjects', 'ground', 'features'] as const),
+    ...(['place', 'light', 'readings', 'air'] as const),
+  );
+  const choice = usePicked(setup.choice, 'markId', 'orientation', 'panSigma', 'shooterId');
   const overMs = useOverMs();
-  const { shots, marks, positions, kit, subjects, ground, features, place, light, choice } = setup;
-  const { readings, air } = setup;
-  const { markId, orientation, panSigma } = choice;
+  const whose = useWhose(shoot);
   const request = useMemo(
-    () =>
-      dayRequestOf(
-        {
-          ...{
-            events,
-            people,
-            log,
-            day,
-            shots,
-            marks,
-            positions,
-            kit,
-            subjects,
-            ground,
-            features,
-            place,
-            light,
-            readings,
-            air,
-          },
-          choice: { markId, orientation, panSigma },
-        },
-        overMs,
-      ),
-    [
-      overMs,
-      events,
-      people,
-      log,
-      day,
-      shots,
-      marks,
-      positions,
-      kit,
-      subjects,
-      ground,
-      features,
-      place,
-      light,
-      readings,
-      air,
-      markId,
-      orientation,
-      panSigma,
-    ],
+    () => dayRequestOf({ ...day, ...site, choice }, overMs),
+    [day, site, choice, overMs],
   );
   const settled = useSettled(request);
   const key = useMemo(() => hashKey([settled]), [settled]);
@@ -142,22 +133,23 @@ function usePlannedDay(): Day {
     gcTime: 30_000,
     retry: false,
   });
-  const lines = useMemo(
-    () =>
-      withWeak(
-        dayLines({ events, day, place, positions }, data?.route),
-        data?.weak ?? {},
-        (event) => pictureKeyOf({ shots, marks, choice: { markId } }, event),
-      ),
-    [events, day, place, positions, data, shots, marks, markId],
-  );
+  const { all, lines } = useMemo(() => {
+    const of = { ...day, ...site };
+    const weakly = (some: readonly DayLine[]) =>
+      withWeak(some, data?.weak ?? {}, (event) => pictureKeyOf({ ...site, choice }, event), choice);
+    const everyones = weakly(dayLines(of, data?.route));
+    return {
+      all: everyones,
+      lines: whose.id ? weakly(dayLines(of, data?.route, whose.id)) : everyones,
+    };
+  }, [day, site, choice, data, whose.id]);
   const planning = isFetching || settled !== request;
   return useMemo(
     () => ({
-      ...{ lines, quality: data?.quality, planning, trouble: error?.message },
+      ...{ lines, all, whose, quality: data?.quality, planning, trouble: error?.message },
       more: data ? moreInWords(data.route) : '',
     }),
-    [lines, data, planning, error],
+    [lines, all, whose, data, planning, error],
   );
 }
 

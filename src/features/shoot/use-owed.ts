@@ -4,45 +4,31 @@ import { matchedFrames } from '@/answers/matched';
 import { owedLines, owedShots, type OwedShot } from '@/answers/owed';
 import { deliveredOf } from '@/answers/taught';
 import type { Setup } from '@/answers/view';
+import { usePicked } from '@/ui/use-picked';
 import { useShown } from './open-shoot';
 import { useLines } from './use-lines';
 
 /** The open shoot whichever mark, position and shot are looked at: they change nothing of what is owed. */
 function useUnchosen(): Setup {
   const { setup } = useShown('setup');
-  const { kit, marks, positions, shots, subjects, ground, features } = setup;
-  const { place, light, readings, air } = setup;
-  const { school, liftStops, panSigma } = setup.choice;
+  const parts = usePicked(
+    setup,
+    ...(['kit', 'marks', 'positions', 'shots', 'subjects', 'ground', 'features'] as const),
+    ...(['place', 'light', 'readings', 'air'] as const),
+  );
+  const choice = usePicked(setup.choice, 'school', 'liftStops', 'panSigma');
   return useMemo(
     () => ({
-      ...{ kit, marks, positions, shots, subjects, ground, features },
-      ...{ place, light, readings, air },
+      ...parts,
       choice: {
-        markId: marks[0]?.id ?? '',
-        positionId: positions[0]?.id ?? '',
+        ...choice,
+        markId: parts.marks[0]?.id ?? '',
+        positionId: parts.positions[0]?.id ?? '',
         orientation: 'level',
         held: {},
-        school,
-        liftStops,
-        panSigma,
       },
     }),
-    [
-      kit,
-      marks,
-      positions,
-      shots,
-      subjects,
-      ground,
-      features,
-      place,
-      light,
-      readings,
-      air,
-      school,
-      liftStops,
-      panSigma,
-    ],
+    [parts, choice],
   );
 }
 
