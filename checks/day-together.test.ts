@@ -1,6 +1,12 @@
 /** Several shooters together against trying everything, on small days; and what a gap that is told is worth. */
 import fc from 'fast-check';
-import { planTogether, type DayPosition, type DayShooter, type SharedEvent } from '@/core';
+import {
+  planTogether,
+  type DayPosition,
+  type DayShooter,
+  type Route,
+  type SharedEvent,
+} from '@/core';
 
 const MINUTE = 60_000;
 const LEAD_MS = 4 * MINUTE;
@@ -220,8 +226,8 @@ const smallArb: fc.Arbitrary<Small> = fc
     };
   });
 
-const plan = ({ events, shooters, positions, quotas, debts }: Small) =>
-  planTogether(events, shooters, positions, WALK_MS, LEAD, quotas, debts);
+const plan = ({ events, shooters, positions, quotas, debts }: Small, before?: Route) =>
+  planTogether(events, shooters, positions, WALK_MS, LEAD, quotas, debts, before);
 
 test('two shooters bring as much as the best found by trying everything', () => {
   fc.assert(
@@ -244,6 +250,88 @@ test('two shooters bring as much as the best found by trying everything', () => 
         expect(same.length).toBeLessThanOrEqual(event.window?.most ?? 1);
       }
     }),
-    { numRuns: 500 },
+    { numRuns: 300 },
+  );
+});
+
+test('a plan made with that of before is worth as much as one made anew', () => {
+  fc.assert(
+    fc.property(smallArb, fc.nat(), ({ events, ...day }, pick) => {
+      const before = plan({ events, ...day });
+      const late = events.map((event, i): SharedEvent =>
+        i === pick % events.length
+          ? { ...event, startMs: event.startMs + 7 * MINUTE, endMs: event.endMs + 7 * MINUTE }
+          : event,
+      );
+      const anew = plan({ events: late, ...day });
+      const again = plan({ events: late, ...day }, before);
+      expect(again.value).toBeCloseTo(anew.value, 9);
+      expect(again.debtsMissed).toHaveLength(anew.debtsMissed.length);
+      expect(again.mustHavesMissed).toHaveLength(anew.mustHavesMissed.length);
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test('what a miss of both is said to lack is all it lacks, by whom it is said', () => {
+  fc.assert(
+    fc.property(smallArb, (day) => {
+      const route = plan(day);
+      const had = [...new Set(route.stops.map(({ eventId }) => eventId))];
+      for (const { eventId, reason } of route.missed) {
+        if (!('then' in reason)) continue;
+        const out = reason.kind === 'walk' ? [reason.otherEvent] : reason.withEvents;
+        const owed = new Set([...had.filter((id) => !out.includes(id)), eventId]);
+        const { positionId, shooterId = '' } = reason.then;
+        const granted = day.events.map(({ mustHave: _was, ...event }): SharedEvent => ({
+          ...event,
+          mustHave: owed.has(event.id),
+          forbidden: out.includes(event.id),
+          ...(event.id === eventId && {
+            pinnedTo: positionId,
+            from: { [shooterId]: event.from[shooterId] ?? [] },
+          }),
+        }));
+        expect(plan({ ...day, events: granted, debts: [] }).mustHavesMissed).toEqual([]);
+      }
+    }),
+    { numRuns: 200 },
+  );
+});
+
+const spots = [
+  { id: 'pit', x: 0, y: 0 },
+  { id: 'finish', x: 900, y: 0 },
+];
+const heat = (id: string, start: number, at: string, value = 2): SharedEvent => ({
+  ...{ id, startMs: start * MINUTE, endMs: (start + 3) * MINUTE, value },
+  from: { a: [{ positionId: at, quality: 1 }], b: [{ positionId: at, quality: 1 }] },
+});
+
+test('two at opposite ends have both of what runs at once; one who comes late has what is left', () => {
+  const events = [heat('jump', 20, 'pit'), heat('final', 20, 'finish')];
+  const together = (shooters: readonly DayShooter[]) =>
+    planTogether(events, shooters, spots, WALK_MS, LEAD);
+  const both = together([{ id: 'a' }, { id: 'b' }]);
+  expect(both.missed).toEqual([]);
+  expect(new Set(both.stops.map(({ shooterId }) => shooterId)).size).toBe(2);
+  // From the finish it is eleven minutes to the pit; the call is at 16.
+  const late = (fromMin: number) =>
+    together([
+      { id: 'a', starts: { fromMs: 60 * MINUTE } },
+      { id: 'b', starts: { fromMs: fromMin * MINUTE, positionId: 'finish' } },
+    ]);
+  expect(late(17).stops).toMatchObject([{ eventId: 'final', shooterId: 'b' }]);
+  expect(late(17).missed).toMatchObject([{ eventId: 'jump', reason: { kind: 'notYetThere' } }]);
+});
+
+test('shooters have bounds, and their errors names', () => {
+  const events = [heat('a', 20, 'pit')];
+  const by = (shooters: readonly DayShooter[]) =>
+    planTogether(events, shooters, spots, WALK_MS, LEAD);
+  expect(() => by([{ id: 'a' }])).toThrow(/shooters of length 1/);
+  expect(() => by([{ id: 'a' }, { id: 'a' }])).toThrow(/each once/);
+  expect(() => by([{ id: 'a' }, { id: 'b', starts: { fromMs: 0, positionId: 'moon' } }])).toThrow(
+    /shooter b position moon/,
   );
 });

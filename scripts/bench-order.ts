@@ -11,6 +11,8 @@ import { readTable } from '@/formats/table';
 import { readCalendar, writeCalendar } from '@/formats/order-ics';
 import { FIRST_EVENT, MOST_EVENTS } from '@/records/day';
 import { shootSchema, type Shoot } from '@/records/shoot';
+import { moreInWords } from '@/features/shoot/day-lines';
+import { withShooter } from '@/records/edit-shooters';
 import { dayService } from '@/workers/day-job';
 
 const DAYS = ['2027-06-19', '2027-06-19'] as const;
@@ -142,18 +144,30 @@ async function benchMeet(): Promise<void> {
     choice: { ...TERN_WATER.choice, positionId: 'p0' },
   };
   const service = dayService(() => Promise.resolve());
+  let gap = '';
   const planned = async (of: Shoot, id: number): Promise<number> => {
     const request = dayRequestOf(of);
     if (!request) throw new Error('must have events');
     const start = performance.now();
-    await service.day({ ...request, id });
-    return performance.now() - start;
+    const reply = await service.day({ ...request, id });
+    const took = performance.now() - start;
+    if (reply.kind !== 'done') throw new Error(JSON.stringify(reply));
+    gap = moreInWords(reply.value.route);
+    return took;
   };
   const first = await planned(shoot, 1);
   const late = shoot.events.map((event) => (event.window ? event : { ...event, lateMin: 25 }));
   const again = await planned({ ...shoot, events: late }, 2);
   const scratched = people.map((one, i) => (i < 2 ? { ...one, scratched: true as const } : one));
   const without = await planned({ ...shoot, people: scratched }, 3);
+  let made = 0;
+  const two = withShooter(shoot, { own: 'Ash', name: 'Mara' }, () => `s${(made += 1)}`);
+  const both = await planned(two, 4);
+  const three = withShooter(two, { own: '', name: 'Ben' }, () => `s${(made += 1)}`);
+  const [bothGap, all] = [gap, await planned(three, 5)];
+  console.log(
+    `${'the same for two shooters'.padEnd(55)}${inSeconds(both)}${bothGap}; for three ${inSeconds(all)}${gap}`,
+  );
   console.log(
     `${'meet of 56 events, 8 windows, 12 people owed'.padEnd(55)}${inSeconds(first)}; 25 minutes late ${inSeconds(again)}; two scratched ${inSeconds(without)}`,
   );

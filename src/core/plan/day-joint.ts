@@ -42,7 +42,9 @@ const NOWHERE: Free = { place: NONE, untilMs: -Infinity };
 interface Node {
   readonly free: readonly Free[];
   readonly state: number;
-  readonly score: number;
+  readonly value: number;
+  /** Promises kept. */
+  readonly kept: number;
   readonly stay?: JointStay;
   readonly before?: Node;
 }
@@ -79,26 +81,73 @@ function beginsOf(visits: readonly (readonly Visit[])[]): readonly Begin[] {
   }));
 }
 
+/** What is not followed: all that can't come to more than a floor. */
+export interface Floor {
+  /** What is still to come for each shooter, at the same prices. */
+  readonly bounds: readonly Bound[];
+  /** What a promise counts. */
+  readonly promised: number;
+  readonly least: number;
+}
+
+/** What can still come of a node, at the most. */
+class Hope {
+  /** By shooter: what can still follow on where they are. */
+  private follows: Map<string, number>[] = [];
+  private fromMs = Number.NaN;
+
+  constructor(
+    private readonly floor: Floor,
+    private readonly states: States,
+    private readonly leadMs: number,
+  ) {}
+
+  /** For a time on which all that begins later follows. */
+  at(fromMs: number): void {
+    this.fromMs = fromMs;
+    this.follows = this.floor.bounds.map(() => new Map<string, number>());
+  }
+
+  private followOf(shooter: number, { place, untilMs }: Free): number {
+    const known = this.follows[shooter] as Map<string, number>;
+    const key = `${place} ${untilMs}`;
+    const at = known.get(key);
+    if (at !== undefined) return at;
+    const theirs = this.floor.bounds[shooter] as Bound;
+    const nothingBeforeMs = this.fromMs - this.leadMs;
+    const follow =
+      place === NONE
+        ? theirs.firstAfter(nothingBeforeMs)
+        : theirs.follow(place, untilMs, nothingBeforeMs);
+    known.set(key, follow);
+    return follow;
+  }
+
+  allows({ free, state, value, kept }: Node): boolean {
+    const [bound] = this.floor.bounds as readonly [Bound];
+    const had = value + kept * this.floor.promised;
+    const open = bound.openAfter(this.fromMs) - bound.less(state, this.states.vector(state));
+    const most = free.reduce((sum, one, shooter) => sum + this.followOf(shooter, one), had + open);
+    return most >= this.floor.least;
+  }
+}
+
 /**
  * The best that several shooters can do together, or nothing where there are too many ways.
- * @param bounds what is still to come for each shooter, at the same prices
- * @param floor what can't come to more than this is not followed
+ * @param promised what a promise is worth: more than all else together
+ * @param floors what is not worth following
  * @param mostLooks as many states are looked at, all in all
- * @returns stays in order, none where nothing comes to more than the floor
+ * @returns stays in order, none where nothing comes to more than the floors
  */
 export function jointly(
   visits: readonly (readonly Visit[])[],
   walkMs: readonly Float64Array[],
   states: States,
-  bounds: readonly Bound[],
-  {
-    promised,
-    floor,
-    mostLooks,
-  }: { readonly promised: number; readonly floor: number; readonly mostLooks: number },
+  promised: number,
+  floors: readonly Floor[],
+  mostLooks: number,
 ): readonly JointStay[] | undefined {
   const begins = beginsOf(visits);
-  const [bound] = bounds as readonly [Bound];
   const leadMs = Math.max(
     0,
     ...visits.flat().map(({ event, readyByMs }) => event.startMs - readyByMs),
@@ -110,35 +159,18 @@ export function jointly(
       ? { place: free.place, untilMs: -Infinity }
       : free;
   let nodes = new Map<string, Node>();
-  let best: Node = { free: visits.map(() => NOWHERE), state: 0, score: 0 };
+  const scoreOf = ({ value, kept }: Node): number => value + kept * promised;
+  let best: Node = { free: visits.map(() => NOWHERE), state: 0, value: 0, kept: 0 };
+  const hopes = floors.map((floor) => new Hope(floor, states, leadMs));
   const keyOf = ({ free, state }: Node): string =>
     `${free.map(({ place, untilMs }) => `${place} ${untilMs}`).join()} ${state}`;
-  /** By shooter: what can still follow on where they are. */
-  let follows: Map<string, number>[] = [];
-  const followOf = (shooter: number, { place, untilMs }: Free, fromMs: number): number => {
-    const known = follows[shooter] as Map<string, number>;
-    const key = `${place} ${untilMs}`;
-    const at = known.get(key);
-    if (at !== undefined) return at;
-    const theirs = bounds[shooter] as Bound;
-    const follow =
-      place === NONE
-        ? theirs.firstAfter(fromMs - leadMs)
-        : theirs.follow(place, untilMs, fromMs - leadMs);
-    known.set(key, follow);
-    return follow;
-  };
-  const hopeOf = ({ free, state, score }: Node, fromMs: number): number =>
-    free.reduce(
-      (sum, one, shooter) => sum + followOf(shooter, one, fromMs),
-      score + bound.openAfter(fromMs) - bound.less(state, states.vector(state)),
-    );
-  const add = (node: Node, fromMs: number): void => {
-    if (node.score > best.score) best = node;
+  const add = (node: Node): void => {
+    const score = scoreOf(node);
+    if (score > scoreOf(best)) best = node;
     const key = keyOf(node);
     const known = nodes.get(key);
-    if (known && known.score >= node.score) return;
-    if (hopeOf(node, fromMs) >= floor) nodes.set(key, node);
+    if (known && scoreOf(known) >= score) return;
+    if (hopes.every((hope) => hope.allows(node))) nodes.set(key, node);
   };
   let looks = 0;
   let nowMs = Number.NaN;
@@ -146,19 +178,13 @@ export function jointly(
   for (const { fromMs, stays } of begins) {
     if (fromMs !== nowMs) {
       nowMs = fromMs;
-      follows = visits.map(() => new Map<string, number>());
+      hopes.forEach((hope) => hope.at(fromMs));
       const span = states.spanAt(fromMs);
       const all = [...nodes.values()];
       nodes = new Map();
       for (const node of all) {
-        add(
-          {
-            ...node,
-            free: node.free.map((free) => settled(free, fromMs)),
-            state: states.carried(node.state, span),
-          },
-          fromMs,
-        );
+        const free = node.free.map((one) => settled(one, fromMs));
+        add({ ...node, free, state: states.carried(node.state, span) });
       }
     }
     const all = [...nodes.values()];
@@ -177,17 +203,14 @@ export function jointly(
         const { after, share, keeps } = states.oneMore(visit.event);
         const part = share(node.state);
         if (part === undefined) continue;
-        add(
-          {
-            free: node.free.map((one, i) => (i === shooter ? { place, untilMs } : one)),
-            state: after(node.state),
-            score:
-              node.score + visit.event.value * stand.quality * part + keeps(node.state) * promised,
-            stay,
-            before: node,
-          },
-          fromMs,
-        );
+        add({
+          free: node.free.map((one, i) => (i === shooter ? { place, untilMs } : one)),
+          state: after(node.state),
+          value: node.value + visit.event.value * stand.quality * part,
+          kept: node.kept + keeps(node.state),
+          stay,
+          before: node,
+        });
       }
     }
   }

@@ -35,8 +35,8 @@ export interface Before {
 }
 
 /** What of a plan before can still be walked, and what it comes to now. */
-function stillWalked(
-  { stays }: Before,
+export function stillWalked(
+  { stays }: Pick<Before, 'stays'>,
   visits: readonly Visit[],
   {
     walkMs,
@@ -82,6 +82,7 @@ const valueOf = ({ chosen }: Chain): number => chosen.reduce((sum, { value }) =>
  *
  * Exact among plans whose visits to windows begin on whole minutes of the clock (one that fits between two minutes alone
  * is not found), unless `atMostMore` says by how much a better one could be.
+ * @param quickly takes the first look for the best
  */
 export function planRoute(
   visits: readonly Visit[],
@@ -89,6 +90,7 @@ export function planRoute(
   quotas: readonly Quota[],
   debts: readonly Debt[],
   before?: Before,
+  quickly = false,
 ): Planned {
   const possible = visits.filter(
     ({ event, places }) => places.length > 0 && beginningsOf(event).length > 0,
@@ -103,7 +105,8 @@ export function planRoute(
   let best: Chain = before
     ? stillWalked(before, possible, { walkMs, states, promised })
     : { chosen: [], score: 0 };
-  const looks = best.score > NEAR * pricing.lowest ? LOOKS.slice(1) : LOOKS;
+  const near = best.score > NEAR * pricing.lowest;
+  const looks = quickly ? LOOKS.slice(0, 1) : near ? LOOKS.slice(1) : LOOKS;
   for (const look of looks) {
     const floor = best.score > 0 ? best.score + TINY : -Infinity;
     const [bound] = pricing.bounds as readonly [Bound];

@@ -119,6 +119,15 @@ export function remembered(
   return { digits, counted };
 }
 
+/** The same with nothing promised: only what things are worth. */
+export const unpromised = (
+  digits: readonly Digit[],
+  counted: ReadonlyMap<string, Counted>,
+): { readonly digits: readonly Digit[]; readonly counted: ReadonlyMap<string, Counted> } => ({
+  digits: digits.map((digit) => ('promises' in digit ? { ...digit, promises: 0 } : digit)),
+  counted: new Map([...counted].map(([id, entry]) => [id, { ...entry, alone: 0 }])),
+});
+
 /** What one more visit to an event does. */
 export interface OneMore {
   /** The state after it. */

@@ -59,7 +59,6 @@ export function DayAnswer() {
   };
   return (
     <View role="region" aria-label="Day" className="gap-1">
-      <WhoseDay />
       {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
       <Heading level={2} kind="title">
         {lines.some(({ status }) => status !== 'unknown') ? next.head : 'Planning the day'}
@@ -70,6 +69,7 @@ export function DayAnswer() {
       <Text kind="small" ink="quiet" aria-live="polite">
         {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, met, all)}${more}`}`}
       </Text>
+      <WhoseDay />
       <PeopleOwed />
       <AboutToBeLost />
     </View>

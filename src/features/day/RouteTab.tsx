@@ -19,11 +19,11 @@ export function RouteTab() {
   if (lines.length === 0) return <Text>There is no route without events.</Text>;
   return (
     <View className="gap-5">
-      <WhoseDay />
       <View className="gap-1">
         <Heading level={2} kind="figure">
           {`${legs.length} ${legs.length === 1 ? 'place' : 'places'}, ${written(walked, 'm', 0)} on foot`}
         </Heading>
+        <WhoseDay />
         <View role="list" aria-label="Route">
           {legs.map(({ name, leaveMs, readyMs, untilMs, events, walkM }, i) => (
             <View key={`${name} ${readyMs}`} role="listitem" className="border-b border-line py-2">
