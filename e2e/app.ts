@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /** Values that no one put into words. */
@@ -75,6 +76,13 @@ export async function readAnswer(page: Page): Promise<Reading> {
 /** Shutter, aperture and ISO: in the answer beside the plan, or in its line on a phone. */
 export const headline = (page: Page) =>
   line(page).or(whole(page)).first().locator('[role=img][aria-label*=", ISO "]');
+
+/** What a press saves: the file's name and its text. */
+export async function savedBy(page: Page, press: () => Promise<void>) {
+  const [download] = await Promise.all([page.waitForEvent('download'), press()]);
+  const text = await readFile(await download.path(), 'utf8');
+  return { name: download.suggestedFilename(), text };
+}
 
 /** Goes to a step as a thumb does: by its name beside the open one, or by the list of all. */
 export async function goTo(page: Page, step: string): Promise<void> {

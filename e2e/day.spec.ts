@@ -1,6 +1,5 @@
-import { readFile } from 'node:fs/promises';
 import type { Locator, Page } from '@playwright/test';
-import { expect, giveFile, part, settle, test } from './app';
+import { expect, giveFile, part, savedBy, settle, test } from './app';
 
 const DAY = '/shoot/demo-tern-water/day';
 const answer = (page: Page) => page.getByRole('region', { name: 'Day' });
@@ -170,16 +169,7 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     await open(page);
-    const save = async (name: string) => {
-      const [download] = await Promise.all([
-        page.waitForEvent('download'),
-        page.getByRole('button', { name }).click(),
-      ]);
-      return {
-        name: download.suggestedFilename(),
-        text: await readFile(await download.path(), 'utf8'),
-      };
-    };
+    const save = (name: string) => savedBy(page, () => page.getByRole('button', { name }).click());
     const calendar = await save('Save as a calendar');
     expect(calendar.name).toBe('tern-water-sprint-regatta.ics');
     expect(calendar.text.match(/BEGIN:VEVENT/g)).toHaveLength(19);

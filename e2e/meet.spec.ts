@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, goTo, onPhone, test } from './app';
+import { expect, goTo, onPhone, part, savedBy, test } from './app';
 import { opensAt } from './field';
 import { meetOrder, poolSheet, ROSTER } from './meet';
 
@@ -26,6 +26,7 @@ function presser(page: Page) {
       await press(name);
       await (await chooser).setFiles(file);
     },
+    saved: (name: string) => savedBy(page, () => press(name)),
     note: (what: string) =>
       test
         .info()
@@ -202,4 +203,65 @@ test('who is lost to another is met by one press, which says whom it loses inste
   await expect(owed(page)).not.toContainText(`${lost} lost`);
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(owed(page)).toContainText(`${lost} lost`);
+});
+
+test('with a second shooter both of what clashes are had, each has a day of their own, and one takes over', async ({
+  page,
+}) => {
+  const person = await begun(page, 'Track and field');
+  await person.press('Paste a heat sheet');
+  await page.getByRole('textbox', { name: 'Heat sheet' }).fill(CLASH);
+  await person.press('Read it');
+  await person.press('Bring in 2 events');
+  await planned(page, /Shoots 1 of 2, 1 of the 12 owed\./);
+  await part(page, 'Rules').click();
+  await person.press('Add a shooter');
+  const adding = page.getByRole('dialog', { name: 'Add a shooter' });
+  await person.press('Add to the day');
+  await expect(adding).toContainText('a name, so that each knows their own day');
+  await adding.getByRole('textbox', { name: 'Your name' }).fill('Robin');
+  await adding.getByRole('textbox', { name: 'Their name' }).fill('Mara');
+  await person.press('Add to the day');
+  await planned(page, /Shoots 1 of 2; together 2, 2 of the 12 owed\./);
+  await expect(owed(page)).toContainText('Owed: 2 coming, 10 lost');
+  await part(page, 'Order').click();
+  const whose = page.getByRole('radiogroup', { name: 'Whose day' });
+  const order = page.getByRole(onPhone(page) ? 'list' : 'table', { name: 'Running order' });
+  await expect(order).toContainText(/Mara shoots it, from /);
+  await whose.getByRole('radio', { name: 'Mara' }).click();
+  await expect(order).toContainText(/Robin shoots it, from /);
+  const { name, text } = await person.saved('Save as a calendar');
+  expect(name).toMatch(/-mara\.ics$/);
+  expect(text.match(/^SUMMARY:/gm)).toHaveLength(1);
+  // Robin takes the heat that was Mara's: hers is the other one now.
+  const hers = /SUMMARY:(.*?),? ?heat/i.exec(text.replace(/\\/g, ''))?.[1] ?? '';
+  await order
+    .getByRole('button', {
+      name: new RegExp(`Girls 100 m ${/Hurdles/.test(hers) ? 'Hurdles' : 'Dash'}`),
+    })
+    .first()
+    .click();
+  await page
+    .getByRole('radiogroup', { name: 'Who shoots it' })
+    .getByRole('radio', { name: 'Robin' })
+    .click();
+  await person.press('Save the event');
+  await planned(page, /Shoots 1 of 2; together 2/);
+  await expect(order).toContainText(
+    new RegExp(`${/Hurdles/.test(hers) ? 'Hurdles' : 'Dash'}[^]*?Robin shoots it`),
+  );
+  // On Mara's phone everything is hers; a reload keeps it.
+  await part(page, 'Rules').click();
+  await page
+    .getByRole('list', { name: 'Who shoots' })
+    .getByRole('button', { name: /^Mara/ })
+    .click();
+  await person.press('Work as Mara');
+  await expect(page.getByText('Kit, Settings and Field are Mara’s now')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Who shoots' })).toContainText(
+    /Mara\s*The bag and settings of this phone/,
+  );
+  await person.step('Kit');
+  await expect(page.getByText('Mara’s bag')).toBeVisible();
 });

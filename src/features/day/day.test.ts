@@ -2,6 +2,7 @@ import { planDay } from '@/core';
 import { LARKMOOR } from '@/demo/larkmoor';
 import { TERN_WATER } from '@/demo/tern-water';
 import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
+import { withShooter, withShooterChanged } from '@/records/edit-shooters';
 import { restShifted, startOf } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
@@ -9,6 +10,7 @@ import { dayService, qualityKey } from '@/workers/day-job';
 import {
   dayInWords,
   dayLines,
+  type DayLine,
   lateInWords,
   missedInWords,
   nextInWords,
@@ -261,4 +263,68 @@ test('people are written and read a line each, found by name, with their lanes',
   expect(
     whoInWords({ ...FIRST_EVENT, id: 'a', name: 'A', startLocal: '', entries }, TERN_WATER)[0],
   ).toMatch(/^Junior single, lane 4 \(No\. 214/);
+});
+
+/** Ash and Mara at the regatta. */
+const twoShoot = (): Shoot => {
+  let made = 0;
+  return withShooter(TERN_WATER, { own: 'Ash', name: 'Mara' }, () => `s${(made += 1)}`);
+};
+
+test('two shooters have more than one, each a day of their own, and nothing twice', async () => {
+  const shoot = twoShoot();
+  const alone = await linesOf(TERN_WATER);
+  const { route } = await planned(shoot);
+  const shot = (lines: readonly DayLine[]) =>
+    lines.flatMap(({ status, event }) => (status === 'shoot' ? [event.id] : []));
+  const all = dayLines(shoot, route);
+  const [ash, mara] = ['s2', 's1'].map((id) => dayLines(shoot, route, id)) as [
+    readonly DayLine[],
+    readonly DayLine[],
+  ];
+  expect(shot(all).length).toBeGreaterThan(shot(alone).length);
+  expect([...shot(ash), ...shot(mara)].sort()).toEqual([...shot(all)].sort());
+  expect(shot(ash).length).toBeGreaterThan(0);
+  expect(shot(mara).length).toBeGreaterThan(0);
+  for (const line of ash.filter(({ status }) => status === 'others')) {
+    const hers = mara.find(({ event }) => event.id === line.event.id);
+    expect(hers).toMatchObject({ status: 'shoot', by: 'Mara' });
+    expect(line.by).toBe('Mara');
+    expect(line.why).toMatch(/^Mara shoots it, from [^.]+\.$/);
+  }
+  expect(dayInWords(ash, undefined, all)).toBe(
+    `Shoots ${shot(ash).length} of 19; together ${shot(all).length}, all 4 promised.`,
+  );
+  // Walks are each one's own.
+  const legs = [ash, mara].map((lines) => legsOf(lines, shoot.positions));
+  legs.forEach((theirs) =>
+    theirs.slice(1).forEach(({ leaveMs }, i) => {
+      expect(leaveMs).toBeGreaterThanOrEqual(theirs[i]?.untilMs ?? Infinity);
+    }),
+  );
+});
+
+test('an event taken over is the other’s, and who is not there yet shoots nothing', async () => {
+  const shoot = twoShoot();
+  const whose = async (of: Shoot, id: string) =>
+    (await planned(of)).route.stops.find(({ eventId }) => eventId === id)?.shooterId;
+  const [first] = shoot.events.filter(({ worth }) => worth === 'must') as [DayEventRecord];
+  for (const shooterId of ['s1', 's2']) {
+    expect(await whose(withEvent(shoot, first.id, { shooterId }), first.id)).toBe(shooterId);
+  }
+  const late = withShooterChanged(shoot, 's1', (mara) => ({
+    ...mara,
+    fromLocal: shoot.endLocal,
+  }));
+  const { route } = await planned(late);
+  expect(route.stops.every(({ shooterId }) => shooterId === 's2')).toBe(true);
+  // With a bag that can’t reach one shoots less.
+  const { second: _strap, ...kit } = shoot.kit;
+  const short = withShooterChanged(shoot, 's1', (mara) => ({
+    ...mara,
+    kit: { ...kit, bodyId: 'full-frame-24', lensId: '16-35-2.8', focalMm: 16, bag: [] },
+  }));
+  const count = async (of: Shoot) =>
+    (await planned(of)).route.stops.filter(({ shooterId }) => shooterId === 's1').length;
+  expect(await count(short)).toBeLessThan(await count(shoot));
 });
