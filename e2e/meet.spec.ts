@@ -2,6 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import { expect, goTo, onPhone, part, savedBy, test } from './app';
 import { opensAt } from './field';
 import { meetOrder, poolSheet, ROSTER } from './meet';
+import { pdfOf } from './pdf';
 
 /** A meet as a photographer plans it who owes twelve athletes of three schools their pictures. */
 
@@ -82,6 +83,20 @@ test('a meet of 56 events from its table: planned, everyone owed met, and what c
   await expect(owed(page)).toContainText('Tern Hill: ');
   person.note('from nothing to the plan of 56 events');
   expect(person.count()).toBeLessThan(40);
+
+  // On paper it is whole: one to three pages, each event once where it is shot or told why not, everyone owed named.
+  const paper = await pdfOf(page, () => person.press('Save as a PDF to print'));
+  expect(paper.name).toMatch(/-day\.pdf$/);
+  expect(paper.language).toBe('en-GB');
+  expect(paper.title).toMatch(/Eugene/);
+  expect(paper.embedded).toBe(2);
+  expect(paper.pages.length).toBeGreaterThan(0);
+  expect(paper.pages.length).toBeLessThanOrEqual(3);
+  const said = paper.pages.join(' ').replace(/\s+/g, ' ');
+  for (const name of ['Zoë Müller', 'Nils Åsgård', 'Ash Lock']) expect(said).toContain(name);
+  const shot = Number(/Shoots (\d+) of 56/.exec(said)?.[1]);
+  const lines = await page.getByRole('region', { name: 'Day', exact: true }).innerText();
+  expect(lines).toContain(`Shoots ${shot} of 56`);
 
   // The same table with a relay moved: its two heats alone change.
   const text = file.toString('latin1').replace(/(Boys;4x400 m Relay;)[\d:]+/, '$116:40');

@@ -11,6 +11,7 @@ import {
   test,
   timeSlider,
 } from './app';
+import { pdfOf } from './pdf';
 
 const SETTINGS = '/shoot/demo-larkmoor/settings';
 const dial = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true });
@@ -160,20 +161,20 @@ test(
     const file = await readFile(await download.path());
     expect(file.subarray(1, 4).toString()).toBe('PNG');
     expect([file.readUInt32BE(16), file.readUInt32BE(20)]).toEqual([1080, 2340]);
-    await page.evaluate(() => {
-      Object.defineProperty(HTMLIFrameElement.prototype, 'contentWindow', {
-        value: {
-          print: () => document.body.setAttribute('data-printed', 'yes'),
-          addEventListener: () => undefined,
-        },
-      });
-    });
-    await page.getByRole('button', { name: 'Print the card' }).click();
-    await expect(page.locator('body[data-printed=yes]')).toHaveCount(1);
-    await expect(page.locator('iframe[title^="Settings card of"]')).toHaveAttribute(
-      'srcdoc',
-      /18:30.*1\/1600/s,
+    const card = await pdfOf(page, () =>
+      page.getByRole('button', { name: 'Save as a PDF to print' }).click(),
     );
+    expect(card.name).toBe('larkmoor-evening-hockey-card.pdf');
+    expect(card.title).toBe('Settings card: Larkmoor, evening hockey');
+    expect(card.language).toBe('en-GB');
+    expect(card.pages).toHaveLength(1);
+    expect(card.pages[0]).toMatch(/18:30\s+1\/2000\s+f\/2\.8\s+ISO 125\s+as you begin/);
+    // Every row of the screen stands on the paper.
+    for (const time of await rows.evaluateAll((all) =>
+      all.map((row) => /\d\d:\d\d/.exec(row.textContent ?? '')?.[0] ?? 'no time'),
+    )) {
+      expect(card.pages[0]).toContain(time);
+    }
     await part(page, 'Slots').click();
     await expect(
       page.getByRole('list', { name: 'Memory slots' }).getByRole('listitem'),

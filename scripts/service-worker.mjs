@@ -9,7 +9,7 @@ import { ROOT } from './prepare.mjs';
 const { count, size, warnings } = await generateSW({
   mode: 'production',
   globDirectory: path.join(ROOT, 'dist'),
-  globPatterns: ['**/*.{js,css,html,woff2,svg,png,jpg,json,webmanifest}'],
+  globPatterns: ['**/*.{js,css,html,woff2,ttf,svg,png,jpg,json,webmanifest}'],
   globIgnores: ['sw.js', 'metadata.json'],
   swDest: path.join(ROOT, 'dist/sw.js'),
   inlineWorkboxRuntime: true,

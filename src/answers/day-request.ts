@@ -64,8 +64,8 @@ const MOST_FILLINGS = 64;
 /** Of a bag this many lenses are tried. */
 const MOST_KITS = 5;
 
-/** A picture of an event that no shot was promised for. */
-const PLAIN: ScoredShot = { fill: 0.5, face: 'any', light: 'any', backdrop: 'any' };
+/** A picture of an event that no shot was promised for: whoever it is, the face is seen. Common practice, no source. */
+const PLAIN: ScoredShot = { fill: 0.5, face: 'threeQuarter', light: 'any', backdrop: 'any' };
 
 /** What says which picture an event gives. */
 type Pictured = Pick<Shoot, 'shots' | 'marks'> & {

@@ -1,6 +1,6 @@
 import { escaped } from './plan-image';
 
-/** The settings card as a picture: for a phone's lock screen, and for paper. */
+/** The settings card as a picture for a phone's lock screen. */
 
 export interface CardSheet {
   readonly title: string;
@@ -16,12 +16,8 @@ export interface CardSheet {
   readonly notes: readonly string[];
 }
 
-/** Sizes of a card: a tall phone's screen with its clock left free above, and a page of paper. */
-export const CARD_SIZES = {
-  lockScreen: { widthPx: 1080, heightPx: 2340, topPx: 760 },
-  paper: { widthPx: 1240, heightPx: 1754, topPx: 110 },
-} as const;
-export type CardSize = keyof typeof CARD_SIZES;
+/** A tall phone's screen, its clock left free above. */
+export const LOCK_SCREEN = { widthPx: 1080, heightPx: 2340, topPx: 760 } as const;
 
 const INK = '#1b1a16';
 const QUIET = '#575143';
@@ -72,8 +68,8 @@ function spread<T>(rows: readonly T[], most: number): readonly T[] {
  * A card as an SVG file that stands alone. Rows shrink until all fit; where they still do not, rows are
  * taken out evenly, so that the card covers the shoot to its end, and it says so.
  */
-export function cardSvg({ title, under, lines, notes }: CardSheet, size: CardSize): string {
-  const { widthPx, heightPx, topPx } = CARD_SIZES[size];
+export function cardSvg({ title, under, lines, notes }: CardSheet): string {
+  const { widthPx, heightPx, topPx } = LOCK_SCREEN;
   const wide = widthPx - 2 * MARGIN;
   const head = topPx + 60 + under.length * 40;
   const room = heightPx - FOOT - head - notes.length * 44;

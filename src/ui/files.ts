@@ -12,19 +12,6 @@ export function downloadBlob(name: string, blob: Blob): void {
 export const downloadText = (name: string, text: string, type: string): void =>
   downloadBlob(name, new Blob([text], { type }));
 
-/** Hands the browser a picture to print, on a page of its own. */
-export function printPicture(svg: string, title: string): void {
-  const frame = document.createElement('iframe');
-  frame.title = title;
-  frame.style.cssText = 'position:fixed;width:0;height:0;border:0';
-  frame.srcdoc = `<!doctype html><style>@page{margin:8mm}body{margin:0}svg{width:100%;height:auto}</style>${svg.replace(/^<\?xml.*\?>\n/, '')}`;
-  frame.addEventListener('load', () => {
-    frame.contentWindow?.addEventListener('afterprint', () => frame.remove());
-    frame.contentWindow?.print();
-  });
-  document.body.append(frame);
-}
-
 /** Asks for files; resolves to none when the person changes their mind. */
 export function chooseFiles(accept: string, several = true): Promise<readonly File[]> {
   return new Promise((resolve) => {

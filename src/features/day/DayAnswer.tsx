@@ -13,8 +13,8 @@ import {
   lostAhead,
   nextInWords,
 } from '@/features/shoot/day-lines';
-import { isMet, peopleOwed } from '@/answers/people-owed';
-import { isServed } from '@/features/shoot/people-owed';
+import { peopleOwed } from '@/answers/people-owed';
+import { metAmong } from '@/features/shoot/people-owed';
 import { PeopleOwed } from '@/features/shoot/PeopleOwed';
 import { arrivalOf } from '@/answers/nature';
 import { ARRIVE_BEFORE } from '@/features/shoot/visit-words';
@@ -53,10 +53,6 @@ export function DayAnswer() {
     );
   }
   const next = nextInWords(lines, atMs, shoot, clock);
-  const met = {
-    owed: owed.length,
-    met: owed.filter((one) => isMet(one) || isServed(one, all)).length,
-  };
   return (
     <View role="region" aria-label="Day" className="gap-1">
       {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
@@ -67,7 +63,7 @@ export function DayAnswer() {
         <Text key={line}>{line}</Text>
       ))}
       <Text kind="small" ink="quiet" aria-live="polite">
-        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, met, all)}${more}`}`}
+        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, metAmong(owed, all), all)}${more}`}`}
       </Text>
       <WhoseDay />
       <PeopleOwed />

@@ -14,8 +14,11 @@ import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
+import { useOwedLines } from '@/features/shoot/PeopleOwed';
 import { useDay } from '@/features/shoot/use-day';
+import { usePrinting } from '@/features/shoot/use-printing';
 import type { DayLine } from '@/features/shoot/day-lines';
+import { daySheet } from './day-sheet';
 import { daysOf, noteFor } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
 import type { LightCell } from './light-column';
@@ -75,7 +78,9 @@ export function FilesSection({
   ) => LightCell | undefined;
 }) {
   const { shoot, clock } = useShown('shoot', 'clock');
-  const { whose } = useDay();
+  const { whose, all } = useDay();
+  const owed = useOwedLines();
+  const { printing, save } = usePrinting();
   const say = useToast();
   const [file, setFile] = useState<OrderFile>();
   const [pasting, setPasting] = useState(false);
@@ -100,11 +105,17 @@ export function FilesSection({
     else if (read.reason) say({ text: `“${chosen.name}” could not be read: ${read.reason}` });
   };
   const stem = fileStem(shoot.title);
+  const who = shoot.shooters.find((entry) => entry.id === whose.id);
+  const savePdf = () =>
+    save(
+      daySheet({ shoot, lines, all, owed, who: who?.name, cells, clock }),
+      `${who ? fileStem(`${shoot.title} ${who.name}`) : stem}-day.pdf`,
+    );
   const saveCalendar = () => {
     const byId = new Map(lines.map((line) => [line.event.id, line]));
     // Of several each has a calendar of their own.
-    const { id, name } = shoot.shooters.find((entry) => entry.id === whose.id) ?? {};
-    const theirs = id ? lines.filter(({ status }) => status === 'shoot') : lines;
+    const { name } = who ?? {};
+    const theirs = who ? lines.filter(({ status }) => status === 'shoot') : lines;
     const text = writeCalendar(
       {
         ...shoot,
@@ -142,6 +153,11 @@ export function FilesSection({
           <Button label="Save as a calendar" disabled={none} onPress={saveCalendar} />
         </View>
       </View>
+      <Button
+        label={printing ? 'Making the PDF' : 'Save as a PDF to print'}
+        disabled={none || printing}
+        onPress={savePdf}
+      />
       <Text kind="small" ink="quiet">
         A calendar carries where to stand, and an alarm when to leave.
       </Text>

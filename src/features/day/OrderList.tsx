@@ -5,7 +5,7 @@ import type { DayEventRecord } from '@/records/day';
 import { Reorder } from '@/ui/Reorder';
 import { Text } from '@/ui/Text';
 import { eventTitle, whoInWords, type DayLine } from '@/features/shoot/day-lines';
-import type { LightCell } from './light-column';
+import { cellInWords, type LightCell } from './light-column';
 
 export interface OrderRow {
   readonly id: string;
@@ -30,10 +30,6 @@ export const STATUS_WORDS = {
 } as const;
 
 const WORTH_WORDS = { must: 'promised', should: '', could: '' } as const;
-
-/** "1/1250 · f/6.3 · ISO 400". */
-export const cellInWords = ({ shutter, aperture, iso }: LightCell): string =>
-  `${shutter} · ${aperture} · ${iso}`;
 
 /** The running order on a phone: an event under the other. */
 export function OrderList({ rows, atMs, onOpen, onMove }: OrderProps) {

@@ -5,7 +5,8 @@ import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
 import { useSorted, type SortColumn } from '@/ui/use-sorted';
 import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
-import { cellInWords, STATUS_WORDS, type OrderProps, type OrderRow } from './OrderList';
+import { cellInWords } from './light-column';
+import { STATUS_WORDS, type OrderProps, type OrderRow } from './OrderList';
 
 const ORDER = { shoot: 0, others: 1, missed: 2, leftOut: 3, cancelled: 4, unknown: 5 } as const;
 

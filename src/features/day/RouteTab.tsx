@@ -3,7 +3,7 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
 import { eventTitle } from '@/features/shoot/day-lines';
-import { legsOf } from '@/features/shoot/route-legs';
+import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import { WhoseDay } from './WhoShoots';
 import { useDay } from '@/features/shoot/use-day';
 
@@ -25,16 +25,16 @@ export function RouteTab() {
         </Heading>
         <WhoseDay />
         <View role="list" aria-label="Route">
-          {legs.map(({ name, leaveMs, readyMs, untilMs, events, walkM }, i) => (
-            <View key={`${name} ${readyMs}`} role="listitem" className="border-b border-line py-2">
-              <Text kind="strong">{`${i + 1}. ${name}`}</Text>
-              <Text>
-                {leaveMs === undefined
-                  ? `In place by ${clock(readyMs)}, until ${clock(untilMs)}.`
-                  : `Leave by ${clock(leaveMs)}, ${written(walkM, 'm', 0)}, in place by ${clock(readyMs)}, until ${clock(untilMs)}.`}
-              </Text>
+          {legs.map((leg, i) => (
+            <View
+              key={`${leg.name} ${leg.readyMs}`}
+              role="listitem"
+              className="border-b border-line py-2"
+            >
+              <Text kind="strong">{`${i + 1}. ${leg.name}`}</Text>
+              <Text>{legInWords(leg, clock)}</Text>
               <Text kind="small" ink="quiet">
-                {events.map(eventTitle).join('; ')}
+                {leg.stays.map(({ event }) => eventTitle(event)).join('; ')}
               </Text>
             </View>
           ))}

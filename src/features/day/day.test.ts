@@ -232,9 +232,7 @@ test('light and settings stand beside each event, from where it is shot', async 
 test('a route is told place by place, and drawn each way once', async () => {
   const lines = await linesOf(TERN_WATER);
   const legs = legsOf(lines, TERN_WATER.positions);
-  expect(legs.flatMap(({ events }) => events)).toHaveLength(
-    lines.filter(({ stop }) => stop).length,
-  );
+  expect(legs.flatMap(({ stays }) => stays)).toHaveLength(lines.filter(({ stop }) => stop).length);
   legs.slice(1).forEach((leg, i) => expect(leg.positionId).not.toBe(legs[i]?.positionId));
   const { ways, stations } = routeDrawn(
     legs,

@@ -16,6 +16,10 @@ export interface LightCell {
   readonly iso: string;
 }
 
+/** "1/1250 · f/6.3 · ISO 400". */
+export const cellInWords = ({ shutter, aperture, iso }: LightCell): string =>
+  `${shutter} · ${aperture} · ${iso}`;
+
 /** Light and settings of events; each view is computed once. */
 export function lightColumn(
   setup: Setup,

@@ -81,7 +81,7 @@ describe('an event that goes on', () => {
     expect(words.lines.join(' ')).not.toMatch(/call/);
     expect(noteFor(shoot, first, undefined, clockIn(shoot)).lines.join(' ')).not.toMatch(/call/);
     const legs = legsOf(lines, shoot.positions);
-    expect(legs.flatMap(({ events }) => events.map(({ id }) => id))).toContain('jump');
+    expect(legs.flatMap(({ stays }) => stays.map(({ event }) => event.id))).toContain('jump');
   });
 
   test('how much better a day might be is said where not all could be tried', () => {

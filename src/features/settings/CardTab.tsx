@@ -1,17 +1,18 @@
 import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
 import type { Plan } from '@/features/shoot/use-plan';
-import { CARD_SIZES, cardSvg, type CardSheet, type CardSize } from '@/formats/card-image';
+import { cardSvg, LOCK_SCREEN, type CardSheet } from '@/formats/card-image';
 import { pngOf } from '@/formats/plan-image';
 import { fileStem } from '@/formats/shoot-json';
 import { dayOf } from '@/records/day-said';
 import { Button } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
-import { downloadBlob, printPicture } from '@/ui/files';
+import { downloadBlob } from '@/ui/files';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
-import { cardLine, cardNotes, turnedLines } from '@/features/shoot/card';
+import { cardLine, cardNotes, cardOnPaper, turnedLines } from '@/features/shoot/card';
 import { memorySlots } from '@/features/shoot/slots';
+import { usePrinting } from '@/features/shoot/use-printing';
 import { useCard } from '@/features/shoot/use-card';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -26,6 +27,7 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
     'ribbon',
   );
   const say = useToast();
+  const { printing, save } = usePrinting();
   const { view } = seen;
   const { choice } = setup;
   const { series } = ribbon;
@@ -49,8 +51,8 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
     lines: turnedLines(lines),
     notes,
   };
-  const savePicture = (size: CardSize) =>
-    pngOf(cardSvg(sheet, size), CARD_SIZES[size], 1).then(
+  const savePicture = () =>
+    pngOf(cardSvg(sheet), LOCK_SCREEN, 1).then(
       (blob) => downloadBlob(`${fileStem(shoot.title)}-card.png`, blob),
       (error: Error) => say({ text: `No picture: ${error.message}` }),
     );
@@ -90,11 +92,12 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
         <Button
           label="Save for the lock screen"
           kind="primary"
-          onPress={() => void savePicture('lockScreen')}
+          onPress={() => void savePicture()}
         />
         <Button
-          label="Print the card"
-          onPress={() => printPicture(cardSvg(sheet, 'paper'), `Settings card of ${shoot.title}`)}
+          label={printing ? 'Making the PDF' : 'Save as a PDF to print'}
+          disabled={printing}
+          onPress={() => save(cardOnPaper(sheet, lines), `${fileStem(shoot.title)}-card.pdf`)}
         />
       </View>
     </View>

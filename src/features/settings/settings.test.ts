@@ -4,7 +4,7 @@ import { withShot } from '@/answers/choose-shot';
 import { answerAt } from '@/answers/answer';
 import { cardOf } from '@/answers/report';
 import { sceneOf, viewOf, type View } from '@/answers/view';
-import { CARD_SIZES, cardSvg } from '@/formats/card-image';
+import { cardSvg, LOCK_SCREEN } from '@/formats/card-image';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
 import { cardLine, cardNotes, cardRequest, turnedLines, turnInWords } from '@/features/shoot/card';
@@ -84,35 +84,31 @@ describe('the card as a picture', () => {
   };
   const sheet = { title: 'A <b> & "c"', under: ['one', 'two'], lines: [line], notes: ['Lamps.'] };
   const parsed = (svg: string) => [...svg.matchAll(/<text [^>]*y="(\d+)"[^>]*>([^<]*)</g)];
-  test.each(['lockScreen', 'paper'] as const)('%s: everything lies on the sheet', (size) => {
+  test('everything lies on the sheet', () => {
     for (const count of [1, 8, 40]) {
-      const svg = cardSvg({ ...sheet, lines: Array.from({ length: count }, () => line) }, size);
+      const svg = cardSvg({ ...sheet, lines: Array.from({ length: count }, () => line) });
       const texts = parsed(svg);
-      const { heightPx, topPx } = CARD_SIZES[size];
       for (const [, y] of texts) {
-        expect(Number(y)).toBeGreaterThanOrEqual(topPx);
-        expect(Number(y)).toBeLessThan(heightPx);
+        expect(Number(y)).toBeGreaterThanOrEqual(LOCK_SCREEN.topPx);
+        expect(Number(y)).toBeLessThan(LOCK_SCREEN.heightPx);
       }
       const shown = texts.filter(([, , text]) => text === '1/1600').length;
       const more = /(\d+) turns between are in the app/.exec(svg);
       expect(shown + Number(more?.[1] ?? 0)).toBe(count);
     }
   });
-  test.each(['lockScreen', 'paper'] as const)(
-    '%s: where not all rows fit, the first and the last are there',
-    (size) => {
-      const lines = Array.from({ length: 60 }, (_, i) => ({ ...line, time: `t${i}` }));
-      const times = parsed(cardSvg({ ...sheet, lines }, size)).map(([, , text]) => text);
-      expect(times).toContain('t0');
-      expect(times).toContain('t59');
-      const shown = times.filter((text) => /^t\d/.test(text ?? '')).map((t) => Number(t?.slice(1)));
-      const gaps = shown.slice(1).map((at, i) => at - (shown[i] ?? 0));
-      expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1);
-    },
-  );
+  test('where not all rows fit, the first and the last are there', () => {
+    const lines = Array.from({ length: 60 }, (_, i) => ({ ...line, time: `t${i}` }));
+    const times = parsed(cardSvg({ ...sheet, lines })).map(([, , text]) => text);
+    expect(times).toContain('t0');
+    expect(times).toContain('t59');
+    const shown = times.filter((text) => /^t\d/.test(text ?? '')).map((t) => Number(t?.slice(1)));
+    const gaps = shown.slice(1).map((at, i) => at - (shown[i] ?? 0));
+    expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1);
+  });
   test('what a person wrote is text, not markup', () => {
-    expect(cardSvg(sheet, 'paper')).toContain('A &lt;b&gt; &amp; &quot;c&quot;');
-    const long = cardSvg({ ...sheet, title: 'x'.repeat(300) }, 'paper');
+    expect(cardSvg(sheet)).toContain('A &lt;b&gt; &amp; &quot;c&quot;');
+    const long = cardSvg({ ...sheet, title: 'x'.repeat(300) });
     expect(/>x+…</.exec(long)?.[0].length).toBeLessThan(60);
   });
 });

@@ -8,6 +8,8 @@ import {
 import { exposureDemands } from '@/answers/answer';
 import { DIAL_NAMES, filterInWords, rowReason } from '@/features/shoot/exposure-words';
 import type { View } from '@/answers/view';
+import type { CardSheet } from '@/formats/card-image';
+import type { PrintSheet } from '@/formats/print-sheet';
 import { engraved, stops } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
 import type { ShootHours } from '@/records/times';
@@ -76,6 +78,32 @@ export const turnedLines = (lines: readonly CardLine[]): readonly CardLine[] =>
     const before = lines[i - 1];
     return before?.shutter !== shutter || before.aperture !== aperture || before.iso !== iso;
   });
+
+/** The card on paper: every row, with what to turn and why. */
+export const cardOnPaper = (
+  { title, under, notes }: CardSheet,
+  lines: readonly CardLine[],
+): PrintSheet => ({
+  title: `Settings card: ${title}`,
+  under: [...under, ...notes],
+  tables: [
+    {
+      heading: 'Settings through the shoot',
+      columns: [
+        { share: 1.2, strong: true },
+        { share: 1.5, strong: true },
+        { share: 1.2, strong: true },
+        { share: 1.6, strong: true },
+        { share: 3.4 },
+        { share: 4 },
+      ],
+      rows: lines.map(({ time, shutter, aperture, iso, turn, why }) => ({
+        cells: [time, shutter, aperture, iso, turn, why],
+      })),
+    },
+  ],
+  foot: title,
+});
 
 /** When lamps come to rule and when it gets short or dark, in sentences. */
 export function cardNotes(

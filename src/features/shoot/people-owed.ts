@@ -37,6 +37,15 @@ const isOf = ({ events }: PersonOwed, eventId: string): boolean =>
 export const isServed = (owed: PersonOwed, lines: readonly DayLine[]): boolean =>
   lines.some(({ status, event }) => status === 'shoot' && isOf(owed, event.id));
 
+/** How many are owed, and how many of them are had or in the plan. */
+export const metAmong = (
+  owed: readonly PersonOwed[],
+  lines: readonly DayLine[],
+): { readonly owed: number; readonly met: number } => ({
+  owed: owed.length,
+  met: owed.filter((one) => isMet(one) || isServed(one, lines)).length,
+});
+
 /** Ways to meet someone lost, each with whom else it would lose; the cheapest first. */
 function rescues(
   owed: PersonOwed,

@@ -1,13 +1,13 @@
 import type { PlanLeg, PlanStation } from '@/figures/plan-types';
-import type { DayEventRecord } from '@/records/day';
 import type { Position } from '@/records/shoot';
+import { written } from '@/ui/units';
 import { stayLines, type DayLine } from './day-lines';
 
-/** Events that follow each other at one place, and the walk to it. */
+/** Stays that follow each other at one place, and the walk to it. */
 export interface Leg {
   readonly positionId: string;
   readonly name: string;
-  readonly events: readonly DayEventRecord[];
+  readonly stays: readonly DayLine[];
   /** When to leave the place before; the first place is simply come to. */
   readonly leaveMs?: number;
   readonly readyMs: number;
@@ -19,19 +19,20 @@ export function legsOf(
   lines: readonly DayLine[],
   positions: readonly Pick<Position, 'id' | 'name'>[],
 ): readonly Leg[] {
-  const legs: (Leg & { events: DayEventRecord[]; untilMs: number })[] = [];
-  for (const { stop, event, endMs, leaveMs } of stayLines(lines)) {
+  const legs: (Leg & { stays: DayLine[]; untilMs: number })[] = [];
+  for (const stay of stayLines(lines)) {
+    const { stop, endMs, leaveMs } = stay;
     if (!stop) continue;
     const last = legs.at(-1);
     if (last?.positionId === stop.positionId) {
-      last.events.push(event);
+      last.stays.push(stay);
       last.untilMs = Math.max(last.untilMs, endMs);
       continue;
     }
     legs.push({
       positionId: stop.positionId,
       name: positions.find(({ id }) => id === stop.positionId)?.name ?? stop.positionId,
-      events: [event],
+      stays: [stay],
       ...(leaveMs !== undefined && { leaveMs }),
       readyMs: stop.readyByMs,
       untilMs: endMs,
@@ -40,6 +41,15 @@ export function legsOf(
   }
   return legs;
 }
+
+/** "Leave by 11:13, 292 m, in place by 11:18, until 11:34." */
+export const legInWords = (
+  { leaveMs, readyMs, untilMs, walkM }: Leg,
+  clock: (ms: number) => string,
+): string =>
+  leaveMs === undefined
+    ? `In place by ${clock(readyMs)}, until ${clock(untilMs)}.`
+    : `Leave by ${clock(leaveMs)}, ${written(walkM, 'm', 0)}, in place by ${clock(readyMs)}, until ${clock(untilMs)}.`;
 
 /** The route on the plan: each way once, however often it is walked, and the turns at each place. */
 export function routeDrawn(

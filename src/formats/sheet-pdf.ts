@@ -1,0 +1,57 @@
+import fontkit from '@cantoo/fontkit';
+import { PDFDocument, rgb } from '@cantoo/pdf-lib';
+import { laidOut, PAGE, type Mark, type PrintSheet } from './print-sheet';
+
+/** A sheet as a PDF: its type embedded, with a title and a language, for readers and for screen readers. */
+
+export interface SheetFonts {
+  readonly plain: Uint8Array;
+  readonly strong: Uint8Array;
+}
+
+const INK = rgb(0.1, 0.1, 0.09);
+const UNKNOWN = '?';
+
+/** @param madeAt when it is made */
+export async function sheetPdf(
+  sheet: PrintSheet,
+  fonts: SheetFonts,
+  madeAt: Date,
+): Promise<Uint8Array> {
+  const pdf = await PDFDocument.create();
+  pdf.registerFontkit(fontkit);
+  const [plain, strong] = (await Promise.all(
+    [fonts.plain, fonts.strong].map((font) => pdf.embedFont(font, { subset: true })),
+  )) as [Awaited<ReturnType<typeof pdf.embedFont>>, Awaited<ReturnType<typeof pdf.embedFont>>];
+  pdf.setTitle(sheet.title, { showInWindowTitleBar: true });
+  pdf.setLanguage('en-GB');
+  pdf.setProducer('Bright Perch');
+  pdf.setCreator('Bright Perch');
+  pdf.setCreationDate(madeAt);
+  pdf.setModificationDate(madeAt);
+  const drawable = new Set(plain.getCharacterSet());
+  /** A text in letters that the type has. */
+  const written = (text: string): string =>
+    [...text.normalize('NFC')]
+      .map((letter) => (drawable.has(letter.codePointAt(0) as number) ? letter : UNKNOWN))
+      .join('');
+  const fontOf = (bold: boolean) => (bold ? strong : plain);
+  const pages = laidOut(sheet, (text, bold) => fontOf(bold).widthOfTextAtSize(written(text), 1));
+  for (const marks of pages) {
+    const page = pdf.addPage([PAGE.width, PAGE.height]);
+    const draw = (mark: Mark): void => {
+      if (mark.kind === 'line') {
+        const { x, y, toX, toY, weight } = mark;
+        page.drawLine({
+          ...{ start: { x, y }, end: { x: toX, y: toY } },
+          ...{ thickness: weight, color: INK },
+        });
+        return;
+      }
+      const { text, x, y, size } = mark;
+      page.drawText(written(text), { x, y, size, font: fontOf(mark.strong), color: INK });
+    };
+    marks.forEach(draw);
+  }
+  return pdf.save();
+}

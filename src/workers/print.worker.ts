@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { printService } from './print-job';
+
+expose(printService);
