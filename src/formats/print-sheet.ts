@@ -55,41 +55,39 @@ const MOST_PAGES = 3;
 const LEADING = 1.25;
 const GAP = 8;
 
+/** A word in pieces no wider than that: whole where it fits. */
+function pieces(word: string, width: number, widthOf: (text: string) => number): string[] {
+  if (widthOf(word) <= width) return [word];
+  const letters = [...word];
+  let count = 1;
+  while (count < letters.length && widthOf(letters.slice(0, count + 1).join('')) <= width) {
+    count += 1;
+  }
+  const rest = letters.slice(count).join('');
+  return [letters.slice(0, count).join(''), ...(rest ? pieces(rest, width, widthOf) : [])];
+}
+
 /** A text in lines no wider than that; a word too long for one is broken. */
 export function inLines(
   text: string,
   width: number,
   widthOf: (text: string) => number,
 ): readonly string[] {
+  const space = widthOf(' ');
   const lines: string[] = [];
-  let line = '';
-  const place = (word: string): void => {
-    const longer = line === '' ? word : `${line} ${word}`;
-    if (widthOf(longer) <= width) {
-      line = longer;
-      return;
+  let used = Infinity;
+  const words = text.split(/\s+/).filter((word) => word !== '');
+  for (const piece of words.flatMap((word) => pieces(word, width, widthOf))) {
+    const wide = widthOf(piece);
+    if (used + space + wide <= width) {
+      lines.push(`${lines.pop() ?? ''} ${piece}`);
+      used += space + wide;
+    } else {
+      lines.push(piece);
+      used = wide;
     }
-    if (line !== '') lines.push(line);
-    line = '';
-    if (widthOf(word) <= width) line = word;
-    else {
-      let rest = [...word];
-      while (rest.length > 0) {
-        let count = 1;
-        while (count < rest.length && widthOf(rest.slice(0, count + 1).join('')) <= width) {
-          count += 1;
-        }
-        if (count === rest.length) line = rest.join('');
-        else lines.push(rest.slice(0, count).join(''));
-        rest = rest.slice(count);
-      }
-    }
-  };
-  text
-    .split(/\s+/)
-    .filter((word) => word !== '')
-    .forEach(place);
-  return line === '' ? lines : [...lines, line];
+  }
+  return lines;
 }
 
 /** The pages of a sheet at one size of its type. */

@@ -36,7 +36,15 @@ export async function sheetPdf(
       .map((letter) => (drawable.has(letter.codePointAt(0) as number) ? letter : UNKNOWN))
       .join('');
   const fontOf = (bold: boolean) => (bold ? strong : plain);
-  const pages = laidOut(sheet, (text, bold) => fontOf(bold).widthOfTextAtSize(written(text), 1));
+  const known = { plain: new Map<string, number>(), strong: new Map<string, number>() };
+  /** Words come again and again, at each size that is tried. */
+  const measure = (text: string, bold: boolean): number => {
+    const widths = bold ? known.strong : known.plain;
+    const width = widths.get(text) ?? fontOf(bold).widthOfTextAtSize(written(text), 1);
+    widths.set(text, width);
+    return width;
+  };
+  const pages = laidOut(sheet, measure);
   for (const marks of pages) {
     const page = pdf.addPage([PAGE.width, PAGE.height]);
     const draw = (mark: Mark): void => {
