@@ -3,15 +3,18 @@ import type { Page } from '@playwright/test';
 import {
   expect,
   giveFile,
+  savedBy,
   goTo,
   headline,
   inAnswer,
+  onPhone,
   openRow,
   readAnswer,
   sayNewShoot,
   settle,
   test,
 } from './app';
+import { opensAt } from './field';
 import { fillUp, keepText, keptText } from './kept';
 
 const CUP_TIE = {
@@ -201,6 +204,10 @@ test(
     const text = await readFile(await download.path(), 'utf8');
     await page.goto('/');
     await importText(page, text);
+    const known = page.getByRole('dialog', { name: '“Larkmoor, evening hockey” is here already' });
+    await expect(known).toContainText('Nothing happened there that is not here.');
+    await expect(known.getByRole('button', { name: 'Merge what happened' })).toBeDisabled();
+    await known.getByRole('button', { name: 'Import beside it, as another shoot' }).click();
     await expect(page.getByText('Imported “Larkmoor, evening hockey”')).toBeVisible();
     const links = page.getByRole('link', { name: /^Larkmoor, evening hockey/ });
     await expect(links).toHaveCount(2);
@@ -212,6 +219,77 @@ test(
 
 const importText = (page: Page, text: string) =>
   giveFile(page, 'Import', { name: 'some.json', mimeType: 'application/json', text });
+
+/** Within the hours of the demo's match, by the clock. */
+const DURING_THE_MATCH = '2027-04-16T18:00:00Z';
+
+/** The shoot's file, as it leaves through Brief. */
+async function exported(page: Page): Promise<string> {
+  await page.goto('/shoot/demo-larkmoor/brief');
+  await openRow(page, 'This shoot as a whole');
+  const { text } = await savedBy(page, () =>
+    page.getByRole('button', { name: 'Export as a file' }).click(),
+  );
+  return text;
+}
+
+/** So many keepers are kept. */
+const keepers = (page: Page, count: number) =>
+  expect
+    .poll(async () => {
+      const kept = (await keptText(page, 'bright-perch/shoot/demo-larkmoor')) ?? '';
+      return kept.match(/"kind":"keeper"/g)?.length ?? 0;
+    })
+    .toBe(count);
+
+test('a shoot that comes back from another phone is merged by what was logged, after it is shown', async ({
+  page,
+  browser,
+}) => {
+  await opensAt(page, DURING_THE_MATCH);
+  await page.goto('/shoot/demo-larkmoor/field');
+  await page.getByRole('button', { name: /^Keeper/ }).click();
+  await keepers(page, 1);
+  const file = await exported(page);
+  // On the other phone the demo was taken out; the shoot comes in as itself, and two keepers are tapped.
+  const context = await browser.newContext({ viewport: page.viewportSize() });
+  const other = await context.newPage();
+  await other.goto('/');
+  await other.getByRole('button', { name: 'Remove the demo' }).click();
+  await expect(other.getByText('The demo is out of the list')).toBeVisible();
+  await importText(other, file);
+  await expect(other.getByText('Imported “Larkmoor, evening hockey”')).toBeVisible();
+  await opensAt(other, DURING_THE_MATCH);
+  await other.goto('/shoot/demo-larkmoor/field');
+  for (const n of [2, 3]) {
+    await other.getByRole('button', { name: /^Keeper/ }).click();
+    await keepers(other, n);
+  }
+  const back = await exported(other);
+  await context.close();
+  // Here one more was tapped meanwhile.
+  await page.goto('/shoot/demo-larkmoor/field');
+  await page.getByRole('button', { name: /^Keeper/ }).click();
+  await keepers(page, 2);
+  await page.goto('/');
+  // A phone opens at what is on; the list is a step back.
+  if (onPhone(page)) {
+    await expect(page).toHaveURL(/shoot\/demo-larkmoor/);
+    await page.goBack();
+  }
+  await importText(page, back);
+  const known = page.getByRole('dialog', { name: '“Larkmoor, evening hockey” is here already' });
+  await expect(known.getByRole('list', { name: 'Not here yet' })).toHaveText('2 keepers');
+  await known.getByRole('button', { name: 'Merge what happened' }).click();
+  await expect(page.getByText('Merged into “Larkmoor, evening hockey”')).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Larkmoor, evening hockey/ })).toHaveCount(1);
+  // A second time it has nothing to say.
+  await importText(page, back);
+  await expect(known).toContainText('Nothing happened there that is not here.');
+  await page.keyboard.press('Escape');
+  await page.goto('/shoot/demo-larkmoor/log');
+  await expect(page.getByText(/4 keepers tapped/)).toBeVisible();
+});
 
 test(
   'wrong files are refused with the field named, and nothing changes',

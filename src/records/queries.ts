@@ -196,12 +196,12 @@ export function useShootActions() {
         const after = changeRecord(client, shootKey(id), before, stamped, how);
         return after === before ? undefined : { before, after };
       },
-      /** Changes a shoot that may not be open. */
-      rename: async (id: string, title: string) => {
+      /** Changes a shoot that may not be open. Answers with it as it was; nothing when it is gone or the change refused. */
+      change: async (id: string, how: (shoot: Shoot) => Shoot): Promise<Shoot | undefined> => {
         const shoot = client.getQueryData<Shoot | null>(openKey(id)) ?? (await readShoot(id));
-        if (!shoot) return;
-        const renamed = { ...shoot, title, updatedAt: new Date().toISOString() };
-        changeRecord(client, shootKey(id), shoot, renamed);
+        if (!shoot) return undefined;
+        const changed = { ...how(shoot), updatedAt: new Date().toISOString() };
+        return changeRecord(client, shootKey(id), shoot, changed) === shoot ? undefined : shoot;
       },
       /** A shoot whole, open or not. */
       whole: async (id: string): Promise<Shoot | null> =>

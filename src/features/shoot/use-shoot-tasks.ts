@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import { shootFileName, writeShootFile } from '@/formats/shoot-json';
 import { newId } from '@/records/new-id';
 import { duplicateShoot } from '@/records/new-shoot';
-import type { Parsed } from '@/records/parse';
 import { useShootActions } from '@/records/queries';
 import type { Shoot } from '@/records/shoot';
 import { downloadText } from '@/ui/files';
@@ -33,16 +32,14 @@ export function useShootTasks() {
         downloadText(shootFileName(shoot), writeShootFile(shoot), 'application/json');
         say({ text: `Exported ${shootFileName(shoot)}` });
       },
-      /** Takes a shoot of a file in as a new one; a refused file changes nothing. */
-      importShoot: (read: Parsed<Shoot>): { readonly refused?: string } => {
-        if (!read.ok) return { refused: read.reason };
-        const shoot = { ...read.record, id: newId() };
+      /** Takes a shoot of a file in. @param beside as another one than that of the same id which is here */
+      importShoot: (read: Shoot, beside: boolean) => {
+        const shoot = beside ? { ...read, id: newId() } : read;
         add(shoot);
         say({
           text: `Imported “${shoot.title}”`,
           action: { label: 'Undo', onPress: () => remove(shoot.id) },
         });
-        return {};
       },
     }),
     [add, remove, say],

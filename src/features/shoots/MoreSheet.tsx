@@ -15,7 +15,7 @@ export function MoreSheet({
   readonly shoot: Summary;
   readonly onClose: () => void;
 }) {
-  const { rename, whole } = useShootActions();
+  const { change, whole } = useShootActions();
   const { duplicate, remove, exportFile } = useShootTasks();
   const [title, setTitle] = useState(shoot.title);
   const wrong =
@@ -37,7 +37,9 @@ export function MoreSheet({
         label="Rename"
         kind="primary"
         disabled={wrong !== undefined || title.trim() === shoot.title}
-        onPress={done(() => void rename(shoot.id, title.trim()))}
+        onPress={done(
+          () => void change(shoot.id, (record) => ({ ...record, title: title.trim() })),
+        )}
       />
       <Button label="Duplicate" onPress={withWhole(duplicate)} />
       <Button label="Export as a file" onPress={withWhole(exportFile)} />
