@@ -23,7 +23,7 @@ export interface SharedEvent extends Omit<DayEvent, 'from'> {
 /** States that all ways at once may take: at first few, then more with better prices, before only the best of the orders is told. */
 const LOOKS = [
   { rounds: 0, mostLooks: 20_000 },
-  { rounds: 4, mostLooks: 300_000 },
+  { rounds: 3, mostLooks: 300_000 },
 ] as const;
 /** In so many steps at the most prices are bettered in a round. */
 const STEPS = 80;
@@ -107,6 +107,7 @@ export function planTogether(
     const beside = more - promises * promised;
     return { promises, value: promises > 0 ? beside : Math.min(more, worth.lowest - value) };
   };
+  const allKept = () => best.kept === mostPromises(digits, counted);
   const isProven = () => {
     const { promises, value } = moreThan(best);
     return promises <= 0 && value <= TINY;
@@ -114,15 +115,13 @@ export function planTogether(
   let exact = isProven();
   for (const { rounds, mostLooks } of exact ? [] : LOOKS) {
     for (let round = 0; round < rounds; round += 1) {
-      pricing.lower(best.kept * promised + best.value, best.value, STEPS);
-      worth.lower(best.value, best.value, STEPS);
+      if (allKept()) worth.lower(best.value, best.value, STEPS);
+      else pricing.lower(best.kept * promised + best.value, best.value, STEPS);
     }
     const floors = [
       { bounds: pricing.bounds, promised, least: best.kept * promised + best.value + TINY },
       // Where all that is promised is kept a better day is one of more worth.
-      ...(mostPromises(digits, counted) === best.kept
-        ? [{ bounds: worth.bounds, promised: 0, least: best.value + TINY }]
-        : []),
+      ...(allKept() ? [{ bounds: worth.bounds, promised: 0, least: best.value + TINY }] : []),
     ];
     const found = jointly(theirs, walkMs, states, promised, floors, mostLooks);
     if (found && found.length > 0) best = turns.better(best, found);
