@@ -19,6 +19,7 @@ import type { LensPreset } from '@/presets/lenses';
 import type { Shot } from '@/records/brief';
 import type { Calls, DayEventRecord, Worth } from '@/records/day';
 import { startOf } from '@/records/edit-events';
+import { markAtFinish } from '@/presets/pool-finish';
 import { bodyOf, itemsOf, lensFrom, lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
@@ -69,17 +70,20 @@ const PLAIN: ScoredShot = { fill: 0.5, face: 'threeQuarter', light: 'any', backd
 
 /** What says which picture an event gives. */
 type Pictured = Pick<Shoot, 'shots' | 'marks'> & {
+  readonly ground: Pick<Shoot['ground'], 'template'>;
   readonly choice: Pick<Shoot['choice'], 'markId'>;
 };
 
 /** The shot an event gives, and the mark where it happens. */
 export function pictureOf(
-  { shots, marks, choice }: Pictured,
+  { shots, marks, choice, ground }: Pictured,
   event: DayEventRecord,
 ): { readonly shot: Shot | undefined; readonly markId: string } {
   const shot = shots.find(({ id }) => id === event.shotId);
   const there = (id: string | undefined) => marks.some((mark) => mark.id === id);
-  const markId = shot?.markId ?? event.markId;
+  const meant = shot?.markId ?? event.markId;
+  const atFinish = meant && markAtFinish(meant, event.name, ground.template);
+  const markId = there(atFinish) ? atFinish : meant;
   return { shot, markId: markId && there(markId) ? markId : choice.markId };
 }
 

@@ -79,7 +79,10 @@ function lastUntil<T>(list: readonly T[], atOf: (entry: T) => number, ms: number
   return list[low - 1];
 }
 
-type Logged = Pick<Shoot, 'log' | 'place' | 'events' | 'shots' | 'marks' | 'choice' | 'positions'>;
+type Logged = Pick<
+  Shoot,
+  'log' | 'place' | 'events' | 'shots' | 'marks' | 'choice' | 'positions' | 'ground'
+>;
 
 /** Entries that count, with their moment, in order. */
 export const countedEntries = ({ log, place }: Pick<Shoot, 'log' | 'place'>) =>

@@ -23,7 +23,7 @@ const KINDS: readonly Kind[] = [
     at: ['long-jump'],
   },
   { strand: 'High jump', named: /\bhigh jump\b/i, lastsMin: 105, at: ['high-jump'] },
-  { strand: 'Vault', named: /\b(?:pole )?vault\b/i, lastsMin: 120, at: ['high-jump'] },
+  { strand: 'Vault', named: /\b(?:pole )?vault\b/i, lastsMin: 120, at: ['vault', 'high-jump'] },
   {
     strand: 'Throws',
     named: /\b(?:shot(?: put)?|discus|javelin|hammer|weight throw)\b/i,
@@ -35,7 +35,7 @@ const KINDS: readonly Kind[] = [
     named: /\b(?:breast(?:stroke)?|butterfly|fly)\b/i,
     at: ['breaststroke'],
   },
-  { strand: 'Backstroke', named: /\bback(?:stroke)?\b/i, at: ['freestyle'] },
+  { strand: 'Backstroke', named: /\bback(?:stroke)?\b/i, at: ['backstroke', 'freestyle'] },
   {
     strand: 'Freestyle and medley',
     named: /\b(?:free(?:style)?|medley|i\.?m\.?)\b/i,

@@ -24,7 +24,12 @@ export const RHYTHMS: Readonly<Record<string, Rhythm>> = {
 };
 
 /** Subjects that hang for a moment at the top of a jump. */
-export const HANGS: ReadonlySet<string> = new Set(['court-jump', 'diver']);
+export const HANGS: ReadonlySet<string> = new Set([
+  'court-jump',
+  'high-jumper',
+  'pole-vaulter',
+  'diver',
+]);
 
 /** What falls through a picture: from the sky, or thrown up by those in the water. */
 export const FALLING = [

@@ -180,6 +180,7 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
       usual('Baton changing hands', ['exchange']),
       usual('Runners off the last bend', ['bend']),
       usual('Over the bar, face seen', ['high-jump']),
+      usual('Over the vault’s bar', ['vault']),
       usual('Sand flying at the pit', ['long-jump']),
       usual('Discus leaving the hand', ['discus']),
       pan('Runner, panned', ['bend']),
@@ -192,8 +193,8 @@ const PHRASES: readonly (readonly [ground: RegExp, phrases: readonly ShotPhrase[
       usual('Freestyle, breathing to you', ['freestyle'], { fill: 0.5, quota: 3 }),
       usual('Breaststroke, head on', ['breaststroke'], { fill: 0.5, quota: 2 }),
       usual('Off the blocks', ['start']),
-      face('Looking at the scoreboard', ['freestyle']),
-      usual('Arms drawn out, backstroke', ['freestyle'], {
+      face('Looking at the scoreboard', ['reaction-start', 'freestyle']),
+      usual('Arms drawn out, backstroke', ['backstroke', 'freestyle'], {
         technique: 'streak',
         fill: 0.5,
         quota: 1,

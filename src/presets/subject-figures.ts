@@ -19,6 +19,8 @@ const FIGURES: Readonly<Record<string, FigureKind>> = {
   swimmer: 'swimming',
   diver: 'diving',
   'court-jump': 'jumping',
+  'high-jumper': 'jumping',
+  'pole-vaulter': 'jumping',
   climber: 'climbing',
   batter: 'batting',
   'hockey-ball': 'ball',

@@ -207,6 +207,33 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     ],
   },
   {
+    id: 'high-jumper',
+    classId: 'play',
+    name: 'High jumper over the bar',
+    // Lying over it, bent back.
+    heightM: 1.1,
+    depthM: 1.2,
+    speedMs: 3.5,
+    parts: [
+      { ...torso(0.8), ownShare: 0.4 },
+      { ...head, upM: 0.5, ownShare: 0.4 },
+      { ...runningFoot, upM: 0.6, bodyShare: 1, ownShare: 1.5 },
+    ],
+  },
+  {
+    id: 'pole-vaulter',
+    classId: 'play',
+    name: 'Pole vaulter over the bar',
+    heightM: 1.4,
+    depthM: 1,
+    speedMs: 2,
+    parts: [
+      { ...torso(1), ownShare: 0.5 },
+      { ...head, upM: 0.4, ownShare: 0.5 },
+      { ...runningHand, upM: 0.6, bodyShare: 1, ownShare: 2 },
+    ],
+  },
+  {
     id: 'climber',
     classId: 'walking',
     name: 'Climber, reaching for a hold',

@@ -206,6 +206,26 @@ test('an event without a shot happens at its mark, else at the one looked at', (
   );
 });
 
+test('a reaction is at the end where the race ends, by its name', () => {
+  const [mark, shot] = [TERN_WATER.marks[0], TERN_WATER.shots[0]];
+  if (!mark || !shot) throw new Error('must have a mark and a shot');
+  const pool: Shoot = {
+    ...TERN_WATER,
+    ground: { ...TERN_WATER.ground, template: 'pool-50' },
+    marks: ['reaction-start', 'reaction-turn'].map((id) => ({ ...mark, id })),
+    shots: [{ ...shot, id: 'look', markId: 'reaction-start' }],
+  };
+  const event = { ...FIRST_EVENT, id: 'e', startLocal: pool.startLocal, entries: [] };
+  const markOf = (name: string) => pictureOf(pool, { ...event, name, shotId: 'look' }).markId;
+  expect(markOf('Girls 50 m Freestyle')).toBe('reaction-turn');
+  expect(markOf('Girls 100 m Freestyle')).toBe('reaction-start');
+  // Where that mark was taken away, the shot's own.
+  const bare = { ...pool, marks: pool.marks.slice(0, 1) };
+  expect(pictureOf(bare, { ...event, name: '50 m Free', shotId: 'look' }).markId).toBe(
+    'reaction-start',
+  );
+});
+
 test('calls of its own come before those of the day', () => {
   const prizes = TERN_WATER.events.at(-1) as DayEventRecord;
   const { startMs, secondMs } = callTimes(prizes, TERN_WATER);

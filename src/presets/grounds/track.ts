@@ -81,6 +81,7 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       at(-3, HALF + 16),
     ]),
     line('vault runway', [at(20, -30), at(20, 12)]),
+    line('vault mat', [at(17, 12), at(23, 12), at(23, 18), at(17, 18), at(17, 12)]),
     spot('shot circle', SHOT),
     spot('discus and hammer circle', DISCUS),
     spot('javelin arc', JAVELIN),
@@ -133,7 +134,18 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       ...at(0.6, HALF + 15.5),
       headingDeg: 340,
       facingDeg: 40,
-      subjectId: 'court-jump',
+      subjectId: 'high-jumper',
+      feetM: 1.4,
+    },
+    {
+      id: 'vault',
+      name: 'Vault’s bar',
+      ...at(20, 12.5),
+      headingDeg: 0,
+      // Turned over the bar they look back at it, and to the side they fell off.
+      facingDeg: 140,
+      subjectId: 'pole-vaulter',
+      feetM: 3.6,
     },
     {
       id: 'long-jump',
