@@ -7,6 +7,7 @@ import { readPlaces } from '../server/places';
 import { CHROMIUM } from './chromium';
 import { drawShots } from './screenshots-draw';
 import { saveField } from './screenshots-field';
+import { meetShots } from './screenshots-meet';
 import { practiceShots } from './screenshots-practice';
 
 const PHONE = { width: 390, height: 844 };
@@ -64,16 +65,6 @@ const PICTURES: readonly Picture[] = [
     ],
   },
   {
-    name: 'behind-the-line-phone',
-    size: PHONE,
-    shots: [
-      { at: GROUND, press: [/ISO \d+/], quarters: 8 },
-      { at: GROUND, press: [/: show all steps$/] },
-      { at: '/shoot/demo-larkmoor/brief', press: ['Add a shot'] },
-      { at: '/shoot/demo-larkmoor/settings/card' },
-    ],
-  },
-  {
     name: 'ground-tools-phone',
     size: PHONE,
     shots: [
@@ -81,6 +72,10 @@ const PICTURES: readonly Picture[] = [
       tool('Compare'),
       tool('Side'),
       tool('When', '/shoot/demo-alder-reach/ground'),
+      { at: GROUND, press: [/ISO \d+/], quarters: 8 },
+      { at: GROUND, press: [/: show all steps$/] },
+      { at: '/shoot/demo-larkmoor/brief', press: ['Add a shot'] },
+      { at: '/shoot/demo-larkmoor/settings/card' },
     ],
   },
   {
@@ -261,11 +256,13 @@ async function main(): Promise<void> {
     ['new-shoot-wide', WIDE, newShoot],
     ['draw-phone', PHONE, drawShots],
     ['practice-phone', PHONE, practiceShots],
+    ['meet-phone', PHONE, meetShots],
   ] as const) {
     if (!isWanted(name)) continue;
-    const page = await browser.newPage({ viewport, locale: 'en-GB' });
+    const context = await browser.newContext({ viewport, locale: 'en-GB' });
+    const page = await context.newPage();
     await saveSheet(page, await taken(page, base), name);
-    await page.close();
+    await context.close();
   }
   await browser.close();
   server.close();

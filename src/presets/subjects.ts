@@ -224,13 +224,14 @@ export const SUBJECTS: readonly SubjectPreset[] = [
     id: 'pole-vaulter',
     classId: 'play',
     name: 'Pole vaulter over the bar',
-    heightM: 1.4,
+    // Bent over it.
+    heightM: 1.1,
     depthM: 1,
     speedMs: 2,
     parts: [
-      { ...torso(1), ownShare: 0.5 },
-      { ...head, upM: 0.4, ownShare: 0.5 },
-      { ...runningHand, upM: 0.6, bodyShare: 1, ownShare: 2 },
+      { ...torso(0.8), ownShare: 0.5 },
+      { ...head, upM: 0.5, ownShare: 0.5 },
+      { ...runningFoot, upM: 0.6, bodyShare: 1, ownShare: 2 },
     ],
   },
   {
