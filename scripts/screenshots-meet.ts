@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { opensAt } from '../e2e/field';
 import { meetOrder, ROSTER } from '../e2e/meet';
 
 /** A meet from its tables: its day, who is owed, the field at its minute, two who shoot it, and the sheet on paper. */
@@ -46,7 +45,7 @@ export async function meetShots(page: Page, base: string): Promise<readonly stri
   const planned = (said: RegExp) =>
     page.getByRole('region', { name: 'Day', exact: true }).getByText(said).waitFor();
   // A Friday evening; the meet is on Saturday.
-  await opensAt(page, '2027-06-11T18:00:00Z');
+  await page.clock.setFixedTime('2027-06-11T18:00:00Z');
   await page.goto(`${base}/new`);
   await press('Track and field');
   await page.getByLabel('Place', { exact: true }).fill('eugene');
@@ -73,7 +72,7 @@ export async function meetShots(page: Page, base: string): Promise<readonly stri
   await page.keyboard.press('Escape');
   const field = await page.context().newPage();
   await field.setViewportSize(page.viewportSize() ?? { width: 390, height: 844 });
-  await opensAt(field, '2027-06-12T17:01:30Z');
+  await field.clock.setFixedTime('2027-06-12T17:01:30Z');
   await field.goto(`${shoot}/field`);
   await field.getByText(/^Now: /).waitFor();
   await field.waitForTimeout(6000);

@@ -178,7 +178,7 @@ async function saveSheet(page: Page, shots: readonly string[], name: string): Pr
     height: along(height, Math.ceil(shots.length / across)),
   });
   await page.setContent(
-    `<body style="margin:0;display:flex;flex-wrap:wrap;gap:20px;background:#888">${shots
+    `<body style="margin:0;display:flex;flex-wrap:wrap;align-items:flex-start;gap:20px;background:#888">${shots
       .map((shot) => `<img src="data:image/png;base64,${shot}">`)
       .join('')}`,
   );

@@ -57,7 +57,10 @@ export function asPlanned(shoot: Shoot, { event, stop }: DayLine): Shoot {
 }
 
 /** Whether what a stay of the plan is at is in hand already. */
-export function isInHand({ choice, shots, marks, ground }: Shoot, { event, stop }: DayLine): boolean {
+export function isInHand(
+  { choice, shots, marks, ground }: Shoot,
+  { event, stop }: DayLine,
+): boolean {
   const { shot, markId } = pictureOf({ choice, shots, marks, ground }, event);
   return (
     choice.markId === markId && choice.shotId === shot?.id && choice.positionId === stop?.positionId
