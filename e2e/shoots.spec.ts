@@ -242,54 +242,57 @@ const keepers = (page: Page, count: number) =>
     })
     .toBe(count);
 
-test('a shoot that comes back from another phone is merged by what was logged, after it is shown', async ({
-  page,
-  browser,
-}) => {
-  await opensAt(page, DURING_THE_MATCH);
-  await page.goto('/shoot/demo-larkmoor/field');
-  await page.getByRole('button', { name: /^Keeper/ }).click();
-  await keepers(page, 1);
-  const file = await exported(page);
-  // On the other phone the demo was taken out; the shoot comes in as itself, and two keepers are tapped.
-  const context = await browser.newContext({ viewport: page.viewportSize() });
-  const other = await context.newPage();
-  await other.goto('/');
-  await other.getByRole('button', { name: 'Remove the demo' }).click();
-  await expect(other.getByText('The demo is out of the list')).toBeVisible();
-  await importText(other, file);
-  await expect(other.getByText('Imported “Larkmoor, evening hockey”')).toBeVisible();
-  await opensAt(other, DURING_THE_MATCH);
-  await other.goto('/shoot/demo-larkmoor/field');
-  for (const n of [2, 3]) {
-    await other.getByRole('button', { name: /^Keeper/ }).click();
-    await keepers(other, n);
-  }
-  const back = await exported(other);
-  await context.close();
-  // Here one more was tapped meanwhile.
-  await page.goto('/shoot/demo-larkmoor/field');
-  await page.getByRole('button', { name: /^Keeper/ }).click();
-  await keepers(page, 2);
-  await page.goto('/');
-  // A phone opens at what is on; the list is a step back.
-  if (onPhone(page)) {
-    await expect(page).toHaveURL(/shoot\/demo-larkmoor/);
-    await page.goBack();
-  }
-  await importText(page, back);
-  const known = page.getByRole('dialog', { name: '“Larkmoor, evening hockey” is here already' });
-  await expect(known.getByRole('list', { name: 'Not here yet' })).toHaveText('2 keepers');
-  await known.getByRole('button', { name: 'Merge what happened' }).click();
-  await expect(page.getByText('Merged into “Larkmoor, evening hockey”')).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Larkmoor, evening hockey/ })).toHaveCount(1);
-  // A second time it has nothing to say.
-  await importText(page, back);
-  await expect(known).toContainText('Nothing happened there that is not here.');
-  await page.keyboard.press('Escape');
-  await page.goto('/shoot/demo-larkmoor/log');
-  await expect(page.getByText(/4 keepers tapped/)).toBeVisible();
-});
+test(
+  'a shoot that comes back from another phone is merged by what was logged, after it is shown',
+  {
+    tag: '@once',
+  },
+  async ({ page, browser }) => {
+    await opensAt(page, DURING_THE_MATCH);
+    await page.goto('/shoot/demo-larkmoor/field');
+    await page.getByRole('button', { name: /^Keeper/ }).click();
+    await keepers(page, 1);
+    const file = await exported(page);
+    // On the other phone the demo was taken out; the shoot comes in as itself, and two keepers are tapped.
+    const context = await browser.newContext({ viewport: page.viewportSize() });
+    const other = await context.newPage();
+    await other.goto('/');
+    await other.getByRole('button', { name: 'Remove the demo' }).click();
+    await expect(other.getByText('The demo is out of the list')).toBeVisible();
+    await importText(other, file);
+    await expect(other.getByText('Imported “Larkmoor, evening hockey”')).toBeVisible();
+    await opensAt(other, DURING_THE_MATCH);
+    await other.goto('/shoot/demo-larkmoor/field');
+    for (const n of [2, 3]) {
+      await other.getByRole('button', { name: /^Keeper/ }).click();
+      await keepers(other, n);
+    }
+    const back = await exported(other);
+    await context.close();
+    // Here one more was tapped meanwhile.
+    await page.goto('/shoot/demo-larkmoor/field');
+    await page.getByRole('button', { name: /^Keeper/ }).click();
+    await keepers(page, 2);
+    await page.goto('/');
+    // A phone opens at what is on; the list is a step back.
+    if (onPhone(page)) {
+      await expect(page).toHaveURL(/shoot\/demo-larkmoor/);
+      await page.goBack();
+    }
+    await importText(page, back);
+    const known = page.getByRole('dialog', { name: '“Larkmoor, evening hockey” is here already' });
+    await expect(known.getByRole('list', { name: 'Not here yet' })).toHaveText('2 keepers');
+    await known.getByRole('button', { name: 'Merge what happened' }).click();
+    await expect(page.getByText('Merged into “Larkmoor, evening hockey”')).toBeVisible();
+    await expect(page.getByRole('link', { name: /^Larkmoor, evening hockey/ })).toHaveCount(1);
+    // A second time it has nothing to say.
+    await importText(page, back);
+    await expect(known).toContainText('Nothing happened there that is not here.');
+    await page.keyboard.press('Escape');
+    await page.goto('/shoot/demo-larkmoor/log');
+    await expect(page.getByText(/4 keepers tapped/)).toBeVisible();
+  },
+);
 
 test(
   'wrong files are refused with the field named, and nothing changes',
