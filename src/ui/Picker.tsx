@@ -36,9 +36,7 @@ export function Picker<T extends string>({
           <Text kind={large ? 'tiny' : 'label'} ink="quiet">
             {label}
           </Text>
-          <Text kind={large ? 'label' : 'strong'} {...(large && { numberOfLines: 2 })}>
-            {taken?.label ?? 'None'}
-          </Text>
+          <Text kind={large ? 'label' : 'strong'}>{taken?.label ?? 'None'}</Text>
         </View>
         {large ? (
           <ChevronDown color={inks.quiet} size={18} />
