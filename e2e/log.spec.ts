@@ -151,6 +151,7 @@ test(
     await page.getByRole('button', { name: /^More for Tern Water/ }).click();
     const exported = await saved('Export as a file');
     await giveFile(page, 'Import', { ...exported, mimeType: 'application/json' });
+    await page.getByRole('button', { name: 'Import beside it, as another shoot' }).click();
     await expect(page.getByRole('listitem')).toHaveCount(4);
     await settle(page);
     await makeShoot(page, {
