@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, giveFile, goTo, makeShoot, openRow, part, settle, test } from './app';
+import { expect, giveFile, goTo, makeShoot, openRow, part, savedBy, settle, test } from './app';
 import { keptShoot } from './field';
 
 const picture = (file: string) => ({
@@ -128,16 +127,7 @@ test(
     await expect(headingOf(page)).toHaveText('31 pictures, 14 kept (45 %)');
     await page.getByRole('button', { name: 'Set it right' }).click();
     await part(page, 'Entries').click();
-    const saved = async (button: string) => {
-      const [download] = await Promise.all([
-        page.waitForEvent('download'),
-        page.getByRole('button', { name: button }).click(),
-      ]);
-      return {
-        name: download.suggestedFilename(),
-        text: await readFile(await download.path(), 'utf8'),
-      };
-    };
+    const saved = (name: string) => savedBy(page, () => page.getByRole('button', { name }).click());
     const table = await saved('Save the log as a table');
     expect(table.name).toBe('tern-water-sprint-regatta-log.csv');
     expect(table.text.split('\r\n')[0]).toMatch(/^Time,Kind,What,Shot/);
