@@ -39,7 +39,7 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
   await expect(page.getByRole('checkbox').first()).toBeVisible();
   await goTo(page, 'Day');
   await expect(page.getByRole('region', { name: 'Day', exact: true })).toContainText(
-    /Shoots \d of 7/,
+    /Shoots \d of 7 events/,
   );
   await settle(page);
 

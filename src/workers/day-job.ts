@@ -22,7 +22,11 @@ export interface DayReply {
 }
 
 export interface DayService {
-  day: (job: DayRequest & { readonly id: number }) => Promise<Reply<DayReply>>;
+  /** @param onFirst told of a day that can be walked, while a better one is looked for */
+  day: (
+    job: DayRequest & { readonly id: number },
+    onFirst?: (reply: DayReply) => void | Promise<void>,
+  ) => Promise<Reply<DayReply>>;
   cancel: (id: number) => void;
 }
 
@@ -99,6 +103,7 @@ function planned(
   { events, shooters, positions, walkSpeedMs, leadTimes, quotas, debts }: DayRequest,
   quality: Readonly<Record<string, number>>,
   before: Route | undefined,
+  quickly: boolean,
 ): Route {
   const [one, ...others] = shooters as readonly [DayRequest['shooters'][number]];
   const shared = events.map(({ picture, lightMs, shooterId: only, ...event }): SharedEvent => {
@@ -112,7 +117,7 @@ function planned(
           });
     return { ...event, from: Object.fromEntries(shooters.map(({ id }) => [id, from(id)])) };
   });
-  const by = [positions, walkSpeedMs, leadTimes, quotas, debts, before] as const;
+  const by = [positions, walkSpeedMs, leadTimes, quotas, debts, before, quickly] as const;
   return others.length === 0
     ? planDay(
         shared.map(({ from, ...event }) => ({ ...event, from: from[one.id] ?? [] })),
@@ -133,7 +138,7 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
   let before: Route | undefined;
   return {
     cancel,
-    day: (job) =>
+    day: (job, onFirst) =>
       run(job.id, () => {
         const same = JSON.stringify([job.site, job.shooters]);
         if (same !== ground) [ground, known, before] = [same, new Map(), undefined];
@@ -146,8 +151,9 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
         const weak: Record<string, ScoreWhy> = {};
         let at = 0;
         let route: Route | undefined;
+        let isFirst = onFirst !== undefined;
         return {
-          piece: () => {
+          piece: async () => {
             for (let fresh = 0; at < wanted.length && fresh < SCORES_A_PIECE; at += 1) {
               const next = wanted[at] as Wanted;
               const key = cacheKey(next);
@@ -162,9 +168,12 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
               if (score.weak) weak[next.key] = score.weak;
             }
             if (at < wanted.length) return true;
-            route = planned(job, quality, before);
+            route = planned(job, quality, before, isFirst);
             before = route;
-            return false;
+            const more = isFirst;
+            if (isFirst) await onFirst?.({ route, quality, weak });
+            isFirst = false;
+            return more;
           },
           value: () => ({ route: route as Route, quality, weak }),
         };

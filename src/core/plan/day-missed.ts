@@ -53,46 +53,55 @@ type Walks = readonly Float64Array[];
 
 type InTheWay = Chosen & { readonly haveMs: number; readonly needMs: number };
 
-interface Blocked {
-  readonly stay: Stay;
-  readonly by: readonly InTheWay[];
-  readonly cost: number;
-}
-
 /** The day that an event is missing from. */
 export interface Missing {
   readonly visits: readonly Visit[];
   readonly chosen: readonly Chosen[];
   readonly walkMs: Walks;
-  /** What is lost with a stay: its worth, and whatever it alone keeps of promises. */
-  readonly costOf: (given: Chosen) => number;
+  /** What is lost with each stay: its worth, and whatever it alone keeps of promises. */
+  readonly costs: readonly number[];
   readonly nameOf: (place: number) => string;
   readonly shooterId?: string;
 }
 
 const ORDER = bisector<Stay, Stay>((a, b) => a.fromMs - b.fromMs || a.untilMs - b.untilMs);
 
-/** What of the route would have to be given up for a stay, so that the rest can still be walked: its neighbours, as far as need be. */
-function blocked(
-  stay: Stay,
-  chosen: readonly Chosen[],
-  walkMs: Walks,
-  costOf: Missing['costOf'],
-): Blocked {
-  const by: InTheWay[] = [];
-  const isInTheWay = (one: Chosen, before: Stay, after: Stay): boolean => {
-    const needMs = (walkMs[before.place] as Float64Array)[after.place] as number;
-    const haveMs = gapAfter(before, after);
-    if (needMs > haveMs) by.push({ ...one, haveMs, needMs });
-    return needMs > haveMs;
+const walkBetween = (before: Stay, after: Stay, walkMs: Walks): number =>
+  (walkMs[before.place] as Float64Array)[after.place] as number;
+
+/** How an event could be had, and what of the route would have to be given up for it. */
+interface Instead {
+  readonly stay: Stay;
+  /** What is in the way, in the route: from this one up to that. */
+  readonly from: number;
+  readonly to: number;
+  readonly cost: number;
+  /** By how much the time falls short in all. */
+  readonly lacksMs: number;
+}
+
+/** What would have to be given up so that the rest can still be walked: the neighbours, as far as need be. */
+function instead(stay: Stay, { chosen, costs, walkMs }: Missing): Instead {
+  let cost = 0;
+  let lacksMs = 0;
+  const isInTheWay = (at: number, before: Stay, after: Stay): boolean => {
+    const lacks = walkBetween(before, after, walkMs) - gapAfter(before, after);
+    if (lacks <= 0) return false;
+    cost += costs[at] as number;
+    lacksMs += lacks;
+    return true;
   };
   const at = ORDER.right(chosen, stay);
-  for (let i = at - 1; i >= 0 && isInTheWay(chosen[i] as Chosen, chosen[i] as Stay, stay);) i -= 1;
-  for (let i = at; i < chosen.length && isInTheWay(chosen[i] as Chosen, stay, chosen[i] as Stay);) {
-    i += 1;
-  }
-  return { stay, by, cost: by.reduce((sum, given) => sum + costOf(given), 0) };
+  let from = at;
+  while (from > 0 && isInTheWay(from - 1, chosen[from - 1] as Stay, stay)) from -= 1;
+  let to = at;
+  while (to < chosen.length && isInTheWay(to, stay, chosen[to] as Stay)) to += 1;
+  return { stay, from, to, cost, lacksMs };
 }
+
+/** The least to give up, then the fewest, then the least time short. */
+const isCheaper = (a: Instead, b: Instead): boolean =>
+  (a.cost - b.cost || a.to - a.from - (b.to - b.from) || a.lacksMs - b.lacksMs) < 0;
 
 /** Whether two stays lie apart in time, so that only the way between them, or a call, is in the way. */
 const apart = (a: Stay, b: Stay): boolean => a.untilMs <= b.fromMs || b.untilMs <= a.fromMs;
@@ -101,10 +110,8 @@ const apart = (a: Stay, b: Stay): boolean => a.untilMs <= b.fromMs || b.untilMs 
  * The reason that is cheapest to mend: ruled out, nowhere to stand, what of the route would have to be given up for it,
  * a walk that it lacks the time for among them; when nothing stands in its way, what it would add is worth nothing.
  */
-export function missedReason(
-  event: DayEvent,
-  { visits, chosen, walkMs, costOf, nameOf, shooterId }: Missing,
-): Miss {
+export function missedReason(event: DayEvent, missing: Missing): Miss {
+  const { visits, chosen, walkMs, nameOf, shooterId } = missing;
   const never = (kind: 'forbidden' | 'noPosition' | 'tooShort' | 'notYetThere'): Miss => ({
     reason: { kind },
     // Of two who can't have it, one who would serve it says more.
@@ -115,28 +122,19 @@ export function missedReason(
   if (!visit || visit.places.length === 0) return never('noPosition');
   const beginnings = beginningsOf(event);
   if (beginnings.length === 0) return never('tooShort');
-  const lacks = ({ by }: Blocked): number =>
-    by.reduce((sum, { needMs, haveMs }) => sum + needMs - haveMs, 0);
-  const [cheapest] = beginnings
-    .flatMap((fromMs) =>
-      visit.places
-        .filter(
-          (stand) =>
-            canBegin(visit, stand, fromMs) ||
-            chosen.some(({ place, untilMs }) => place === stand.place && untilMs <= fromMs),
-        )
-        .map(({ place }) =>
-          blocked(
-            { visit, place, fromMs, untilMs: untilOf(event, fromMs) },
-            chosen,
-            walkMs,
-            costOf,
-          ),
-        ),
-    )
-    .sort((a, b) => a.cost - b.cost || a.by.length - b.by.length || lacks(a) - lacks(b));
+  let cheapest: Instead | undefined;
+  for (const fromMs of beginnings) {
+    for (const stand of visit.places) {
+      const { place } = stand;
+      const isThere = () => chosen.some((one) => one.place === place && one.untilMs <= fromMs);
+      if (!canBegin(visit, stand, fromMs) && !isThere()) continue;
+      const one = instead({ visit, place, fromMs, untilMs: untilOf(event, fromMs) }, missing);
+      if (!cheapest || isCheaper(one, cheapest)) cheapest = one;
+    }
+  }
   if (!cheapest) return never('notYetThere');
-  const { stay, by, cost } = cheapest;
+  const { stay, from, to, cost } = cheapest;
+  const by = chosen.slice(from, to);
   const [only, ...more] = by;
   if (!only) return { reason: { kind: 'worthNothing' }, cost };
   const then = {
@@ -144,8 +142,13 @@ export function missedReason(
     ...(shooterId !== undefined && { shooterId }),
   };
   if (more.length === 0 && apart(stay, only)) {
-    const { visit: other, needMs, haveMs } = only;
-    return { reason: { kind: 'walk', otherEvent: other.event.id, needMs, haveMs, then }, cost };
+    const [first, next] = only.fromMs < stay.fromMs ? [only, stay] : [stay, only];
+    const needMs = walkBetween(first, next, walkMs);
+    const haveMs = gapAfter(first, next);
+    return {
+      reason: { kind: 'walk', otherEvent: only.visit.event.id, needMs, haveMs, then },
+      cost,
+    };
   }
   const named = by.map(({ visit: other }) => other.event.id);
   return { reason: { kind: 'overlap', withEvents: [...new Set(named)], then }, cost };

@@ -111,14 +111,13 @@ export function routeOf(
   const costOf = ({ visit, value: brings }: Chosen): number =>
     brings + (alone.get(visit.event.id) ?? 0) * (1 + value);
   const nameOf = (place: number) => (positions[place] as DayPosition).id;
+  const missings = ways.map(({ shooterId, visits, chosen }) => ({
+    ...{ visits, chosen, walkMs, nameOf, costs: chosen.map(costOf) },
+    ...(shooterId !== undefined && { shooterId }),
+  }));
   const missOf = (event: DayEvent): Miss =>
-    ways
-      .map(({ shooterId, visits, chosen }) =>
-        missedReason(event, {
-          ...{ visits, chosen, walkMs, costOf, nameOf },
-          ...(shooterId !== undefined && { shooterId }),
-        }),
-      )
+    missings
+      .map((missing) => missedReason(event, missing))
       .reduce((best, miss) => (miss.cost < best.cost ? miss : best));
   return {
     stops,

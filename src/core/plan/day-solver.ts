@@ -116,7 +116,7 @@ export function planRoute(
     if (!sweep.trimmed || pricing.lowest <= best.score + TINY) {
       return { ...best, prices: pricing.known };
     }
-    pricing.lower(best.score, valueOf(best));
+    if (!quickly) pricing.lower(best.score, valueOf(best));
   }
   const more = pricing.lowest - best.score;
   const promises = Math.floor((more + TINY) / promised);

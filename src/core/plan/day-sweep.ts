@@ -63,9 +63,11 @@ export class Sweep {
   private readonly own: readonly Table[];
   /** By those who could have walked there by now, from anywhere. */
   private readonly reach: readonly Table[];
-  /** What was bettered at each place, in order, and how much of it each other place has heard of. */
+  /** What was bettered at each place, in order. */
   private readonly news: readonly News[][];
+  /** How much of it each other place has heard of, and when it can hear the next. */
   private readonly heard: readonly Int32Array[];
+  private readonly nextMs: readonly Float64Array[];
   private count = 0;
   private looks = 0;
 
@@ -81,17 +83,20 @@ export class Sweep {
     this.reach = walkMs.map(() => new Table(states));
     this.news = walkMs.map(() => []);
     this.heard = walkMs.map(() => new Int32Array(walkMs.length));
+    this.nextMs = walkMs.map(() => new Float64Array(walkMs.length).fill(Infinity));
   }
 
   /** What is reached at a place by a time, from wherever one was. */
   private reachedAt(place: number, timeMs: number, span: number): Table {
     const table = (this.reach[place] as Table).inSpan(span, this.count);
     const heard = this.heard[place] as Int32Array;
-    for (let other = 0; other < this.news.length; other += 1) {
+    const nextMs = this.nextMs[place] as Float64Array;
+    for (let other = 0; other < nextMs.length; other += 1) {
+      if ((nextMs[other] as number) > timeMs) continue;
       const all = this.news[other] as News[];
-      const latestMs = timeMs - ((this.walkMs[other] as Float64Array)[place] as number);
+      const walk = (this.walkMs[other] as Float64Array)[place] as number;
       let at = heard[other] as number;
-      for (; at < all.length && (all[at] as News).timeMs <= latestMs; at += 1) {
+      for (; at < all.length && (all[at] as News).timeMs + walk <= timeMs; at += 1) {
         const { states, scores, nodes } = all[at] as News;
         this.looks += states.length;
         for (let i = 0; i < states.length; i += 1) {
@@ -100,6 +105,7 @@ export class Sweep {
         }
       }
       heard[other] = at;
+      nextMs[other] = at < all.length ? (all[at] as News).timeMs + walk : Infinity;
     }
     this.trim(table);
     return table;
@@ -190,6 +196,11 @@ export class Sweep {
       ...{ timeMs, span, states },
       scores: states.map((state) => table.best(state)),
       nodes: states.map((state) => table.node(state)),
+    });
+    const walks = this.walkMs[place] as Float64Array;
+    this.nextMs.forEach((there, other) => {
+      const at = timeMs + (walks[other] as number);
+      if (at < (there[place] as number)) there[place] = at;
     });
   }
 

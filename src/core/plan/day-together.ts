@@ -41,6 +41,7 @@ function mostPromises(digits: readonly Digit[], counted: ReadonlyMap<string, Cou
  * several orders, and again while it helps); then all ways at once are swept, as far as their number allows. What can be
  * had at most is known by prices (as in `Bound`), so `atMostMore` is absent where the plan is proven the best.
  * @param shooters two or more
+ * @param quickly leaves it at the first of that, as `planDay`
  * @throws RangeError for shooters, events, positions, quotas or debts that make no sense
  */
 export function planTogether(
@@ -52,6 +53,7 @@ export function planTogether(
   quotas: readonly Quota[] = [],
   debts: readonly Debt[] = [],
   before?: Pick<Route, 'stops' | 'prices'>,
+  quickly = false,
 ): Route {
   if (shooters.length < 2 || new Set(shooters.map(({ id }) => id)).size < shooters.length) {
     throw new RangeError(`shooters of length ${shooters.length}: must be two or more, each once`);
@@ -93,6 +95,7 @@ export function planTogether(
   const stays = before && staysOf(before, positions);
   let best = turns.best(
     stays && shooters.map(({ id }) => stays.filter(({ shooterId }) => shooterId === id)),
+    quickly,
   );
 
   const tables = theirs.map((all) => timetable(all, positions.length));
@@ -113,7 +116,7 @@ export function planTogether(
     return promises <= 0 && value <= TINY;
   };
   let exact = isProven();
-  for (const { rounds, mostLooks } of exact ? [] : LOOKS) {
+  for (const { rounds, mostLooks } of exact || quickly ? [] : LOOKS) {
     for (let round = 0; round < rounds; round += 1) {
       if (allKept()) worth.lower(best.value, best.value, STEPS);
       else pricing.lower(best.kept * promised + best.value, best.value, STEPS);

@@ -52,14 +52,16 @@ export class Turns {
   /**
    * The best of several orders, each quickly; then each once more with all care.
    * @param before stays of nearly the same day, by shooter: no orders are tried then
+   * @param quickly leaves that care out
    */
-  best(before?: readonly Before['stays'][]): Together {
+  best(before: readonly Before['stays'][] | undefined, quickly: boolean): Together {
     const plans = before
       ? [this.valued(this.stillThere(before))]
       : orders(this.visits.length).map((order) => this.inTurn(order));
     return this.again(
       plans.reduce((best, plan) => (this.scoreOf(plan) > this.scoreOf(best) ? plan : best)),
-      false,
+      quickly,
+      before && quickly ? 1 : MOST_ROUNDS,
     );
   }
 
@@ -143,9 +145,9 @@ export class Turns {
   }
 
   /** Each plans anew around the others, while that helps. */
-  private again(first: Together, quickly: boolean): Together {
+  private again(first: Together, quickly: boolean, mostRounds = MOST_ROUNDS): Together {
     let best = first;
-    for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    for (let round = 0; round < mostRounds; round += 1) {
       const before = best;
       this.visits.forEach((_visits, shooter) => {
         const others = best.chosen.filter((stay) => stay.shooter !== shooter);

@@ -109,6 +109,7 @@ export interface Route {
  * @param walkSpeedMs metres a second, straight between positions
  * @param debts who is owed; one that nothing meets is named in `debtsMissed`
  * @param before a route of nearly the same day, as before a pin or a late start: planned faster, and no worse
+ * @param quickly takes the first look for the best: a day that can be walked, with how much better one might be
  * @returns stops in order, the value, and what is missed with the reason
  * @throws RangeError for events, positions, quotas or debts that make no sense
  */
@@ -120,6 +121,7 @@ export function planDay(
   quotas: readonly Quota[] = [],
   debts: readonly Debt[] = [],
   before?: Pick<Route, 'stops' | 'prices'>,
+  quickly = false,
 ): Route {
   const asked = { events, positions, walkSpeedMs, leadTimes, quotas, debts };
   checkDay(asked);
@@ -131,6 +133,7 @@ export function planDay(
     quotas,
     debts,
     before && { prices: before.prices, stays: staysOf(before, positions) },
+    quickly,
   );
   return {
     ...routeOf(asked, walkMs, [{ visits, chosen }]),

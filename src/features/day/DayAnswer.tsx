@@ -33,7 +33,7 @@ const MOST_DUE = 2;
 /** What is next, from where, and how the meet runs against its programme. */
 export function DayAnswer() {
   const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
-  const { lines, all, planning, trouble, more } = useDay();
+  const { lines, all, planning, looking, trouble, more } = useDay();
   const owed = peopleOwed(shoot);
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
@@ -63,7 +63,7 @@ export function DayAnswer() {
         <Text key={line}>{line}</Text>
       ))}
       <Text kind="small" ink="quiet" aria-live="polite">
-        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, metAmong(owed, all), all)}${more}`}`}
+        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, metAmong(owed, all), all)}${looking ? ' Looking for a better order.' : more}`}`}
       </Text>
       <WhoseDay />
       <PeopleOwed />

@@ -28,7 +28,7 @@ test('the day on paper has every event once: where it is shot, or why it is not'
   const not = cellsOf(sheet, /^Not shot$/);
   expect(shot.length + not.length).toBe(TERN_WATER.events.length);
   expect(sheet.under[1]).toBe(
-    `Shoots ${shot.length} of 19, all 4 promised. A bar stands before what is promised.`,
+    `Shoots ${shot.length} of 19 events, all 4 promised. A bar stands before what is promised.`,
   );
   expect(shot.filter(({ marked }) => marked)).toHaveLength(4);
   const [place] = sheet.tables;

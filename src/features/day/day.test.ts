@@ -6,7 +6,7 @@ import { withShooter, withShooterChanged } from '@/records/edit-shooters';
 import { restShifted, startOf } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
-import { dayService, qualityKey } from '@/workers/day-job';
+import { dayService, qualityKey, type DayReply } from '@/workers/day-job';
 import {
   dayInWords,
   dayLines,
@@ -37,7 +37,7 @@ test.each([TERN_WATER, LARKMOOR])(
     expect(owed.length).toBeGreaterThan(1);
     expect(owed.every(({ status }) => status === 'shoot')).toBe(true);
     expect(dayInWords(lines)).toMatch(
-      new RegExp(`^Shoots \\d+ of ${lines.length}, all ${owed.length} promised\\.$`),
+      new RegExp(`^Shoots \\d+ of ${lines.length} events, all ${owed.length} promised\\.$`),
     );
   },
 );
@@ -188,6 +188,24 @@ test('what was scored once is not scored again', async () => {
   expect(a).toEqual(await fresh.day({ ...pinned, id: 1 }));
 });
 
+test('a day that can be walked is told first, then the best', async () => {
+  const request = dayRequestOf(TERN_WATER);
+  if (!request) throw new Error('must have events');
+  const firsts: DayReply[] = [];
+  const service = dayService(() => Promise.resolve());
+  const reply = await service.day({ ...request, id: 1 }, (first) => void firsts.push(first));
+  if (reply.kind !== 'done') throw new Error(reply.kind);
+  expect(firsts).toHaveLength(1);
+  const [first] = firsts as [DayReply];
+  expect(first.route.stops.length).toBeGreaterThan(0);
+  expect(first.route.mustHavesMissed).toEqual(reply.value.route.mustHavesMissed);
+  expect(first.route.value).toBeLessThanOrEqual(reply.value.route.value + 1e-9);
+  expect(first.quality).toEqual(reply.value.quality);
+  // Another change while it is looked at: what was asked before is let go.
+  const gone = await service.day({ ...request, id: 2 }, () => service.cancel(2));
+  expect(gone.kind).toBe('cancelled');
+});
+
 test('a shot that has its number is worth less, and what is owed never is', () => {
   const request = dayRequestOf(TERN_WATER);
   expect(request?.quotas.map(({ group }) => group)).toContain('panned');
@@ -311,7 +329,7 @@ test('two shooters have more than one, each a day of their own, and nothing twic
     expect(line.why).toMatch(/^Mara shoots it, from [^.]+\.$/);
   }
   expect(dayInWords(ash, undefined, all)).toBe(
-    `Shoots ${shot(ash).length} of 19; together ${shot(all).length}, all 4 promised.`,
+    `Shoots ${shot(ash).length} of 19 events; all shooters together ${shot(all).length}, all 4 promised.`,
   );
   // Walks are each one's own.
   const legs = [ash, mara].map((lines) => legsOf(lines, shoot.positions));

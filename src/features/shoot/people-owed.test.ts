@@ -148,7 +148,7 @@ test('it is said in short, in full and in figures, by client', async () => {
     '11:02, lane 4: Heat b is over, and no keeper of it is logged',
   );
   expect(isServed(bea.owed, lines)).toBe(true);
-  expect(dayInWords(lines, { owed: 4, met: 3 })).toBe('Shoots 3 of 4, 3 of the 4 owed.');
+  expect(dayInWords(lines, { owed: 4, met: 3 })).toBe('Shoots 3 of 4 events, 3 of the 4 owed.');
   expect(dayInWords(lines, { owed: 4, met: 4 })).toMatch(/all 4 owed\.$/);
 });
 

@@ -28,7 +28,10 @@ export interface Day {
   readonly all: readonly DayLine[];
   readonly whose: Whose;
   readonly quality: DayReply['quality'] | undefined;
+  /** Nothing is known yet of the day as it is now. */
   readonly planning: boolean;
+  /** It can be walked as it stands; a better order is looked for. */
+  readonly looking: boolean;
   /** How much better a day there might be, where not all ways could be tried. */
   readonly more: string;
   readonly trouble: string | undefined;
@@ -123,16 +126,27 @@ function usePlannedDay(): Day {
   );
   const settled = useSettled(request);
   const key = useMemo(() => hashKey([settled]), [settled]);
-  const { data, error, isFetching } = useQuery({
+  const [first, setFirst] = useState<{ readonly key: string; readonly reply: DayReply }>();
+  const {
+    data: planned,
+    error,
+    isFetching,
+    isPlaceholderData,
+  } = useQuery({
     queryKey: ['day', key],
     queryKeyHashFn: () => key,
-    queryFn: ({ signal }) => requestDay(settled as DayRequest, signal),
+    queryFn: ({ signal }) =>
+      requestDay(settled as DayRequest, (reply) => setFirst({ key, reply }), signal),
     enabled: settled !== undefined,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 30_000,
     retry: false,
   });
+  // While a better day is looked for, the first that can be walked.
+  const isAsked = isFetching && (!planned || isPlaceholderData);
+  const looking = isAsked && first?.key === key && settled === request;
+  const data = isAsked && first?.key === key ? first.reply : planned;
   const { all, lines } = useMemo(() => {
     const of = { ...day, ...site };
     const weakly = (some: readonly DayLine[]) =>
@@ -143,13 +157,13 @@ function usePlannedDay(): Day {
       lines: whose.id ? weakly(dayLines(of, data?.route, whose.id)) : everyones,
     };
   }, [day, site, choice, data, whose.id]);
-  const planning = isFetching || settled !== request;
+  const planning = (isFetching && !looking) || settled !== request;
   return useMemo(
     () => ({
-      ...{ lines, all, whose, quality: data?.quality, planning, trouble: error?.message },
-      more: data ? moreInWords(data.route) : '',
+      ...{ lines, all, whose, quality: data?.quality, planning, looking, trouble: error?.message },
+      more: planned && !planning && !looking ? moreInWords(planned.route) : '',
     }),
-    [lines, all, whose, data, planning, error],
+    [lines, all, whose, data, planned, planning, looking, error],
   );
 }
 
