@@ -8,6 +8,7 @@ import { beginningsOf, canBegin, gapAfter, untilOf, type Chosen, type Visit } fr
 /** A first look that is quick, then all that may be better, and where that is too much, the most promising of it. */
 const LOOKS = [
   { most: 2, looks: Infinity },
+  { most: Infinity, looks: 300_000 },
   { most: Infinity, looks: 1_500_000 },
   { most: 24, looks: 3_000_000 },
 ] as const;
