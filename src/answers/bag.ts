@@ -1,8 +1,8 @@
 import {
-  bestFramed,
+  fillIsWeak,
   focalRange,
+  framedFrom,
   refusals,
-  subjectPoints,
   type Refusal,
   withConverter,
   type Combination,
@@ -22,6 +22,7 @@ import type { Position, Shoot } from '@/records/shoot';
 /** A lens of the bag, converter and all, on one of its bodies. */
 export interface Worn extends Combination {
   readonly name: string;
+  readonly body: Body;
   /** As it is taken in the hands. */
   readonly hands: Pick<Kit, 'bodyId' | 'lensId' | 'converter'>;
 }
@@ -33,6 +34,7 @@ const factorsOf = (kit: Shoot['kit'], lens: LensPreset): readonly Converter[] =>
 
 const wornOf = (body: Body, lens: LensPreset, factor: Converter, several: boolean): Worn => ({
   name: `${lens.name}${factor > 1 ? ` with ${factor}x` : ''}${several ? ` on the ${body.name}` : ''}`,
+  body,
   lens: withConverter(lens, factor),
   sensor: body.sensor,
   hands: { bodyId: body.id, lensId: lens.id, converter: factor },
@@ -55,7 +57,10 @@ export function combinationsOf(kit: Shoot['kit']): readonly Worn[] {
 /** A shot and the best that the bag makes of it from any position. */
 export interface ShotServed {
   readonly shot: Shot;
+  /** As wanted, somewhat larger, or with a crop that leaves enough of it. */
   readonly served: boolean;
+  /** It takes a crop. */
+  readonly cropped: boolean;
   readonly position: Position;
   readonly worn: Worn;
   readonly framed: Framed;
@@ -63,9 +68,25 @@ export interface ShotServed {
   readonly refusals: readonly Refusal[];
 }
 
-const ORDER = { frames: 0, short: 1, long: 1, tooNear: 2 } as const;
-const missBy = ({ framed, shot }: { framed: Framed; shot: Shot }): number =>
-  Math.abs(Math.log2(framed.fill / shot.fill));
+interface Framing {
+  readonly framed: Framed;
+  readonly shot: Shot;
+}
+
+/** Whether a framing will do: as wanted, somewhat larger, or with a crop that leaves enough of it. */
+const serves = ({ framed: { verdict, fill }, shot }: Framing): boolean =>
+  verdict === 'frames' || (verdict !== 'tooNear' && !fillIsWeak(fill, shot.fill));
+
+/** As wanted, then what serves all the same, then what does not. */
+const orderOf = ({ framed, shot }: Framing): number =>
+  framed.verdict === 'frames'
+    ? 0
+    : serves({ framed, shot })
+      ? 1
+      : framed.verdict === 'tooNear'
+        ? 3
+        : 2;
+const missBy = ({ framed, shot }: Framing): number => Math.abs(Math.log2(framed.fill / shot.fill));
 
 /** Whether a pan has nothing to follow from a position: the subject comes at one there. */
 function comesAtOne(setup: Setup, shot: Shot, position: Position): boolean {
@@ -91,23 +112,15 @@ export function shotsServed(setup: Setup): readonly ShotServed[] {
     const mark = setup.marks.find(({ id }) => id === shot.markId);
     if (!mark) return [];
     const { heightM } = subjectOf(setup, mark.subjectId);
-    const { aim } = subjectPoints(mark, heightM);
     const from = usable.filter(({ position }) => !comesAtOne(setup, shot, position));
     const tries = (from.length > 0 ? from : usable).map(({ position, refused }) => {
-      const distanceM = Math.max(
-        0.3,
-        Math.hypot(position.x - aim.x, position.y - aim.y, position.cameraHeightM - aim.z),
-      );
-      const { index, framed } = bestFramed(combinations, {
-        sizeM: heightM,
-        distanceM,
-        fill: shot.fill,
-        orientation: shot.orientation,
-      });
+      const { fill, orientation } = shot;
+      const wanted = { heightM, fill, orientation };
+      const { index, framed } = framedFrom(combinations, position, mark, wanted);
       return { shot, position, refused, framed, worn: combinations[index] as Worn };
     });
     const best = tries.reduce((a, b) => {
-      const order = ORDER[a.framed.verdict] - ORDER[b.framed.verdict];
+      const order = orderOf(a) - orderOf(b);
       if (order !== 0) return order < 0 ? a : b;
       if (a.framed.verdict === 'frames') {
         return a.framed.widestAperture <= b.framed.widestAperture ? a : b;
@@ -115,8 +128,9 @@ export function shotsServed(setup: Setup): readonly ShotServed[] {
       return missBy(a) <= missBy(b) ? a : b;
     });
     const { framed, position, worn, refused } = best;
-    const served = framed.verdict === 'frames';
-    return [{ shot, served, position, worn, framed, refusals: refused }];
+    const served = serves(best);
+    const cropped = served && framed.verdict === 'short';
+    return [{ shot, served, cropped, position, worn, framed, refusals: refused }];
   });
 }
 

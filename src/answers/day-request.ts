@@ -1,6 +1,5 @@
 import { max } from 'd3-array';
 import {
-  withConverter,
   type DayEvent,
   type DayShooter,
   type Debt,
@@ -12,15 +11,13 @@ import {
   type ScoredShot,
   type ScoredSite,
 } from '@/core';
+import { combinationsOf } from './bag';
 import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
 import { isMet, peopleOwed } from './people-owed';
-import type { Body } from '@/presets/bodies';
-import type { LensPreset } from '@/presets/lenses';
 import type { Shot } from '@/records/brief';
 import type { Calls, DayEventRecord, Worth } from '@/records/day';
 import { startOf } from '@/records/edit-events';
 import { markAtFinish } from '@/presets/pool-finish';
-import { bodyOf, itemsOf, lensFrom, lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
 
@@ -36,7 +33,7 @@ export interface DayPicture {
 /** A day to be planned: how well each position serves each event follows from ground, light and kit. */
 export interface DayRequest {
   readonly site: ScoredSite;
-  /** Who shoots, the one whose day is open first: of each what the bag holds, the best of which counts. */
+  /** Who shoots, the one whose day is open first: of each all that the bag makes up: what frames a picture best counts. */
   readonly shooters: readonly (DayShooter & { readonly kits: readonly ScoredKit[] })[];
   readonly positions: readonly (ScoredPosition & { readonly id: string })[];
   readonly pictures: Readonly<Record<string, DayPicture>>;
@@ -62,8 +59,6 @@ const BEYOND_SHARE = 0.4;
 const AGAIN_SHARE = 0.5;
 /** Ways to fill the quotas beyond which they are no longer counted: the plan must come at once. */
 const MOST_FILLINGS = 64;
-/** Of a bag this many lenses are tried. */
-const MOST_KITS = 5;
 
 /** A picture of an event that no shot was promised for: whoever it is, the face is seen. Common practice, no source. */
 const PLAIN: ScoredShot = { fill: 0.5, face: 'threeQuarter', light: 'any', backdrop: 'any' };
@@ -173,28 +168,11 @@ function shootersOf(shoot: DayShoot): DayRequest['shooters'] {
   return [...all.filter(({ id }) => id === mine), ...all.filter(({ id }) => id !== mine)];
 }
 
-/** The lens in the hands, that on the strap, and those of the bag, on the body in the hands. */
-function kitsOf(kit: Shoot['kit'], choice: DayShoot['choice']): readonly ScoredKit[] {
-  const held = { orientation: choice.orientation, support: kit.support } as const;
-  const worn: (readonly [Body, LensPreset, number])[] = [
-    [bodyOf(kit), lensOf(kit), kit.converter],
-    ...(kit.second
-      ? [
-          [
-            bodyOf({ ...kit.second, bag: kit.bag }),
-            lensOf({ ...kit.second, bag: kit.bag }),
-            kit.second.converter,
-          ] as const,
-        ]
-      : []),
-    ...itemsOf(kit, 'lens')
-      .filter(({ id }) => id !== kit.lensId && id !== kit.second?.lensId)
-      .map((item) => [bodyOf(kit), lensFrom(item), 1] as const),
-  ];
-  return worn
-    .slice(0, MOST_KITS)
-    .map(([body, lens, factor]) => scoredKit(body, withConverter(lens, factor), held));
-}
+/** Every lens of the bag as Kit counts it: converter and all, on each body. */
+const kitsOf = (kit: Shoot['kit'], choice: DayShoot['choice']): readonly ScoredKit[] =>
+  combinationsOf(kit).map(({ body, lens }) =>
+    scoredKit(body, lens, { orientation: choice.orientation, support: kit.support }),
+  );
 
 /** An event that is counted against its shot's number: what is owed or wanted counts in full, and so do windows. */
 const counts = (event: DayEventRecord): boolean =>

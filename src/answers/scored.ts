@@ -99,7 +99,7 @@ const BACKDROP: Readonly<Record<Shot['background'], ScoredShot['backdrop']>> = {
 
 /** A promised shot as positions are scored for it: the motion and the framing of the answer. */
 export const scoredShot = (shot: Shot, panSigma: number): ScoredShot => ({
-  fill: Math.min(1, shot.fill),
+  fill: shot.fill,
   face: shot.technique === 'silhouette' ? 'any' : 'front',
   light: shot.light,
   backdrop: BACKDROP[shot.background],

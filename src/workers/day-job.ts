@@ -1,11 +1,14 @@
-import { least } from 'd3-array';
 import {
+  framedFrom,
+  LEAST_QUALITY,
   planDay,
   planTogether,
   scorePosition,
+  weakness,
   type DayEvent,
   type PositionScore,
   type Route,
+  type ScoredKit,
   type ScoredPosition,
   type ScoreWhy,
   type SharedEvent,
@@ -44,13 +47,6 @@ export interface QualityOf {
 export const qualityKey = ({ picture, lightMs, positionId, shooterId }: QualityOf): string =>
   `${picture} ${quarterOf(lightMs)} ${positionId} ${shooterId}`;
 
-/** A place that serves less well than this is no place for it. No source. */
-const LEAST_QUALITY = 0.05;
-/** One that serves less well than this is weak, and said to be. No source. */
-const WEAK_QUALITY = 0.3;
-/** So is one from which the subject fills less of what is wanted than this, or that sees the back of its head. No source. */
-const LEAST_OF_FILL = 0.6;
-const MOST_OFF_FACE_DEG = 110;
 const SCORES_A_PIECE = 25;
 
 interface Wanted {
@@ -78,24 +74,15 @@ function wantedOf({ events, pictures, positions, shooters }: DayRequest): readon
   return [...wanted.values()];
 }
 
-const qualityOf = (
+/** With what frames it best from there, as Kit says. */
+function scoreOf(
   { picture: { mark, shot, orientation }, position, timeMs, kits }: Wanted,
   { site }: DayRequest,
-): Pick<PositionScore, 'total' | 'parts'> =>
-  kits
-    .map((kit) => scorePosition(position, mark, shot, timeMs, site, { ...kit, orientation }))
-    .reduce((best, score) => (score.total > best.total ? score : best));
-
-/** What is worst about it, where it is weak. */
-function whyWeak({ total, parts }: Pick<PositionScore, 'total' | 'parts'>): ScoreWhy | undefined {
-  if (total < LEAST_QUALITY) return undefined;
-  const lacking = parts.find(
-    ({ why }) =>
-      (why.kind === 'fills' && why.fill < LEAST_OF_FILL * why.wanted) ||
-      (why.kind === 'faceOff' && why.offDeg > MOST_OFF_FACE_DEG),
-  );
-  if (lacking) return lacking.why;
-  return total < WEAK_QUALITY ? least(parts, ({ desirability }) => desirability)?.why : undefined;
+): PositionScore {
+  const wanted = { heightM: mark.subject.heightM, fill: shot.fill, orientation };
+  const { index } = framedFrom(kits, position, mark, wanted);
+  const kit = { ...(kits[index] as ScoredKit), orientation };
+  return scorePosition(position, mark, shot, timeMs, site, kit);
 }
 
 /** The route, for one or for several. */
@@ -143,7 +130,11 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
         const same = JSON.stringify([job.site, job.shooters]);
         if (same !== ground) [ground, known, before] = [same, new Map(), undefined];
         const cached = known;
-        const bags = new Map(job.shooters.map(({ kits }) => [kits, JSON.stringify(kits)]));
+        // The same bag in other hands makes the same pictures.
+        const written = job.shooters.map(({ kits }) => JSON.stringify(kits));
+        const bags = new Map(
+          job.shooters.map(({ kits }, i) => [kits, written.indexOf(written[i] as string)]),
+        );
         const cacheKey = ({ picture, position, timeMs, kits }: Wanted) =>
           JSON.stringify([picture, position, timeMs, bags.get(kits)]);
         const wanted = wantedOf(job);
@@ -158,8 +149,8 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
               const next = wanted[at] as Wanted;
               const key = cacheKey(next);
               const scored = () => {
-                const score = qualityOf(next, job);
-                return { total: score.total, weak: whyWeak(score) };
+                const score = scoreOf(next, job);
+                return { total: score.total, weak: weakness(score) };
               };
               const score = cached.get(key) ?? scored();
               if (!cached.has(key)) fresh += 1;

@@ -212,6 +212,12 @@ export function pictureMust(
     : pictureTimes(picture, rates, lens).mustS;
 }
 
+/** Whether a pan has nothing to follow: the subject comes at the camera there, or goes from it. */
+export const nothingToPan = (
+  { technique, subject }: Pick<PreparedPicture, 'technique' | 'subject'>,
+  { crossingShare }: Pick<ImageRates, 'crossingShare'>,
+): boolean => technique === 'pan' && subject.speedMs > 0 && crossingShare < PAN_LEAST_CROSSING;
+
 /** Must and wish of a picture from where its subject's image moves at these rates. */
 export function pictureTimes(
   picture: PreparedPicture,
@@ -219,8 +225,7 @@ export function pictureTimes(
   lens: TimesLens,
 ): PictureTimes {
   const { technique, chosenS, classTimes, subject, sharp, circles } = picture;
-  const comesAtYou =
-    technique === 'pan' && subject.speedMs > 0 && rates.crossingShare < PAN_LEAST_CROSSING;
+  const comesAtYou = nothingToPan(picture, rates);
   if (technique === 'pan' && !comesAtYou) {
     return chosenS ? kept(chosenS, 'chosen') : kept(panS(picture, rates, lens), 'pan');
   }

@@ -21,7 +21,7 @@ const falling = (offDeg: number, toDeg: number): number =>
 /** Share of the fill wanted at which a crop leaves too little to use. */
 const TOO_SMALL = 0.2;
 /** Fill of the frame from which the subject is cut, and at which only a detail is left. */
-const CUT_FROM = 0.95;
+export const CUT_FROM = 0.95;
 const DETAIL_ONLY = 2;
 
 /** How well the subject fills the frame: in proportion below the fill wanted, cut above the frame. */

@@ -20,6 +20,7 @@ export {
 export type { MissedReason, Then } from './day-missed';
 export { planTogether, type DayShooter, type SharedEvent } from './day-together';
 export type { FaceWanted, LightWanted } from './desirability';
+export { framedFrom } from './framed-from';
 export {
   scorePosition,
   type PartScore,
@@ -46,3 +47,4 @@ export {
   type ScoredSite,
   type ScorePart,
 } from './types';
+export { fillIsWeak, LEAST_QUALITY, weakness } from './weak';

@@ -7,6 +7,7 @@ import { correctedOffsets } from '../light/corrected';
 import { lampsAt } from '../light/subject';
 import {
   faceAperture,
+  nothingToPan,
   pictureMust,
   preparePicture,
   type PreparedPicture,
@@ -288,6 +289,8 @@ export interface LensView {
   evNeeded: number;
   /** Half the frame's diagonal with the warning round it. */
   sunNearDeg: number;
+  /** A pan has nothing to follow. */
+  comesAtYou: boolean;
   reach: number;
   face: number;
   backdrop: number;
@@ -306,6 +309,7 @@ export const emptyLens = (): LensView => ({
   blurShare: 0,
   evNeeded: 0,
   sunNearDeg: 0,
+  comesAtYou: false,
   reach: 0,
   face: 0,
   backdrop: 0,
@@ -320,6 +324,9 @@ export const weighed = (weight: number, desirability: number): number =>
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
+/** How well a place serves a pan to which the subject comes: as a frozen frame, if at all. No source. */
+const COMES_AT_YOU = 0.1;
+
 /** Fills `out` for a lens at a cell; a cell nearer than the lens focuses gets reach 0. */
 export function viewLens(
   { mark, shot, weights, picture }: PreparedMark,
@@ -331,7 +338,8 @@ export function viewLens(
   const { subject } = mark;
   const { distanceM } = cell;
   out.face = faceDesirability(cell.faceOffDeg, shot.face);
-  out.view = cell.sight.blocked ? 0 : 1;
+  out.comesAtYou = nothingToPan(picture, cell.rates);
+  out.view = cell.sight.blocked ? 0 : out.comesAtYou ? COMES_AT_YOU : 1;
   out.walk = walkDesirability(cell.walkM);
   if (distanceM < lens.nearestFocusM) {
     out.reach = 0;

@@ -40,6 +40,8 @@ export type ScoreWhy =
   /** The background, as many times as far as the subject; nothing behind without it. */
   | { readonly kind: 'behind'; readonly timesAsFar?: number; readonly blurShare: number }
   | { readonly kind: 'inTheWay' }
+  /** Nothing to follow with a pan. */
+  | { readonly kind: 'comesAtYou' }
   | { readonly kind: 'clear' }
   | { readonly kind: 'walk'; readonly walkM: number }
   /** The sun's way round from behind the camera: 180 is in the frame. */
@@ -131,7 +133,9 @@ function reasons(
       ...(backdropM < Infinity && { timesAsFar: backdropM / cell.levelM }),
       blurShare: lens.blurShare,
     }),
-    part('view', lens.view, { kind: cell.sight.blocked ? 'inTheWay' : 'clear' }),
+    part('view', lens.view, {
+      kind: cell.sight.blocked ? 'inTheWay' : lens.comesAtYou ? 'comesAtYou' : 'clear',
+    }),
     part('walk', lens.walk, { kind: 'walk', walkM: cell.walkM }),
     part(
       'light',

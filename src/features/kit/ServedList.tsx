@@ -7,8 +7,7 @@ import { lensLike, withItem } from '@/records/edit-kit';
 import { newId } from '@/records/new-id';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { written } from '@/ui/units';
-import { shotServedInWords } from './bag-words';
+import { shotServedInWords, stepInWords } from './bag-words';
 
 /** What the bag does for each promised shot, with what would mend it by a press. */
 export function ServedList({ served }: { readonly served: readonly ShotServed[] }) {
@@ -16,7 +15,7 @@ export function ServedList({ served }: { readonly served: readonly ShotServed[] 
   return (
     <View role="list" aria-label="Shots and the bag">
       {served.map((entry) => {
-        const { shot, served: can } = entry;
+        const { shot, framed, served: can } = entry;
         return (
           <View key={shot.id} role="listitem" className="gap-1 border-b border-line py-2">
             <View className="flex-row items-center gap-2">
@@ -28,7 +27,7 @@ export function ServedList({ served }: { readonly served: readonly ShotServed[] 
               </View>
               <OwedSign sign={can ? 'works' : 'not'} />
             </View>
-            {can ? null : <Mend entry={entry} />}
+            {framed.verdict === 'frames' ? null : <Mend entry={entry} />}
           </View>
         );
       })}
@@ -60,7 +59,7 @@ function Mend({ entry }: { readonly entry: ShotServed }) {
   const { closerM } = mend;
   return (
     <Button
-      label={`Move ${position.name} ${written(Math.abs(closerM), 'm', 0)} ${closerM > 0 ? 'closer' : 'back'}`}
+      label={`Move ${position.name} ${stepInWords(closerM)} ${closerM > 0 ? 'closer' : 'back'}`}
       onPress={() =>
         update((current) => closerBy(takenUp(current, entry), position.id, shot.markId, closerM))
       }

@@ -82,7 +82,7 @@ test('a shot out of reach says what would reach it, in figures that agree', () =
   const [shot] = shotsServed(far);
   expect(shot?.served).toBe(false);
   expect(shot && shotServedInWords(shot)).toMatch(
-    /^The .+ fills \d+ % from .+, wants 140 %: stand \d+ m closer, crop to \d+ MP, or carry \d+ mm\.$/,
+    /^The .+ fills \d+ % from .+, wants 140 %: stand [\d.]+ m closer, crop to \d+ MP, or carry \d+ mm\.$/,
   );
   const framed = shot?.framed;
   // Closer by what it says, the thin lens gives the framing wanted: fill grows as 1/(d − f).
@@ -93,6 +93,29 @@ test('a shot out of reach says what would reach it, in figures that agree', () =
   const ratio =
     (metres - framed.focalMm / 1000) / (metres - framed.closerM - framed.focalMm / 1000);
   expect(framed.fill * ratio).toBeCloseTo(1.4, 1);
+});
+
+test('a framing that a crop saves is served, and says what is left of it', () => {
+  const [hide] = ALDER_REACH.positions;
+  if (!hide) throw new Error('must be there');
+  const fill = (wanted: number) => {
+    const shots = [{ ...FIRST_SHOT, id: 's', name: 'Perched', markId: 'perch-a', fill: wanted }];
+    const [shot] = shotsServed({ ...ALDER_REACH, positions: [hide], shots });
+    if (!shot) throw new Error('must be judged');
+    return shot;
+  };
+  const { framed } = fill(1.5);
+  // By what its longest gives there: three fifths of what is wanted is the least.
+  const just = fill(framed.fill / 0.61);
+  expect([just.served, just.cropped]).toEqual([true, true]);
+  expect(shotServedInWords(just)).toMatch(
+    /fills \d+ % from .+, wants \d+ %: crop to \d+ MP, or stand [\d.]+ m closer\.$/,
+  );
+  expect(servedInWords([just])).toBe('The bag serves the one shot promised, with a crop.');
+  const less = fill(framed.fill / 0.59);
+  expect([less.served, less.cropped]).toEqual([false, false]);
+  const whole = fill(framed.fill);
+  expect([whole.served, whole.cropped]).toEqual([true, false]);
 });
 
 test('what the bag serves is counted', () => {

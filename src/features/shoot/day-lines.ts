@@ -296,8 +296,10 @@ export function dayInWords(
   const on = lines.filter(({ status }) => status !== 'cancelled').length;
   const others = new Set(all.flatMap(({ status, event }) => (status === 'shoot' ? [event.id] : [])))
     .size;
+  const weak = shot.filter((line) => line.weak !== undefined).length;
+  const weakly = weak > 0 ? `, ${weak} from a weak place` : '';
   const both = lines === all ? '' : `; all shooters together ${others}`;
-  return `Shoots ${shot.length} of ${on} ${on === 1 ? 'event' : 'events'}${both}${promised}${whom}.`;
+  return `Shoots ${shot.length} of ${on} ${on === 1 ? 'event' : 'events'}${weakly}${both}${promised}${whom}.`;
 }
 
 /** How much better a day there might be, where there are too many ways to try them all. */

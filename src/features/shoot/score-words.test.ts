@@ -32,8 +32,8 @@ test('what a score stands on is said with its figures', () => {
   expect(scoreWhyInWords({ ...light, spareStops: -0.18 })).toBe(
     'EV 9.3, 0.2 stop short of 1/1000 at f/2.8',
   );
-  for (const kind of ['inTheWay', 'clear', 'noSun', 'noPicture'] as const) {
-    expect(scoreWhyInWords({ kind })).toMatch(/^[a-z ]+$/);
+  for (const kind of ['inTheWay', 'comesAtYou', 'clear', 'noSun', 'noPicture'] as const) {
+    expect(scoreWhyInWords({ kind })).toMatch(/^[a-z :]+$/);
   }
 });
 

@@ -19,6 +19,8 @@ export function scoreWhyInWords(why: ScoreWhy): string {
       return why.timesAsFar === undefined
         ? `nothing behind; blur disc ${percent(why.blurShare)} of the frame`
         : `background ${why.timesAsFar.toFixed(1)} times as far; blur disc ${(why.blurShare * 100).toFixed(1)} % of the frame`;
+    case 'comesAtYou':
+      return 'nothing to pan: it comes at you';
     case 'inTheWay':
       return 'something stands in the way';
     case 'clear':
