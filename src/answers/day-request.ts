@@ -13,10 +13,11 @@ import {
 } from '@/core';
 import { combinationsOf } from './bag';
 import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
-import { isMet, peopleOwed } from './people-owed';
+import { isMet, peopleIn, peopleOwed } from './people-owed';
 import type { Shot } from '@/records/brief';
 import type { Calls, DayEventRecord, Worth } from '@/records/day';
 import { startOf } from '@/records/edit-events';
+import { markOfSide } from '@/presets/own-side';
 import { markAtFinish } from '@/presets/pool-finish';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
@@ -64,22 +65,36 @@ const MOST_FILLINGS = 64;
 const PLAIN: ScoredShot = { fill: 0.5, face: 'threeQuarter', light: 'any', backdrop: 'any' };
 
 /** What says which picture an event gives. */
-type Pictured = Pick<Shoot, 'shots' | 'marks'> & {
-  readonly ground: Pick<Shoot['ground'], 'template'>;
+export type Pictured = Pick<Shoot, 'shots' | 'marks' | 'people'> & {
+  readonly ground: Pick<Shoot['ground'], 'template' | 'thrown'>;
   readonly choice: Pick<Shoot['choice'], 'markId'>;
 };
 
-/** The shot an event gives, and the mark where it happens. */
+/** Whose own side an event is met on: those of whom something is owed, else all who are in it. */
+function whoseSide({ people }: Pick<Pictured, 'people'>, event: DayEventRecord) {
+  const who = peopleIn(event, { people });
+  const owed = who.filter((person) => person.owed);
+  return owed.length > 0 ? owed : who;
+}
+
+/** The shot an event gives, and the mark where it happens: at the end where it ends, on the athlete's own side. */
 export function pictureOf(
-  { shots, marks, choice, ground }: Pictured,
+  { shots, marks, people, choice, ground }: Pictured,
   event: DayEventRecord,
-): { readonly shot: Shot | undefined; readonly markId: string } {
+): {
+  readonly shot: Shot | undefined;
+  readonly markId: string;
+  /** What chose another mark than the one that was meant. */
+  readonly by?: 'finish' | 'side';
+} {
   const shot = shots.find(({ id }) => id === event.shotId);
-  const there = (id: string | undefined) => marks.some((mark) => mark.id === id);
-  const meant = shot?.markId ?? event.markId;
-  const atFinish = meant && markAtFinish(meant, event.name, ground.template);
-  const markId = there(atFinish) ? atFinish : meant;
-  return { shot, markId: markId && there(markId) ? markId : choice.markId };
+  const meant = shot?.markId ?? event.markId ?? choice.markId;
+  const other = (id: string) => id !== meant && marks.some((mark) => mark.id === id);
+  const atFinish = markAtFinish(meant, event.name, ground.template);
+  if (other(atFinish)) return { shot, markId: atFinish, by: 'finish' };
+  const onSide = markOfSide(meant, whoseSide({ people }, event), ground);
+  if (other(onSide)) return { shot, markId: onSide, by: 'side' };
+  return { shot, markId: marks.some(({ id }) => id === meant) ? meant : choice.markId };
 }
 
 const pictureKey = (shotId: string | undefined, markId: string): string =>

@@ -81,7 +81,7 @@ function lastUntil<T>(list: readonly T[], atOf: (entry: T) => number, ms: number
 
 type Logged = Pick<
   Shoot,
-  'log' | 'place' | 'events' | 'shots' | 'marks' | 'choice' | 'positions' | 'ground'
+  'log' | 'place' | 'events' | 'people' | 'shots' | 'marks' | 'choice' | 'positions' | 'ground'
 >;
 
 /** Entries that count, with their moment, in order. */

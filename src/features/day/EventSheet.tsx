@@ -17,7 +17,7 @@ import { qualityKey } from '@/workers/day-job';
 import { windowNamed } from '@/presets/event-strands';
 import { GoesOn } from './GoesOn';
 import { CallSteppers } from './CallSteppers';
-import { callTimes, lightTime, ownId, pictureKeyOf } from '@/answers/day-request';
+import { callTimes, lightTime, ownId, pictureKeyOf, pictureOf } from '@/answers/day-request';
 import { entriesOf, entriesText } from '@/answers/entries';
 
 const WORTHS = [
@@ -94,7 +94,9 @@ export function EventSheet({
     onClose();
   };
   const { startMs } = callTimes(event, shoot);
-  const picture = pictureKeyOf(setup, draft);
+  const pictured = { ...setup, people: shoot.people };
+  const where = pictureOf(pictured, draft);
+  const picture = pictureKeyOf(pictured, draft);
   const calls = draft.calls ?? shoot.day.calls;
   const shooterId = draft.shooterId ?? ownId(shoot.choice);
   return (
@@ -172,6 +174,13 @@ export function EventSheet({
           onChange={(markId) => set({ markId })}
         />
       )}
+      {where.by ? (
+        <Text kind="small" ink="quiet">
+          {`${where.by === 'side' ? 'By the side of who is in it' : 'By where it ends'}: ${
+            setup.marks.find(({ id }) => id === where.markId)?.name ?? ''
+          }.`}
+        </Text>
+      ) : null}
       <Picker
         label="Shoot it from"
         value={draft.pinnedTo ?? NONE}

@@ -27,7 +27,8 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const [edited, setEdited] = useState<DayEventRecord>();
   const [many, setMany] = useState(false);
   const [page, setPage] = useState<number>();
-  const cells = useMemo(() => lightColumn(setup), [setup]);
+  const { people } = shoot;
+  const cells = useMemo(() => lightColumn({ ...setup, people }), [setup, people]);
   const now = lines.findIndex(({ endMs }) => endMs > atMs);
   const aPage = wide ? PAGE.wide : PAGE.phone;
   const pages = Math.ceil(lines.length / aPage);

@@ -4,7 +4,7 @@ import { engraved, lightInWords } from '@/features/shoot/words';
 import { viewFor } from '@/answers/picture-view';
 import type { Setup, View } from '@/answers/view';
 import type { DayEventRecord } from '@/records/day';
-import { pictureOf } from '@/answers/day-request';
+import { pictureOf, type Pictured } from '@/answers/day-request';
 
 /** Light on the face and what to set, event by event, from where it is shot. */
 
@@ -22,7 +22,7 @@ export const cellInWords = ({ shutter, aperture, iso }: LightCell): string =>
 
 /** Light and settings of events; each view is computed once. */
 export function lightColumn(
-  setup: Setup,
+  setup: Setup & Pictured,
 ): (event: DayEventRecord, positionId: string, atMs: number) => LightCell | undefined {
   const views = new Map<string, { readonly looking: Setup; readonly view: View | undefined }>();
   const cells = new Map<string, LightCell>();

@@ -57,11 +57,9 @@ export function asPlanned(shoot: Shoot, { event, stop }: DayLine): Shoot {
 }
 
 /** Whether what a stay of the plan is at is in hand already. */
-export function isInHand(
-  { choice, shots, marks, ground }: Shoot,
-  { event, stop }: DayLine,
-): boolean {
-  const { shot, markId } = pictureOf({ choice, shots, marks, ground }, event);
+export function isInHand(shoot: Shoot, { event, stop }: DayLine): boolean {
+  const { choice } = shoot;
+  const { shot, markId } = pictureOf(shoot, event);
   return (
     choice.markId === markId && choice.shotId === shot?.id && choice.positionId === stop?.positionId
   );

@@ -150,7 +150,7 @@ function usePlannedDay(): Day {
   const { all, lines } = useMemo(() => {
     const of = { ...day, ...site };
     const weakly = (some: readonly DayLine[]) =>
-      withWeak(some, data?.weak ?? {}, (event) => pictureKeyOf({ ...site, choice }, event), choice);
+      withWeak(some, data?.weak ?? {}, (event) => pictureKeyOf({ ...of, choice }, event), choice);
     const everyones = weakly(dayLines(of, data?.route));
     return {
       all: everyones,

@@ -39,10 +39,10 @@ export function useOwed(): readonly OwedShot[] {
   const served = useMemo(() => shotsServed(setup), [setup]);
   const asked = useMemo(() => owedLines(setup, served), [setup, served]);
   const { lines } = useLines(asked, hours);
-  const { log, events } = shoot;
+  const { log, events, people } = shoot;
   const had = useMemo(
-    () => deliveredOf({ ...setup, log }, matchedFrames({ ...setup, log, events })),
-    [setup, log, events],
+    () => deliveredOf({ ...setup, log }, matchedFrames({ ...setup, log, events, people })),
+    [setup, log, events, people],
   );
   return useMemo(
     () =>

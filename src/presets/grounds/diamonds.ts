@@ -85,6 +85,14 @@ function diamond({
         subjectId: 'batter',
       },
       {
+        id: 'batter-left',
+        name: 'Left-handed batter',
+        ...at(0.9, 0.3),
+        headingDeg: 270,
+        facingDeg: 285,
+        subjectId: 'batter',
+      },
+      {
         id: 'first',
         name: 'Play at first base',
         ...at(side, side),
@@ -151,7 +159,11 @@ function diamond({
           { label: 'Right-handed', positionId: 'first-side' },
           { label: 'Left-handed', positionId: 'third-side' },
         ],
-        effects: [{ id: 'batter', mirror: 'place' }],
+        effects: [
+          { id: 'batter', mirror: 'place' },
+          { id: 'batter-left', mirror: 'place' },
+        ],
+        own: { trait: 'hand', sides: ['right', 'left'], marks: ['batter', 'batter-left'] },
       },
     ],
     cautions: ['diamond', 'sun'],

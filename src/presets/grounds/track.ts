@@ -138,6 +138,15 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       feetM: 1.4,
     },
     {
+      id: 'high-jump-right',
+      name: 'High-jump bar, off the right leg',
+      ...at(-0.6, HALF + 15.5),
+      headingDeg: 20,
+      facingDeg: 320,
+      subjectId: 'high-jumper',
+      feetM: 1.4,
+    },
+    {
       id: 'vault',
       name: 'Vault’s bar',
       ...at(20, 12.5),
@@ -207,6 +216,13 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       cameraHeightM: 1.8,
       why: 'At bar height on the side the face comes over; the take-off leg decides which. The infield is for those whom the officials let in.',
     },
+    {
+      id: 'high-jump-far-left',
+      name: 'Outside the bend, left of the mat',
+      ...at(-8, HALF + 49),
+      cameraHeightM: 1.8,
+      why: 'At bar height on the side the face comes over; the take-off leg decides which. The infield is for those whom the officials let in.',
+    },
   ],
   features: [
     keepOut(
@@ -263,8 +279,15 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       options: [{ label: 'Left leg' }, { label: 'Right leg' }],
       effects: [
         { id: 'high-jump', mirror: 'place' },
+        { id: 'high-jump-right', mirror: 'place' },
         { id: 'high-jump-far', mirror: 'place' },
+        { id: 'high-jump-far-left', mirror: 'place' },
       ],
+      own: {
+        trait: 'foot',
+        sides: ['left', 'right'],
+        marks: ['high-jump', 'high-jump-right'],
+      },
     },
   ],
   cautions: ['track', 'throws', 'sun'],

@@ -34,6 +34,12 @@ export interface TemplateSwitch {
   /** As the template is drawn, and thrown over; each with the position that then suits best. */
   readonly options: readonly [SwitchOption, SwitchOption];
   readonly effects: readonly SwitchEffect[];
+  /** What of an athlete chooses the side: the mark for each, in the order of the options, while nothing is thrown. */
+  readonly own?: {
+    readonly trait: 'foot' | 'hand' | 'breathes';
+    readonly sides: readonly ['left' | 'right', 'left' | 'right'];
+    readonly marks: readonly [string, string];
+  };
 }
 export interface SwitchOption {
   readonly label: string;

@@ -52,6 +52,14 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
         subjectId: 'swimmer',
       },
       {
+        id: 'freestyle-left',
+        name: 'Freestyle, breathing to the left',
+        ...at(laneX(3), halfLength - 12),
+        headingDeg: 0,
+        facingDeg: 290,
+        subjectId: 'swimmer',
+      },
+      {
         id: 'breaststroke',
         name: 'Breaststroke or butterfly, lane 5',
         ...at(laneX(5), halfLength - 9),
@@ -165,7 +173,15 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
           { label: 'To the right', positionId: 'side-right' },
           { label: 'To the left', positionId: 'side-left' },
         ],
-        effects: [{ id: 'freestyle', mirror: 'face' }],
+        effects: [
+          { id: 'freestyle', mirror: 'face' },
+          { id: 'freestyle-left', mirror: 'face' },
+        ],
+        own: {
+          trait: 'breathes',
+          sides: ['right', 'left'],
+          marks: ['freestyle', 'freestyle-left'],
+        },
       },
     ],
     cautions: ['pool', 'flash', 'children'],
