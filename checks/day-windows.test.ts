@@ -148,9 +148,26 @@ test('visits are worth as much as the best found by trying everything', () => {
         const event = events.find(({ id }) => id === eventId) as DayEvent;
         expect(fromMs).toBeGreaterThanOrEqual(event.startMs);
         expect(untilMs).toBeLessThanOrEqual(event.endMs);
-        expect(untilMs - fromMs).toBe(event.window?.visitMs ?? event.endMs - event.startMs);
+        const lastsMs = untilMs - fromMs;
+        if (event.window) expect(lastsMs).toBeGreaterThanOrEqual(event.window.visitMs);
+        else expect(lastsMs).toBe(event.endMs - event.startMs);
         expect(slackMs).toBeGreaterThanOrEqual(-1e-6);
       }
+      // One stays as long as the next walk allows, and no longer.
+      route.stops.forEach(({ eventId, untilMs, positionId, slackMs }, i) => {
+        const event = events.find(({ id }) => id === eventId) as DayEvent;
+        const next = route.stops[i + 1];
+        if (!event.window) return;
+        if (!next) {
+          expect(untilMs).toBe(event.endMs);
+          return;
+        }
+        const stays = next.positionId === positionId && LEAD.stayingIsReady;
+        const readyMs = stays ? next.fromMs : next.readyByMs;
+        expect(untilMs + next.walkMs).toBeLessThanOrEqual(readyMs + 1e-6);
+        expect(slackMs).toBeGreaterThanOrEqual(-1e-6);
+        if (untilMs < event.endMs - 1e-6) expect(readyMs - untilMs - next.walkMs).toBeCloseTo(0, 3);
+      });
       expect(had.size + route.missed.length).toBe(events.length);
     }),
     { numRuns: 500 },

@@ -154,6 +154,23 @@ test('what is written reads back as it was', () => {
   );
 });
 
+test('how an event is dropped into goes out and comes back', () => {
+  const [first, ...others] = TERN_WATER.events;
+  if (!first) throw new Error('must have events');
+  const window = { visits: 2, visitMin: 15 };
+  const text = writeOrder({ events: [{ ...first, durationMin: 90, window }, ...others] });
+  expect(order(text).events.map((event) => event.window)).toEqual([
+    window,
+    ...others.map(() => undefined),
+  ]);
+  for (const wrong of ['often', '4 of 10 min', '3 of 0 min', '3']) {
+    const { problems } = order(`Start,Event,Visits\n10:00,Long jump,${wrong}`);
+    expect(problems.map(({ reason }) => reason)).toEqual([
+      `visits “${wrong}” are none; write 3 of 10 min`,
+    ]);
+  }
+});
+
 test('a cell that a spreadsheet would run is written so that it does not, and reads back', () => {
   const evil = '=HYPERLINK("http://x","y")';
   const text = writeOrder({

@@ -4,6 +4,7 @@ import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { minutesOn, startOf } from '@/records/edit-events';
 import type { Shoot } from '@/records/shoot';
 import { writeCells } from './csv';
+import { windowFrom, windowWritten } from './written-window';
 import type { Table } from './table';
 import { heatName, personName } from './written-names';
 import {
@@ -32,6 +33,7 @@ const NAMES: readonly (readonly [RegExp, ColumnMeaning])[] = [
   [/^(?:bib|cap|number|no\.?|nr\.?|hip)(?: ?(?:no\.?|number|#))?$/, 'number'],
   [/(?:lane|station|bahn)/, 'lane'],
   [/(?:priority|worth)/, 'worth'],
+  [/^visits?$/, 'visits'],
   [/^(?:school|club|team|affiliation|verein|clubs?\/schools?)$/, 'team'],
   [/(?:athlete|crew|competitor|swimmer|runner|team|who|people|names?$)/, 'who'],
   [/(?:event|race|title|what|^div\.?$|division|gender|sex|class|age ?group|category)/, 'name'],
@@ -120,6 +122,7 @@ interface Written {
   readonly duration: string;
   readonly end: string;
   readonly worth: string;
+  readonly visits: string;
   readonly entries: DayEventRecord['entries'];
 }
 
@@ -230,6 +233,7 @@ export function readOrder(
       duration: cellOf(cells, 'duration'),
       end: cellOf(cells, 'end'),
       worth: cellOf(cells, 'worth').toLowerCase(),
+      visits: cellOf(cells, 'visits'),
       entries: entriesOf(cells),
     };
     const before = above?.written;
@@ -244,12 +248,13 @@ export function readOrder(
       duration: own.duration || before.duration,
       end: own.end || (same ? before.end : ''),
       worth: own.worth || before.worth,
+      visits: own.visits || (same ? before.visits : ''),
     };
   };
   let carried = 0;
   const eventOf = (cells: readonly string[]): OrderedEvent | undefined => {
     const written = writtenIn(cells);
-    const { name, heat, worth, entries } = written;
+    const { name, heat, worth, visits, entries } = written;
     const date = dayOfRow(written.date);
     if (date < days[0] || date > days[1]) return undefined;
     if (!name) throw new Wrong('the event has no name');
@@ -262,6 +267,10 @@ export function readOrder(
       : `${date}T${clockOf(timeOf(written.time))}`;
     if (worth && !Object.hasOwn(WORTH, worth)) {
       throw new Wrong(`${wordFor('worth', worth)} must be must, should or could`);
+    }
+    const window = visits ? windowFrom(visits) : undefined;
+    if (visits && !window) {
+      throw new Wrong(`${wordFor('visits', visits)} are none; write 3 of 10 min`);
     }
     const startMin = timeOf(startLocal.slice(11));
     const durationMin = lastsOf(written, startMin);
@@ -277,6 +286,7 @@ export function readOrder(
       ...(heat && { heat }),
       entries,
       worth: WORTH[worth] ?? FIRST_EVENT.worth,
+      ...(window && { window }),
     };
   };
 
@@ -337,6 +347,7 @@ export function writeOrder({ events }: Pick<Shoot, 'events'>): string {
       Who: name,
       Club: team ?? '',
       Worth: event.worth,
+      Visits: event.window ? windowWritten(event.window) : '',
     });
     return event.entries.length > 0 ? event.entries.map((entry) => line(entry)) : [line({})];
   });

@@ -213,6 +213,15 @@ test('what is written reads back, each event as itself', () => {
   );
 });
 
+test('how an event is dropped into goes out and comes back; what makes no sense is left', () => {
+  const window = { visits: 3, visitMin: 10 };
+  const events = TERN_WATER.events.map((event, i) => (i === 2 ? { ...event, window } : event));
+  const text = writeCalendar({ ...TERN_WATER, events }, () => ({ lines: [] }), STAMP_MS);
+  const read = (written: string) => eventsOf(written).events.map((event) => event.window);
+  expect(read(text)).toEqual(events.map((event) => event.window));
+  expect(read(text.replace('3 of 10 min', '99 of 10 min')).every((one) => !one)).toBe(true);
+});
+
 test('three daily entries since 1995 are read for the shoot’s own day', () => {
   const daily = (uid: string, hour: string) => [
     ...['BEGIN:VEVENT', `UID:${uid}@b`, `SUMMARY:Bell ${uid}`],

@@ -5,6 +5,7 @@ import { FIRST_EVENT, MOST_EVENTS, type DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, msOf } from '@/records/times';
 import type { OrderedEvent } from './order-csv';
+import { windowFrom, windowWritten } from './written-window';
 
 /** Running orders as iCalendar (RFC 5545): read from any calendar, written so that any can read them. */
 
@@ -18,6 +19,8 @@ const MOST_REPEATS = 250_000;
 /** Longer than any occurrence is moved from where its rule has it. */
 const NEAR_MS = 7 * 86_400_000;
 const UID_HOST = '@bright-perch';
+/** A property of our own, as RFC 5545 3.8.8.2 allows: visits to what goes on. */
+const VISITS = 'x-bright-perch-visits';
 
 export interface CalendarEvent extends OrderedEvent {
   /** The event of this shoot that it was written from, if it was. */
@@ -115,6 +118,7 @@ function* occurrencesOf(
 function eventOf({ component, seconds }: Occurrence, startLocal: string): CalendarEvent {
   const uid = textOf(component, 'uid');
   const own = uid.endsWith(UID_HOST);
+  const window = windowFrom(textOf(component, VISITS));
   return {
     name: (textOf(component, 'summary') || 'Without a name').slice(0, 120),
     startLocal,
@@ -122,6 +126,7 @@ function eventOf({ component, seconds }: Occurrence, startLocal: string): Calend
     entries: [],
     worth: FIRST_EVENT.worth,
     ...(own && { id: uid.slice(0, -UID_HOST.length) }),
+    ...(window && { window }),
   };
 }
 
@@ -224,6 +229,7 @@ export function writeCalendar(
       'summary',
       event.heat ? `${event.name}, ${event.heat}` : event.name,
     );
+    if (event.window) component.addPropertyWithValue(VISITS, windowWritten(event.window));
     if (where) component.addPropertyWithValue('location', where);
     const said = lines.join('\n').slice(0, MOST_TEXT);
     if (said) component.addPropertyWithValue('description', said);

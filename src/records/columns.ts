@@ -27,6 +27,7 @@ export const COLUMN_MEANINGS = [
   'given',
   'team',
   'worth',
+  'visits',
 ] as const;
 export type ColumnMeaning = (typeof COLUMN_MEANINGS)[number];
 

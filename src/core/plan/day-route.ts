@@ -62,6 +62,20 @@ export interface Way {
   readonly chosen: readonly Chosen[];
 }
 
+/** Until when one may stay: a window is not left before it ends, or before the next thing asks for it. */
+function stayUntil(
+  stay: Chosen,
+  next: Chosen | undefined,
+  walkMs: readonly Float64Array[],
+): number {
+  const { event } = stay.visit;
+  if (!event.window) return stay.untilMs;
+  if (!next) return event.endMs;
+  const inHandMs =
+    gapAfter(stay, next) - ((walkMs[stay.place] as Float64Array)[next.place] as number);
+  return Math.min(event.endMs, stay.untilMs + Math.max(0, inHandMs));
+}
+
 /** Where one is when, with the walks between. */
 const stopsOf = (
   { shooterId, chosen }: Way,
@@ -69,7 +83,7 @@ const stopsOf = (
   walkMs: readonly Float64Array[],
 ): readonly Stop[] =>
   chosen.map((stay, i): Stop => {
-    const { visit, place, value, fromMs, untilMs } = stay;
+    const { visit, place, value, fromMs } = stay;
     const before = chosen[i - 1];
     const walk = before ? ((walkMs[before.place] as Float64Array)[place] as number) : 0;
     return {
@@ -77,7 +91,7 @@ const stopsOf = (
       positionId: (positions[place] as DayPosition).id,
       ...(shooterId !== undefined && { shooterId }),
       fromMs,
-      untilMs,
+      untilMs: stayUntil(stay, chosen[i + 1], walkMs),
       readyByMs: visit.event.window ? fromMs : visit.readyByMs,
       walkMs: walk,
       walkM: (walk / 1000) * walkSpeedMs,

@@ -70,14 +70,14 @@ export interface Stop {
   readonly positionId: string;
   /** Who of several shoots it. */
   readonly shooterId?: string;
-  /** From when until when it is shot: of a window, the visit. */
+  /** From when until when it is shot: of a window, the visit, and as long as nothing else asks for one. */
   readonly fromMs: number;
   readonly untilMs: number;
   /** In place by the second call; when one comes, to a window. */
   readonly readyByMs: number;
   readonly walkM: number;
   readonly walkMs: number;
-  /** Time in hand before the call (before the start, for one who stays); Infinity for the first. */
+  /** Time in hand before the call (before the start, for one who stays), were no visit longer than asked; Infinity for the first. */
   readonly slackMs: number;
   /** What it brings here, quality and quota counted. */
   readonly value: number;

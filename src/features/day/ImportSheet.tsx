@@ -54,6 +54,7 @@ const MEANING_WORDS: Readonly<Record<ColumnMeaning, string>> = {
   given: 'First name',
   team: 'School or club',
   worth: 'What it is worth: must, should, could',
+  visits: 'Visits to what goes on, such as 3 of 10 min',
 };
 const MEANINGS = COLUMN_MEANINGS.map((value) => ({ value, label: MEANING_WORDS[value] }));
 const DATE_ORDERS = [

@@ -39,18 +39,20 @@ function known(entries: DayEventRecord['entries'], find: ReturnType<typeof perso
   });
 }
 
-/** How an event that is brought in is dropped into, by its name; nothing where it is too short for that. */
+/** How an event that is brought in is dropped into: as its file says, else by its name; nothing where it is too short for that. */
 export function usualWindow({
   name,
   durationMin,
-}: Pick<DayEventRecord, 'name' | 'durationMin'>): DayEventRecord['window'] {
+  window: own,
+}: Pick<DayEventRecord, 'name' | 'durationMin' | 'window'>): DayEventRecord['window'] {
+  if (own) return own;
   const { window } = windowNamed(name) ?? {};
   return window && durationMin > window.visitMin ? { ...window } : undefined;
 }
 
 /** What of a file goes on and is dropped into, as far as names tell. */
 export function goesOnInWords(
-  events: readonly Pick<DayEventRecord, 'name' | 'durationMin'>[],
+  events: readonly Pick<DayEventRecord, 'name' | 'durationMin' | 'window'>[],
 ): string {
   const names = [...new Set(events.filter(usualWindow).map(({ name }) => name))];
   if (names.length === 0) return '';
