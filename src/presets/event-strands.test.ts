@@ -1,4 +1,4 @@
-import { marksNamed, OTHER_STRAND, strandNamed, windowNamed } from './event-strands';
+import { marksNamed, OTHER_STRAND, strandNamed, windowNamed, worthNamed } from './event-strands';
 import { groundById } from './grounds';
 
 test.each([
@@ -19,6 +19,9 @@ test.each([
   ['200 IM', 'Freestyle and medley', 'freestyle'],
   ['50 Free', 'Freestyle and medley', 'freestyle'],
   ['100 Back', 'Backstroke', 'backstroke'],
+  ['Girls 1500 Free', 'Freestyle and medley', 'freestyle'],
+  ['10,000 m', 'Distance', 'bend'],
+  ['Boys match, court 2', 'Matches', undefined],
   ['Prize giving', OTHER_STRAND, undefined],
   ['Junior single 500 m', OTHER_STRAND, undefined],
 ])('“%s” belongs to %s and happens at %s', (name, strand, mark) => {
@@ -50,4 +53,34 @@ test('what goes on lasts as such events do, and a race does not go on', () => {
   });
   expect(windowNamed('Warm-up')?.durationMin).toBe(45);
   expect(windowNamed('100 m')).toBeUndefined();
+  expect(windowNamed('800 m')).toBeUndefined();
+});
+
+test.each([
+  ['1500 m', 6],
+  ['Mile', 6],
+  ['3000 m steeplechase', 12],
+  ['5000 m', 18],
+  ['10 000 m', 38],
+  ['1650 Free', 15],
+])('of a %s any two passings are had, within %d minutes', (name, durationMin) => {
+  expect(windowNamed(name)).toEqual({ durationMin, window: { visitMin: 2, visits: 2 } });
+});
+
+test('a match has two halves', () => {
+  expect(windowNamed('U16 match')).toEqual({
+    durationMin: 90,
+    window: { visitMin: 20, visits: 2 },
+  });
+});
+
+test.each([
+  ['100 m prelims', 'could'],
+  ['Discus qualifying', 'could'],
+  ['200 m semi-final', 'could'],
+  ['Warm-up', 'could'],
+  ['100 m final', 'should'],
+  ['Long jump', 'should'],
+])('“%s” is taken for worth “%s”', (name, worth) => {
+  expect(worthNamed(name)).toBe(worth);
 });

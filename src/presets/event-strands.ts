@@ -2,17 +2,30 @@
  * What events are by the words in their names: which strand of a meet they belong to, how long it goes on where it is
  * dropped into, and the marks where it happens. How long each takes: common practice, no source; long and triple jump 75 to
  * 100 minutes, high jump 90 to 120, vault 100 to 140, throws 60 to 80. An athlete's own attempts come every six to twelve
- * minutes.
+ * minutes. In a distance race they pass every lap, and a match has two halves; how long these take: no source.
  */
 interface Kind {
   readonly strand: string;
   readonly named: RegExp;
   readonly lastsMin?: number;
+  /** How it is dropped into, where that is not a round of attempts. */
+  readonly window?: UsualWindow;
   /** Marks of the grounds, the likeliest first. */
   readonly at: readonly string[];
 }
 
-const DISTANCE_M = /\b(?:800|1[56]00|3000|3200|5000|10[ ,.]?000|mile|steeplechase)\b/i;
+/** How an event is dropped into. */
+export interface UsualWindow {
+  readonly visitMin: number;
+  readonly visits: number;
+}
+
+/** They pass every lap: any two of them. */
+const LAPS: UsualWindow = { visitMin: 2, visits: 2 };
+/** Some of each half. */
+const HALVES: UsualWindow = { visitMin: 20, visits: 2 };
+
+const DISTANCE = { strand: 'Distance', window: LAPS, at: ['bend', 'finish'] } as const;
 
 const KINDS: readonly Kind[] = [
   { strand: 'Warm-up', named: /\bwarm[- ]?ups?\b/i, lastsMin: 45, at: [] },
@@ -29,6 +42,12 @@ const KINDS: readonly Kind[] = [
     named: /\b(?:shot(?: put)?|discus|javelin|hammer|weight throw)\b/i,
     lastsMin: 70,
     at: ['discus'],
+  },
+  { strand: 'Matches', named: /\b(?:match|game)\b/i, lastsMin: 90, window: HALVES, at: [] },
+  {
+    strand: 'Freestyle and medley',
+    named: /\b(?:800|1000|1500|1650) ?(?:m|y|yd)? free(?:style)?\b/i,
+    ...{ lastsMin: 15, window: LAPS, at: ['freestyle'] },
   },
   {
     strand: 'Breaststroke and butterfly',
@@ -47,7 +66,11 @@ const KINDS: readonly Kind[] = [
     at: ['hurdle-five'],
   },
   { strand: 'Relays', named: /\brelay\b|\b4 ?[x×] ?\d{2,4}\b/i, at: ['exchange', 'start'] },
-  { strand: 'Distance', named: DISTANCE_M, at: ['bend', 'finish'] },
+  { ...DISTANCE, named: /\b10[ ,.]?000\b/, lastsMin: 38 },
+  { ...DISTANCE, named: /\b5000\b/, lastsMin: 18 },
+  { ...DISTANCE, named: /\b(?:3000|3200|steeplechase)\b/i, lastsMin: 12 },
+  { ...DISTANCE, named: /\b(?:1[56]00|mile)\b/i, lastsMin: 6 },
+  { strand: 'Distance', named: /\b800\b/, at: ['bend', 'finish'] },
   {
     strand: 'Sprints',
     named:
@@ -67,12 +90,6 @@ export const strandNamed = (name: string): string => kindOf(name)?.strand ?? OTH
 /** Marks where an event of that name may happen, the likeliest first. */
 export const marksNamed = (name: string): readonly string[] => kindOf(name)?.at ?? [];
 
-/** How an event is dropped into. */
-export interface UsualWindow {
-  readonly visitMin: number;
-  readonly visits: number;
-}
-
 /** A round of attempts, and no more than three of them; no source. */
 export const FIRST_WINDOW: UsualWindow = { visitMin: 10, visits: 3 };
 
@@ -80,6 +97,14 @@ export const FIRST_WINDOW: UsualWindow = { visitMin: 10, visits: 3 };
 export function windowNamed(
   name: string,
 ): { readonly durationMin: number; readonly window: UsualWindow } | undefined {
-  const lastsMin = kindOf(name)?.lastsMin;
-  return lastsMin === undefined ? undefined : { durationMin: lastsMin, window: FIRST_WINDOW };
+  const { lastsMin, window = FIRST_WINDOW } = kindOf(name) ?? {};
+  return lastsMin === undefined ? undefined : { durationMin: lastsMin, window };
 }
+
+/** Rounds before the one that counts, and what stands beside the competition. */
+const LESS =
+  /\b(?:prelim(?:s|inary|inaries)?|qualif(?:ying|iers?|ications?)|trials?|semi[- ]?finals?|warm[- ]?ups?|training|practice)\b/i;
+
+/** What an event of that name is worth when nobody says: rounds that lead to another count less. No source. */
+export const worthNamed = (name: string): 'should' | 'could' =>
+  LESS.test(name) ? 'could' : 'should';

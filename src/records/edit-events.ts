@@ -61,10 +61,16 @@ function late({ lateMin: _before, ...event }: DayEventRecord, minutes: number): 
   return held === 0 ? event : { ...event, lateMin: held };
 }
 
+/** A race of many laps is dropped into as well, but keeps the time of the track. No source. */
+const GOES_ON_FROM_MIN = 45;
+
 /** What runs late together: heats at their times, or what goes on beside them. */
 export type Strand = 'timed' | 'goesOn';
-export const strandOf = ({ window }: Pick<DayEventRecord, 'window'>): Strand =>
-  window ? 'goesOn' : 'timed';
+export const strandOf = ({
+  window,
+  durationMin,
+}: Pick<DayEventRecord, 'window' | 'durationMin'>): Strand =>
+  window && durationMin >= GOES_ON_FROM_MIN ? 'goesOn' : 'timed';
 
 /** Everything of a strand that starts at a minute or after it, so many minutes later (or earlier). */
 export const restShifted = (

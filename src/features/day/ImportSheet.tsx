@@ -26,6 +26,7 @@ import {
   givenByName,
   goesOnInWords,
   hoursWith,
+  lessInWords,
   merged,
 } from './import';
 
@@ -258,7 +259,7 @@ function Ready({
     const what = changeInWords(entry);
     return what ? [`${eventTitle(entry.event)}: ${what}`] : [];
   });
-  const goesOn = goesOnInWords(merge.fresh);
+  const goesOn = [goesOnInWords(merge.fresh), lessInWords(merge.fresh)].filter(Boolean).join(' ');
   const drop = absent === 'drop';
   const hours = hoursWith(shoot, events);
   const grows = hours.startLocal !== shoot.startLocal || hours.endLocal !== shoot.endLocal;

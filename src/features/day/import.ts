@@ -3,7 +3,7 @@ import type { CalendarEvent, EventNote } from '@/formats/order-ics';
 import { sameEventKey } from '@/formats/order-csv';
 import type { DayEventRecord } from '@/records/day';
 import { heatName } from '@/formats/written-names';
-import { marksNamed, windowNamed } from '@/presets/event-strands';
+import { marksNamed, windowNamed, worthNamed } from '@/presets/event-strands';
 import { minutesOn, withEvents } from '@/records/edit-events';
 import { endsAfterStart } from '@/records/times';
 import { nameKey, personFinder } from '@/records/names';
@@ -39,6 +39,28 @@ function known(entries: DayEventRecord['entries'], find: ReturnType<typeof perso
   });
 }
 
+/** What a new event is worth: as its file says, else by its name. */
+const usualWorth = (
+  event: Pick<DayEventRecord, 'name' | 'heat' | 'worth'>,
+): DayEventRecord['worth'] =>
+  event.worth === 'should' ? worthNamed(eventTitle(event)) : event.worth;
+
+/** What of a file counts less, as far as names tell. */
+export function lessInWords(
+  events: readonly Pick<DayEventRecord, 'name' | 'heat' | 'worth'>[],
+): string {
+  const less = events.filter((event) => event.worth === 'should' && usualWorth(event) === 'could');
+  if (less.length === 0) return '';
+  return `Taken to be worth less, as rounds before the one that counts: ${named(less)}. Change that in the event.`;
+}
+
+/** "Long jump; High jump; Discus and 1 more". */
+function named(events: readonly Pick<DayEventRecord, 'name'>[]): string {
+  const names = [...new Set(events.map(({ name }) => name))];
+  const more = names.length > 3 ? ` and ${names.length - 3} more` : '';
+  return `${names.slice(0, 3).join('; ')}${more}`;
+}
+
 /** How an event that is brought in is dropped into: as its file says, else by its name; nothing where it is too short for that. */
 export function usualWindow({
   name,
@@ -54,10 +76,9 @@ export function usualWindow({
 export function goesOnInWords(
   events: readonly Pick<DayEventRecord, 'name' | 'durationMin' | 'window'>[],
 ): string {
-  const names = [...new Set(events.filter(usualWindow).map(({ name }) => name))];
-  if (names.length === 0) return '';
-  const more = names.length > 3 ? ` and ${names.length - 3} more` : '';
-  return `Taken to go on, and dropped into: ${names.slice(0, 3).join('; ')}${more}. Change that in the event.`;
+  const goOn = events.filter(usualWindow);
+  if (goOn.length === 0) return '';
+  return `Taken to go on, and dropped into: ${named(goOn)}. Change that in the event.`;
 }
 
 const namedKey = ({ name, heat = '' }: CalendarEvent | DayEventRecord): string =>
@@ -161,7 +182,7 @@ export function merged(
     return {
       ...event,
       entries,
-      worth: owed && event.worth === 'should' ? 'must' : event.worth,
+      worth: owed && event.worth === 'should' ? 'must' : usualWorth(event),
       ...(window && { window }),
       ...(given === 'byName' ? givenByName(event.name, shoot) : given),
       id: newId(),

@@ -7,7 +7,7 @@ import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { clockIn, linesOf } from './fixtures/planned-day';
-import { goesOnInWords, merged, noteFor } from './import';
+import { goesOnInWords, lessInWords, merged, noteFor } from './import';
 
 describe('an event that goes on', () => {
   /** A long jump beside the finals of the afternoon, which begin at half past one. */
@@ -62,7 +62,7 @@ describe('an event that goes on', () => {
   });
 
   test('visits that follow each other at once are one stay', async () => {
-    // Nothing else is on: three visits of ten minutes are half an hour.
+    // Nothing else is on: one is there from the first visit to the end.
     const event = { ...longJump, window: { visitMin: 10, visits: 3 } };
     const lines = await linesOf({ ...TERN_WATER, events: [event] });
     const stays = stayLines(lines);
@@ -117,6 +117,26 @@ describe('an event that goes on', () => {
       'Taken to go on, and dropped into: Long jump; High jump; Discus and 1 more. Change that in the event.',
     );
     expect(goesOnInWords([{ name: '100 m', durationMin: 5 }])).toBe('');
+    const rounds = ['100 m prelims', 'Warm-up', '100 m final'].map((name) => ({
+      ...{ name, worth: 'should' as const },
+    }));
+    expect(lessInWords(rounds)).toBe(
+      'Taken to be worth less, as rounds before the one that counts: 100 m prelims; Warm-up. Change that in the event.',
+    );
+    expect(lessInWords(rounds.slice(2))).toBe('');
+    // As they are brought in; what a file says of itself stands.
+    let made = 0;
+    const brought = merged(
+      { ...TERN_WATER, events: [] },
+      [
+        fresh('100 m prelims', 5),
+        { ...fresh('200 m prelims', 5), worth: 'must' },
+        { ...fresh('100 m', 5), heat: 'Semi-final 1' },
+      ],
+      {},
+      () => `w${(made += 1)}`,
+    );
+    expect(brought.events.map(({ worth }) => worth)).toEqual(['could', 'must', 'could']);
     // What a file says of itself comes before its name.
     const own = { visits: 1, visitMin: 20 };
     expect(bring({ ...fresh('100 m', 60), window: own })).toEqual([['100 m', 1]]);
