@@ -54,6 +54,11 @@ export interface DayRequest {
 const MINUTE_MS = 60_000;
 /** What an event is worth to the sum; what is promised comes before any sum. No source. */
 const VALUE: Readonly<Record<Worth, number>> = { must: 4, should: 2, could: 1 };
+/**
+ * Each person in it of whom more than one keeper is still owed makes an event worth so much more: everyone is met once
+ * before any sum, and then it is again the rest of what is owed that counts. No source.
+ */
+const KEEPERS_LEFT = 2;
 /** One picture more of a shot that has its count is worth this share. No source. */
 const BEYOND_SHARE = 0.4;
 /** Coming to a window once more is worth this share of the time before. No source. */
@@ -237,6 +242,13 @@ const debtsOf = (shoot: DayShoot, fromMs: number): readonly Debt[] =>
       events: events.filter((event) => endOf(event, shoot) > fromMs).map(({ id }) => id),
     }));
 
+/** How much more events are worth for the keepers owed in them beyond one each. */
+function keepersLeft(shoot: DayShoot): (event: DayEventRecord) => number {
+  const several = peopleOwed(shoot).filter(({ keepers, delivered }) => keepers - delivered > 1);
+  return ({ id }) =>
+    KEEPERS_LEFT * several.filter(({ events }) => events.some((one) => one.id === id)).length;
+}
+
 /**
  * The request to the planner; nothing while there are no events.
  * @param fromMs on the day itself, the last minute by which anything was over
@@ -245,6 +257,7 @@ export function dayRequestOf(shoot: DayShoot, fromMs = -Infinity): DayRequest | 
   const { events, positions, day } = shoot;
   if (events.length === 0) return undefined;
   const pictures: Record<string, DayPicture> = {};
+  const left = keepersLeft(shoot);
   const planned = events.map((event) => {
     const { shot, markId } = pictureOf(shoot, event);
     const picture = pictureKey(shot?.id, markId);
@@ -261,7 +274,7 @@ export function dayRequestOf(shoot: DayShoot, fromMs = -Infinity): DayRequest | 
       id: event.id,
       startMs,
       endMs: startMs + event.durationMin * MINUTE_MS,
-      value: VALUE[event.worth],
+      value: VALUE[event.worth] + left(event),
       mustHave: event.worth === 'must',
       picture,
       lightMs: lightTime(event, startMs),

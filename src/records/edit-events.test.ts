@@ -12,6 +12,7 @@ import {
   restShifted,
   startOf,
   startsAt,
+  strandOf,
   withEvents,
   withMany,
   withoutEvent,
@@ -186,4 +187,11 @@ test('many events are set at once, and what is not named stays', () => {
   ]);
   expect(shootSchema.safeParse(set).success).toBe(true);
   expect(set.events[0]).not.toHaveProperty('shotId');
+});
+
+test('a race of many laps keeps the time of the track, a long jump its own', () => {
+  const window = { visitMin: 2, visits: 2 };
+  expect(strandOf({ durationMin: 12, window })).toBe('timed');
+  expect(strandOf({ durationMin: 90, window })).toBe('goesOn');
+  expect(strandOf({ durationMin: 90 })).toBe('timed');
 });

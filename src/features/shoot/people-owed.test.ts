@@ -186,3 +186,37 @@ test('the cheapest rescue of someone lost names what it gives up and whom it los
   const then = late.find(({ owed: one }) => one.person.id === lost.owed.person.id)?.state;
   expect(then?.kind === 'lost' && then.rescue).toBeFalsy();
 });
+
+test('more keepers owed of one bring more of their events, and never cost another their only one', async () => {
+  const at2 = { pinnedTo: 'start-bank', markId: 'start' };
+  const several = (keepers: number): Shoot => ({
+    ...shoot,
+    people: [
+      { id: 'ash', name: 'Ash Lock', owed: [{ keepers }] },
+      { id: 'bea', name: 'Bea Tarn', owed: [{ keepers: 1 }] },
+      { id: 'cy', name: 'Cy Holt' },
+    ],
+    events: [
+      heat('a', '11:00', 'ash'),
+      // Of these two one can be had: another's that is worth more, or Ash's second.
+      heat('b', '12:00', 'cy', { ...at2, worth: 'should' }),
+      heat('c', '12:01', 'ash', { worth: 'could' }),
+      // And of these: Bea's only one, or Ash's third.
+      heat('d', '13:00', 'bea', { ...at2, worth: 'could' }),
+      heat('e', '13:01', 'ash', { worth: 'should' }),
+    ],
+  });
+  const shotOf = async (of: Shoot) =>
+    (await linesOf(of)).filter(({ status }) => status === 'shoot').map(({ event }) => event.id);
+  const one = await shotOf({ ...several(1), events: several(1).events.slice(0, 4) });
+  expect(one).toEqual(['a', 'b', 'd']);
+  const three = { ...several(3), events: several(3).events.slice(0, 4) };
+  expect(await shotOf(three)).toEqual(['a', 'c', 'd']);
+  const lines = await linesOf(three);
+  const [ash] = owedLines(peopleOwed(three), lines, at('10:00'));
+  expect(ash && owedInFull(ash, three, clockIn(three))).toMatch(/; 1 more planned after it\./);
+  const [last] = owedLines(peopleOwed(three), lines, at('11:30'));
+  expect(last && owedInFull(last, three, clockIn(three))).toMatch(/; their last one planned\./);
+  // Bea's only one stands against a wish of Ash's, however much is owed.
+  expect(await shotOf(several(3))).toEqual(['a', 'c', 'd']);
+});

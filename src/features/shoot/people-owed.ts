@@ -19,8 +19,13 @@ export interface Rescue {
 
 export type OwedState =
   | { readonly kind: 'met' | 'planning' }
-  /** On now, or the next to come. */
-  | { readonly kind: 'coming'; readonly line: DayLine; readonly going: boolean }
+  /** On now, or the next to come; and how many more of theirs the plan has after it. */
+  | {
+      readonly kind: 'coming';
+      readonly line: DayLine;
+      readonly going: boolean;
+      readonly more: number;
+    }
   /** Their last event of the plan is over, and nothing is logged of it. */
   | { readonly kind: 'passed'; readonly line: DayLine }
   | { readonly kind: 'lost'; readonly why: string; readonly rescue?: Rescue };
@@ -96,8 +101,10 @@ export function owedLines(
   return all.map(({ owed: one, stays }): OwedLine => {
     const [next] = stays;
     if (isMet(one)) return { owed: one, state: { kind: 'met' } };
-    if (next)
-      return { owed: one, state: { kind: 'coming', line: next, going: next.startMs <= atMs } };
+    if (next) {
+      const going = next.startMs <= atMs;
+      return { owed: one, state: { kind: 'coming', line: next, going, more: stays.length - 1 } };
+    }
     if (planning) return { owed: one, state: { kind: 'planning' } };
     const [rescue] = rescues(one, lines, all, atMs);
     const passed = planned.filter(({ event }) => isOf(one, event.id)).at(-1);
@@ -134,6 +141,10 @@ export function owedInShort({ owed, state }: OwedLine, clock: (ms: number) => st
 const hadInWords = ({ delivered, keepers }: PersonOwed): string =>
   keepers === 1 && delivered === 0 ? '' : `${delivered} of ${keepers} had`;
 
+/** What of someone comes after their next, for whom more than one keeper is owed. */
+const afterIt = (more: number): string =>
+  more === 0 ? 'their last one planned' : `${more} more planned after it`;
+
 /** "15:12, lane 4: Long jump, heat 2, from Pit side. 1 of 2 had." */
 export function owedInFull(
   { owed, state }: OwedLine,
@@ -157,7 +168,8 @@ export function owedInFull(
         const { line } = state;
         const weak = line.weak ? `; weak from there: ${line.weak}` : '';
         const by = line.by ? `, by ${line.by}` : '';
-        return `${state.going ? 'Now' : clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${by}${weak}`;
+        const more = owed.keepers - owed.delivered > 1 ? `; ${afterIt(state.more)}` : '';
+        return `${state.going ? 'Now' : clock(line.startMs)}${laneAt(line)}: ${eventTitle(line.event)}, from ${placeOf(line.stop?.positionId)}${by}${weak}${more}`;
       }
       case 'passed':
         return `${clock(state.line.startMs)}${laneAt(state.line)}: ${eventTitle(state.line.event)} is over, and no keeper of it is logged`;

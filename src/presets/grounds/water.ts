@@ -54,7 +54,7 @@ function pool({ id, name, source, lengthM, lanes }: PoolRules): GroundTemplate {
       {
         id: 'freestyle-left',
         name: 'Freestyle, breathing to the left',
-        ...at(laneX(3), halfLength - 12),
+        ...at(laneX(2), halfLength - 12),
         headingDeg: 0,
         facingDeg: 290,
         subjectId: 'swimmer',
