@@ -230,46 +230,48 @@ test(
   },
 );
 
-test('a long jump goes on for an hour and a half and is dropped into between finals', async ({
-  page,
-}) => {
-  await open(page);
-  await page.getByRole('button', { name: 'Add an event' }).click();
-  const sheet = page.getByRole('dialog', { name: 'A new event' });
-  await sheet.getByLabel('Event', { exact: true }).fill('Long jump');
-  await sheet.getByLabel('Starts at').fill('13:00');
-  // What its name usually means is shown, and can be changed.
-  await expect(sheet.getByRole('radio', { name: 'Goes on: drop in' })).toBeChecked();
-  await expect(sheet.getByLabel('Takes', { exact: true })).toHaveValue('90 min');
-  await expect(sheet.getByRole('spinbutton', { name: 'A visit takes' })).toHaveAttribute(
-    'aria-valuetext',
-    '10 min',
-  );
-  await sheet.getByRole('radio', { name: 'Must' }).click();
-  await sheet.getByRole('button', { name: 'Add the event' }).click();
-  await expect(answer(page)).toContainText(/Shoots \d+ of 20 events, all 5 promised\./);
-  const visits = /1[34]:\d\d to 1[34]:\d\d(, again 1[34]:\d\d to 1[34]:\d\d)*\. From /;
-  await expect(event(page, 'Long jump')).toContainText(visits);
-  await page.reload();
-  await expect(event(page, 'Long jump')).toContainText(visits);
-  // The finals run late, and the long jump does not.
-  const finals = page.getByRole('spinbutton', { name: 'All at their times from 12:20 on' });
-  await expect(
-    page.getByRole('spinbutton', { name: 'All that goes on from 12:20 on' }),
-  ).toBeVisible();
-  await finals.focus();
-  await page.keyboard.press('ArrowUp');
-  await expect(event(page, 'Junior single 500 m, final')).toContainText('13:31');
-  await expect(event(page, 'Long jump')).toContainText('13:00');
-  await page.keyboard.press('ArrowDown');
-  await expect(event(page, 'Junior single 500 m, final')).toContainText('13:30');
-  // As an event of its own time it takes an hour and a half, and finals are lost for it.
-  await expect(answer(page)).toContainText(/Shoots \d+ of 20 events, all 5 promised\./);
-  const before = await shotCount(page);
-  await openEvent(page, 'Long jump');
-  const change = page.getByRole('dialog', { name: 'Change the event' });
-  await change.getByRole('radio', { name: 'At its time' }).click();
-  await change.getByRole('button', { name: 'Save the event' }).click();
-  await expect.poll(() => shotCount(page)).toBeLessThan(before);
-  await expect(event(page, 'Long jump')).not.toContainText(visits);
-});
+test(
+  'a long jump goes on for an hour and a half and is dropped into between finals',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    await page.getByRole('button', { name: 'Add an event' }).click();
+    const sheet = page.getByRole('dialog', { name: 'A new event' });
+    await sheet.getByLabel('Event', { exact: true }).fill('Long jump');
+    await sheet.getByLabel('Starts at').fill('13:00');
+    // What its name usually means is shown, and can be changed.
+    await expect(sheet.getByRole('radio', { name: 'Goes on: drop in' })).toBeChecked();
+    await expect(sheet.getByLabel('Takes', { exact: true })).toHaveValue('90 min');
+    await expect(sheet.getByRole('spinbutton', { name: 'A visit takes' })).toHaveAttribute(
+      'aria-valuetext',
+      '10 min',
+    );
+    await sheet.getByRole('radio', { name: 'Must' }).click();
+    await sheet.getByRole('button', { name: 'Add the event' }).click();
+    await expect(answer(page)).toContainText(/Shoots \d+ of 20 events, all 5 promised\./);
+    const visits = /1[34]:\d\d to 1[34]:\d\d(, again 1[34]:\d\d to 1[34]:\d\d)*\. From /;
+    await expect(event(page, 'Long jump')).toContainText(visits);
+    await page.reload();
+    await expect(event(page, 'Long jump')).toContainText(visits);
+    // The finals run late, and the long jump does not.
+    const finals = page.getByRole('spinbutton', { name: 'All at their times from 12:20 on' });
+    await expect(
+      page.getByRole('spinbutton', { name: 'All that goes on from 12:20 on' }),
+    ).toBeVisible();
+    await finals.focus();
+    await page.keyboard.press('ArrowUp');
+    await expect(event(page, 'Junior single 500 m, final')).toContainText('13:31');
+    await expect(event(page, 'Long jump')).toContainText('13:00');
+    await page.keyboard.press('ArrowDown');
+    await expect(event(page, 'Junior single 500 m, final')).toContainText('13:30');
+    // As an event of its own time it takes an hour and a half, and finals are lost for it.
+    await expect(answer(page)).toContainText(/Shoots \d+ of 20 events, all 5 promised\./);
+    const before = await shotCount(page);
+    await openEvent(page, 'Long jump');
+    const change = page.getByRole('dialog', { name: 'Change the event' });
+    await change.getByRole('radio', { name: 'At its time' }).click();
+    await change.getByRole('button', { name: 'Save the event' }).click();
+    await expect.poll(() => shotCount(page)).toBeLessThan(before);
+    await expect(event(page, 'Long jump')).not.toContainText(visits);
+  },
+);

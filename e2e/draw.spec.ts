@@ -13,40 +13,42 @@ import {
 } from './drawing';
 import { keptShoot } from './field';
 
-test('a tree put down by a tap is shaped by exact figures, undone, redone, and kept', async ({
-  page,
-}) => {
-  await page.goto('/shoot/demo-larkmoor/ground');
-  await button(page, onPhone(page) ? 'Draw' : 'Draw the ground').click();
-  await take(page, 'Tree');
-  await tapPlan(page, 0.93, 0.55);
-  await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
-  await expect(page.getByText(/^Its shadow is [\d.]+ m long/)).toBeVisible();
+test(
+  'a tree put down by a tap is shaped by exact figures, undone, redone, and kept',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/ground');
+    await button(page, onPhone(page) ? 'Draw' : 'Draw the ground').click();
+    await take(page, 'Tree');
+    await tapPlan(page, 0.93, 0.55);
+    await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
+    await expect(page.getByText(/^Its shadow is [\d.]+ m long/)).toBeVisible();
 
-  await fill(page, 'East of the middle, m', '48,5');
-  await expect(field(page, 'East of the middle, m')).toHaveValue('48.5');
-  await fill(page, 'Height, m', '20');
-  await fill(page, 'Name', 'Lone oak');
-  await expect(page.getByRole('heading', { name: 'Lone oak' })).toBeVisible();
+    await fill(page, 'East of the middle, m', '48,5');
+    await expect(field(page, 'East of the middle, m')).toHaveValue('48.5');
+    await fill(page, 'Height, m', '20');
+    await fill(page, 'Name', 'Lone oak');
+    await expect(page.getByRole('heading', { name: 'Lone oak' })).toBeVisible();
 
-  await fill(page, 'Height, m', 'tall');
-  await expect(page.getByText('Change this: a number from 0.1 to 200 m')).toBeVisible();
-  await fill(page, 'Height, m', '20');
+    await fill(page, 'Height, m', 'tall');
+    await expect(page.getByText('Change this: a number from 0.1 to 200 m')).toBeVisible();
+    await fill(page, 'Height, m', '20');
 
-  await button(page, 'Undo').click();
-  await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
-  await button(page, 'Undo').click();
-  await expect(field(page, 'Height, m')).toHaveValue('8');
-  await button(page, 'Redo').click();
-  await button(page, 'Redo').click();
-  await expect(button(page, 'Redo')).toBeDisabled();
-  await expect(field(page, 'Height, m')).toHaveValue('20');
-  await settle(page);
-  await page.reload();
-  await expect(button(page, /^Select Lone oak/)).toBeVisible();
-});
+    await button(page, 'Undo').click();
+    await expect(page.getByRole('heading', { name: 'Tree', exact: true })).toBeVisible();
+    await button(page, 'Undo').click();
+    await expect(field(page, 'Height, m')).toHaveValue('8');
+    await button(page, 'Redo').click();
+    await button(page, 'Redo').click();
+    await expect(button(page, 'Redo')).toBeDisabled();
+    await expect(field(page, 'Height, m')).toHaveValue('20');
+    await settle(page);
+    await page.reload();
+    await expect(button(page, /^Select Lone oak/)).toBeVisible();
+  },
+);
 
-test('a wall is drawn, moved and taken away by keys alone', async ({ page }) => {
+test('a wall is drawn, moved and taken away by keys alone', { tag: '@once' }, async ({ page }) => {
   await openDrawing(page);
   await button(page, 'Add to the ground').focus();
   await page.keyboard.press('Enter');
@@ -311,27 +313,29 @@ test(
   },
 );
 
-test('a hide takes its seats along, a perch its bird; how far what is held is from the nearest is shown', async ({
-  page,
-}) => {
-  await openDrawing(page, 'demo-alder-reach');
-  await button(page, 'Select Hide, Hide').or(button(page, 'Select Hide')).click();
-  await expect(page.getByText('Goes with it: Hide window, Hide, side slot.')).toBeVisible();
-  await settle(page);
-  const before = await keptShoot(page, 'demo-alder-reach');
-  await button(page, /^Hide\. Drag/).press('ArrowLeft');
-  await settle(page);
-  const after = await keptShoot(page, 'demo-alder-reach');
-  for (const [i, { id, x }] of before.positions.entries()) {
-    const moved = after.positions[i]?.x ?? NaN;
-    expect(moved - x).toBeCloseTo(id.startsWith('hide') ? -1 : 0, 6);
-  }
-  expect(after.marks).toEqual(before.marks);
-  await button(page, 'Deselect').click();
-  await take(page, 'Perch');
-  await tapPlan(page, 0.3, 0.6);
-  await button(page, 'Put a subject on it').click();
-  await expect(field(page, 'Feet above the ground, m')).toHaveValue('1.2');
-  // Two lengths to the things nearest to the mark in hand.
-  await expect(page.locator('svg').getByText(/^\d+\.\d m$/)).toHaveCount(2);
-});
+test(
+  'a hide takes its seats along, a perch its bird; how far what is held is from the nearest is shown',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page, 'demo-alder-reach');
+    await button(page, 'Select Hide, Hide').or(button(page, 'Select Hide')).click();
+    await expect(page.getByText('Goes with it: Hide window, Hide, side slot.')).toBeVisible();
+    await settle(page);
+    const before = await keptShoot(page, 'demo-alder-reach');
+    await button(page, /^Hide\. Drag/).press('ArrowLeft');
+    await settle(page);
+    const after = await keptShoot(page, 'demo-alder-reach');
+    for (const [i, { id, x }] of before.positions.entries()) {
+      const moved = after.positions[i]?.x ?? NaN;
+      expect(moved - x).toBeCloseTo(id.startsWith('hide') ? -1 : 0, 6);
+    }
+    expect(after.marks).toEqual(before.marks);
+    await button(page, 'Deselect').click();
+    await take(page, 'Perch');
+    await tapPlan(page, 0.3, 0.6);
+    await button(page, 'Put a subject on it').click();
+    await expect(field(page, 'Feet above the ground, m')).toHaveValue('1.2');
+    // Two lengths to the things nearest to the mark in hand.
+    await expect(page.locator('svg').getByText(/^\d+\.\d m$/)).toHaveCount(2);
+  },
+);

@@ -63,31 +63,33 @@ for (const [job, ground, typed, place, day] of JOBS) {
   });
 }
 
-test('places are found with slips and accents, and without a network the largest', async ({
-  page,
-}) => {
-  await page.goto('/new');
-  await page.getByRole('button', { name: 'Tennis', exact: true }).click();
-  const field = page.getByLabel('Place', { exact: true });
-  const found = page.getByRole('list', { name: 'Places found' }).getByRole('button');
-  for (const [typed, first] of [
-    ['munchen', /^Munich, Bavaria, Germany/],
-    ['reykavik', /^Reykjavík, /],
-    ['東京', /^Tokyo, Japan/],
-  ] as const) {
-    await field.fill(typed);
-    await expect(found.first()).toHaveAccessibleName(first);
-  }
-  await expect(page.getByText(/GeoNames.*CC BY 4\.0/)).toBeVisible();
-  await field.fill('xqzzv');
-  await expect(page.getByText(/^No place is called “xqzzv”/)).toBeVisible();
+test(
+  'places are found with slips and accents, and without a network the largest',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/new');
+    await page.getByRole('button', { name: 'Tennis', exact: true }).click();
+    const field = page.getByLabel('Place', { exact: true });
+    const found = page.getByRole('list', { name: 'Places found' }).getByRole('button');
+    for (const [typed, first] of [
+      ['munchen', /^Munich, Bavaria, Germany/],
+      ['reykavik', /^Reykjavík, /],
+      ['東京', /^Tokyo, Japan/],
+    ] as const) {
+      await field.fill(typed);
+      await expect(found.first()).toHaveAccessibleName(first);
+    }
+    await expect(page.getByText(/GeoNames.*CC BY 4\.0/)).toBeVisible();
+    await field.fill('xqzzv');
+    await expect(page.getByText(/^No place is called “xqzzv”/)).toBeVisible();
 
-  // What comes is no list of places: as without a network, which e2e/offline.spec.ts tries.
-  await page.route('**/api/places*', (route) => route.fulfill({ json: {} }));
-  await field.fill('melborne');
-  await expect(found.first()).toHaveAccessibleName(/^Melbourne, Victoria, Australia/);
-  await expect(page.getByText(/only the 5000 largest places are known/)).toBeVisible();
-});
+    // What comes is no list of places: as without a network, which e2e/offline.spec.ts tries.
+    await page.route('**/api/places*', (route) => route.fulfill({ json: {} }));
+    await field.fill('melborne');
+    await expect(found.first()).toHaveAccessibleName(/^Melbourne, Victoria, Australia/);
+    await expect(page.getByText(/only the 5000 largest places are known/)).toBeVisible();
+  },
+);
 
 test(
   'what can’t be read is faulted all at once, says what was understood, and is kept',
@@ -150,56 +152,58 @@ test('the platform’s own calendar and clock fill the lines, and the sun gives 
   ).toBeVisible();
 });
 
-test('a night game asks for floodlights; what is guessed says so until it is settled', async ({
-  page,
-}) => {
-  await page.goto('/new');
-  await page.getByRole('button', { name: 'Football (soccer)', exact: true }).click();
-  await page.getByLabel('Place', { exact: true }).fill('48.169, 11.529');
-  await page.getByRole('button', { name: /^Take 48/ }).click();
-  await page.getByLabel('Date', { exact: true }).fill('12.2.2027');
-  await page.getByLabel('Start', { exact: true }).fill('19:00');
-  await page.getByLabel('End', { exact: true }).fill('21:00');
-  await expect(page.getByRole('radio', { name: 'School', exact: true })).toBeChecked();
-  await page.getByRole('radio', { name: 'Club', exact: true }).click();
-  await expect(page.getByText(/^Guessed at 120 lx/)).toBeVisible();
-  await page.getByRole('button', { name: 'Make the shoot' }).click();
-  await expect(headline(page)).toBeVisible();
-  const guessed = () =>
-    inAnswer(page, async (answer) =>
-      (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
+test(
+  'a night game asks for floodlights; what is guessed says so until it is settled',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/new');
+    await page.getByRole('button', { name: 'Football (soccer)', exact: true }).click();
+    await page.getByLabel('Place', { exact: true }).fill('48.169, 11.529');
+    await page.getByRole('button', { name: /^Take 48/ }).click();
+    await page.getByLabel('Date', { exact: true }).fill('12.2.2027');
+    await page.getByLabel('Start', { exact: true }).fill('19:00');
+    await page.getByLabel('End', { exact: true }).fill('21:00');
+    await expect(page.getByRole('radio', { name: 'School', exact: true })).toBeChecked();
+    await page.getByRole('radio', { name: 'Club', exact: true }).click();
+    await expect(page.getByText(/^Guessed at 120 lx/)).toBeVisible();
+    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await expect(headline(page)).toBeVisible();
+    const guessed = () =>
+      inAnswer(page, async (answer) =>
+        (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
+      );
+    expect(await guessed()).toMatch(
+      /lamps are guessed at 120 lx[\s\S]*Body, lens or both are guessed/,
     );
-  expect(await guessed()).toMatch(
-    /lamps are guessed at 120 lx[\s\S]*Body, lens or both are guessed/,
-  );
 
-  const whole = page.getByRole('region', { name: 'The whole answer' });
-  if (!(await whole.isVisible())) {
-    await page.getByRole('region', { name: 'Answer' }).getByRole('button').first().click();
-  }
-  await page.getByRole('button', { name: 'Turn the ground' }).click();
-  const rose = page.getByRole('slider', { name: 'True bearing of the long axis' });
-  const box = (await rose.boundingBox()) as { x: number; y: number; width: number };
-  const middle = { x: box.x + box.width / 2, y: box.y + box.width / 2 };
-  await page.mouse.move(middle.x, middle.y - 90);
-  await page.mouse.down();
-  await page.mouse.move(middle.x + 60, middle.y - 60, { steps: 5 });
-  await page.mouse.move(middle.x + 90, middle.y, { steps: 5 });
-  await page.mouse.up();
-  await expect(rose).toHaveAttribute('aria-valuenow', '90');
-  await page.getByRole('button', { name: /^The sun sets behind this end/ }).click();
-  // Munich in the middle of February: about a quarter north of south-west; by the almanac, from memory.
-  const deg = async () => Number(await rose.getAttribute('aria-valuenow'));
-  await expect.poll(deg).toBeGreaterThan(245);
-  expect(await deg()).toBeLessThan(260);
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
-  expect(await guessed()).not.toMatch(/long axis/);
-  await settle(page);
-  await page.reload();
-  await expect(headline(page)).toBeVisible();
-  expect(await guessed()).toMatch(/lamps are guessed/);
-});
+    const whole = page.getByRole('region', { name: 'The whole answer' });
+    if (!(await whole.isVisible())) {
+      await page.getByRole('region', { name: 'Answer' }).getByRole('button').first().click();
+    }
+    await page.getByRole('button', { name: 'Turn the ground' }).click();
+    const rose = page.getByRole('slider', { name: 'True bearing of the long axis' });
+    const box = (await rose.boundingBox()) as { x: number; y: number; width: number };
+    const middle = { x: box.x + box.width / 2, y: box.y + box.width / 2 };
+    await page.mouse.move(middle.x, middle.y - 90);
+    await page.mouse.down();
+    await page.mouse.move(middle.x + 60, middle.y - 60, { steps: 5 });
+    await page.mouse.move(middle.x + 90, middle.y, { steps: 5 });
+    await page.mouse.up();
+    await expect(rose).toHaveAttribute('aria-valuenow', '90');
+    await page.getByRole('button', { name: /^The sun sets behind this end/ }).click();
+    // Munich in the middle of February: about a quarter north of south-west; by the almanac, from memory.
+    const deg = async () => Number(await rose.getAttribute('aria-valuenow'));
+    await expect.poll(deg).toBeGreaterThan(245);
+    expect(await deg()).toBeLessThan(260);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    expect(await guessed()).not.toMatch(/long axis/);
+    await settle(page);
+    await page.reload();
+    await expect(headline(page)).toBeVisible();
+    expect(await guessed()).toMatch(/lamps are guessed/);
+  },
+);
 
 test(
   'a venue used before comes with its ground; a weekly game is made for as many weeks',
@@ -236,32 +240,34 @@ test(
   },
 );
 
-test('who begins says body and lens by a press each, or is not sure of one of them', async ({
-  page,
-}) => {
-  await page.goto('/new');
-  await page.getByRole('button', { name: 'Garden feeder', exact: true }).click();
-  await page.keyboard.type('uppsala');
-  await page.getByRole('button', { name: /^Uppsala, / }).click();
-  await page.getByRole('button', { name: 'Tomorrow', exact: true }).click();
-  const choice = (of: string, name: string) =>
-    page.getByRole('radiogroup', { name: of }).getByRole('radio', { name, exact: true });
-  await expect(choice('Body', 'Not sure')).toBeChecked();
-  await expect(choice('Lens, mm', 'Not sure')).toBeChecked();
-  await choice('Body', '1.5x crop').click();
-  await choice('Lens, mm', '200–600').click();
-  await expect(page.getByText(/^For this shoot; the bag/)).toBeVisible();
-  await choice('Lens, mm', 'Not sure').click();
-  await page.getByRole('button', { name: 'Make the shoot' }).click();
-  await expect(headline(page)).toBeVisible();
-  const guessed = () =>
-    inAnswer(page, async (answer) =>
-      (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
-    );
-  expect(await guessed()).toMatch(/Body, lens or both are guessed/);
-  await goTo(page, 'Kit');
-  await expect(page.getByRole('button', { name: /^Body 1\.5x crop body, 20 MP/ })).toBeVisible();
-});
+test(
+  'who begins says body and lens by a press each, or is not sure of one of them',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/new');
+    await page.getByRole('button', { name: 'Garden feeder', exact: true }).click();
+    await page.keyboard.type('uppsala');
+    await page.getByRole('button', { name: /^Uppsala, / }).click();
+    await page.getByRole('button', { name: 'Tomorrow', exact: true }).click();
+    const choice = (of: string, name: string) =>
+      page.getByRole('radiogroup', { name: of }).getByRole('radio', { name, exact: true });
+    await expect(choice('Body', 'Not sure')).toBeChecked();
+    await expect(choice('Lens, mm', 'Not sure')).toBeChecked();
+    await choice('Body', '1.5x crop').click();
+    await choice('Lens, mm', '200–600').click();
+    await expect(page.getByText(/^For this shoot; the bag/)).toBeVisible();
+    await choice('Lens, mm', 'Not sure').click();
+    await page.getByRole('button', { name: 'Make the shoot' }).click();
+    await expect(headline(page)).toBeVisible();
+    const guessed = () =>
+      inAnswer(page, async (answer) =>
+        (await answer.getByRole('listitem').allInnerTexts()).join('\n'),
+      );
+    expect(await guessed()).toMatch(/Body, lens or both are guessed/);
+    await goTo(page, 'Kit');
+    await expect(page.getByRole('button', { name: /^Body 1\.5x crop body, 20 MP/ })).toBeVisible();
+  },
+);
 
 test(
   'here: the device’s own place, or why there is none',
@@ -277,22 +283,26 @@ test(
   },
 );
 
-test('a position is put by tape and compass: so far from the mark, that way', async ({ page }) => {
-  await page.goto('/shoot/demo-larkmoor/ground');
-  await expect(headline(page)).toBeVisible();
-  if (onPhone(page)) await groundTool(page, 'Frame');
-  await page.getByRole('button', { name: 'Place by distance' }).click();
-  const group = page.getByRole('dialog', { name: 'Place by distance' });
-  await group.getByRole('button', { name: /^From/ }).click();
-  await page.getByRole('radio', { name: 'Attack in the circle', exact: true }).click();
-  await group.getByLabel('Distance, m').fill('25');
-  await group.getByLabel('Bearing, °').fill('90');
-  await group.getByLabel('Bearing, °').blur();
-  await group.getByRole('button', { name: /^Put .* there$/ }).click();
-  await expect(
-    group.getByText(/stands 25\.0 m from Attack in the circle, 90° from north/),
-  ).toBeVisible();
-  await group.getByRole('button', { name: 'Close' }).click();
-  if (onPhone(page)) await page.keyboard.press('Escape');
-  expect((await readAnswer(page)).distanceM).toBeCloseTo(25, 0);
-});
+test(
+  'a position is put by tape and compass: so far from the mark, that way',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/ground');
+    await expect(headline(page)).toBeVisible();
+    if (onPhone(page)) await groundTool(page, 'Frame');
+    await page.getByRole('button', { name: 'Place by distance' }).click();
+    const group = page.getByRole('dialog', { name: 'Place by distance' });
+    await group.getByRole('button', { name: /^From/ }).click();
+    await page.getByRole('radio', { name: 'Attack in the circle', exact: true }).click();
+    await group.getByLabel('Distance, m').fill('25');
+    await group.getByLabel('Bearing, °').fill('90');
+    await group.getByLabel('Bearing, °').blur();
+    await group.getByRole('button', { name: /^Put .* there$/ }).click();
+    await expect(
+      group.getByText(/stands 25\.0 m from Attack in the circle, 90° from north/),
+    ).toBeVisible();
+    await group.getByRole('button', { name: 'Close' }).click();
+    if (onPhone(page)) await page.keyboard.press('Escape');
+    expect((await readAnswer(page)).distanceM).toBeCloseTo(25, 0);
+  },
+);

@@ -14,29 +14,35 @@ import {
   timeSlider,
 } from './app';
 
-test('the first run shows the three demo shoots, and the first answers', async ({ page }) => {
-  await page.goto('/');
-  await expect(page).toHaveTitle('Shoots · Bright Perch');
-  for (const title of [
-    'Larkmoor, evening hockey',
-    'Alder Reach, kingfisher hide',
-    'Tern Water, sprint regatta',
-  ]) {
-    await expect(page.getByRole('link', { name: title })).toBeVisible();
-  }
-  await page.getByRole('link', { name: /^Larkmoor, evening hockey/ }).click();
-  await expect(page).toHaveURL(/\/shoot\/demo-larkmoor\/ground$/);
-  await expect(page).toHaveTitle('Larkmoor, evening hockey · Bright Perch');
-  await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
-  await expect(page.getByRole('img', { name: /^Ball lit/ }).first()).toBeVisible();
-  await inAnswer(page, async (answer) => {
-    await expect(
-      answer.getByText(/^Good until 20:\d\d; at 20:45 \d\.\d stops? short\. \d\.\d stops in hand/),
-    ).toBeVisible();
-    await expect(answer.getByText(/^1\/2000: what a strike is best taken at\./)).toBeVisible();
-  });
-  await expect(page.getByText(/Sun 27\d° W/).first()).toBeVisible();
-});
+test(
+  'the first run shows the three demo shoots, and the first answers',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    await expect(page).toHaveTitle('Shoots · Bright Perch');
+    for (const title of [
+      'Larkmoor, evening hockey',
+      'Alder Reach, kingfisher hide',
+      'Tern Water, sprint regatta',
+    ]) {
+      await expect(page.getByRole('link', { name: title })).toBeVisible();
+    }
+    await page.getByRole('link', { name: /^Larkmoor, evening hockey/ }).click();
+    await expect(page).toHaveURL(/\/shoot\/demo-larkmoor\/ground$/);
+    await expect(page).toHaveTitle('Larkmoor, evening hockey · Bright Perch');
+    await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Ball lit/ }).first()).toBeVisible();
+    await inAnswer(page, async (answer) => {
+      await expect(
+        answer.getByText(
+          /^Good until 20:\d\d; at 20:45 \d\.\d stops? short\. \d\.\d stops in hand/,
+        ),
+      ).toBeVisible();
+      await expect(answer.getByText(/^1\/2000: what a strike is best taken at\./)).toBeVisible();
+    });
+    await expect(page.getByText(/Sun 27\d° W/).first()).toBeVisible();
+  },
+);
 
 test('each demo shoot opens and answers', { tag: '@once' }, async ({ page }) => {
   for (const id of ['demo-larkmoor', 'demo-alder-reach', 'demo-tern-water']) {
@@ -119,22 +125,24 @@ test(
   },
 );
 
-test('the position moves by arrow keys, a metre or five, and stays moved after a reload', async ({
-  page,
-}) => {
-  await openLarkmoor(page);
-  const before = await readAnswer(page);
-  await positionHandle(page).focus();
-  await page.keyboard.press('Shift+ArrowLeft');
-  await page.keyboard.press('ArrowUp');
-  const after = await readAnswer(page);
-  expect(after.distanceM).toBeGreaterThan(before.distanceM + 3);
-  expect(after.fillPct).toBeLessThan(before.fillPct);
-  await settle(page);
-  await page.reload();
-  await expect(headline(page)).toBeVisible();
-  expect(await readAnswer(page)).toEqual(after);
-});
+test(
+  'the position moves by arrow keys, a metre or five, and stays moved after a reload',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openLarkmoor(page);
+    const before = await readAnswer(page);
+    await positionHandle(page).focus();
+    await page.keyboard.press('Shift+ArrowLeft');
+    await page.keyboard.press('ArrowUp');
+    const after = await readAnswer(page);
+    expect(after.distanceM).toBeGreaterThan(before.distanceM + 3);
+    expect(after.fillPct).toBeLessThan(before.fillPct);
+    await settle(page);
+    await page.reload();
+    await expect(headline(page)).toBeVisible();
+    expect(await readAnswer(page)).toEqual(after);
+  },
+);
 
 test('marks and positions are chosen by a tap on the plan, and a mark can be moved', async ({
   page,
@@ -312,25 +320,27 @@ test('the brightness is remembered: day, dusk, hide', { tag: '@once' }, async ({
   await expect.poll(paper).toBe('rgb(0, 0, 0)');
 });
 
-test('from the side: the heights, what is behind the head, and the camera answers to it', async ({
-  page,
-}) => {
-  await openLarkmoor(page);
-  const see = () =>
-    page
-      .getByRole('button', { name: onPhone(page) ? 'Side' : 'See it from the side', exact: true })
-      .click();
-  const side = page.getByRole('dialog', { name: 'From the side' });
-  await see();
-  await expect(
-    side.getByRole('img', { name: /^Camera at 1\.2 m, head at 1\.\d m, [\d.]+ m apart\./ }),
-  ).toBeVisible();
-  await page.keyboard.press('Escape');
-  // As it closes it gives the keys back to what opened it.
-  await expect(side).toBeHidden();
-  await groundTool(page, 'Frame');
-  await page.getByRole('slider', { name: 'Camera height' }).press('End');
-  if (onPhone(page)) await page.keyboard.press('Escape');
-  await see();
-  await expect(side.getByText(/^Camera at 8\.0 m, .* Looking 1\d° down\.$/)).toBeVisible();
-});
+test(
+  'from the side: the heights, what is behind the head, and the camera answers to it',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openLarkmoor(page);
+    const see = () =>
+      page
+        .getByRole('button', { name: onPhone(page) ? 'Side' : 'See it from the side', exact: true })
+        .click();
+    const side = page.getByRole('dialog', { name: 'From the side' });
+    await see();
+    await expect(
+      side.getByRole('img', { name: /^Camera at 1\.2 m, head at 1\.\d m, [\d.]+ m apart\./ }),
+    ).toBeVisible();
+    await page.keyboard.press('Escape');
+    // As it closes it gives the keys back to what opened it.
+    await expect(side).toBeHidden();
+    await groundTool(page, 'Frame');
+    await page.getByRole('slider', { name: 'Camera height' }).press('End');
+    if (onPhone(page)) await page.keyboard.press('Escape');
+    await see();
+    await expect(side.getByText(/^Camera at 8\.0 m, .* Looking 1\d° down\.$/)).toBeVisible();
+  },
+);

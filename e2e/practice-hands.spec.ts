@@ -52,14 +52,14 @@ async function playAll(page: Page, press: Hand): Promise<void> {
   await expect.poll(kinds).toEqual(['moment', 'bench', 'stops', 'eye', 'stand']);
 }
 
-test('every drill is played by keys alone', async ({ page }) => {
+test('every drill is played by keys alone', { tag: '@once' }, async ({ page }) => {
   test.slow();
   await playAll(page, HANDS.keys as Hand);
 });
 
 test.describe('on a screen that is touched', () => {
   test.use({ hasTouch: true });
-  test('every drill is played by touch alone', async ({ page }) => {
+  test('every drill is played by touch alone', { tag: '@once' }, async ({ page }) => {
     test.slow();
     await playAll(page, HANDS.touch as Hand);
   });

@@ -71,27 +71,29 @@ test('a finger follows, a second one presses', { tag: '@once' }, async ({ page }
   expect(tries.at(-1)).toMatchObject({ kind: 'pan', by: 'pointer' });
 });
 
-test('keys: it sets out wrong, arrows set it right, and it counts for no hand', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    Math.random = () => 0;
-  });
-  await page.goto('/practice/pan');
-  await panPad(page).focus();
-  await page.keyboard.press('Enter');
-  for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(1500);
-  await page.keyboard.press('Space');
-  await expect(again(page)).toBeVisible();
-  const [made] = await triesOf(page);
-  // Twelve hundredths too slow, and four arrows of four.
-  expect(made).toMatchObject({ kind: 'pan', by: 'keys' });
-  expect(made?.rateError).toBeCloseTo(0.04, 2);
-  await expect(page.getByRole('region', { name: 'Your swings' })).toContainText(
-    'What keys steered is not counted',
-  );
-});
+test(
+  'keys: it sets out wrong, arrows set it right, and it counts for no hand',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      Math.random = () => 0;
+    });
+    await page.goto('/practice/pan');
+    await panPad(page).focus();
+    await page.keyboard.press('Enter');
+    for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowRight');
+    await page.waitForTimeout(1500);
+    await page.keyboard.press('Space');
+    await expect(again(page)).toBeVisible();
+    const [made] = await triesOf(page);
+    // Twelve hundredths too slow, and four arrows of four.
+    expect(made).toMatchObject({ kind: 'pan', by: 'keys' });
+    expect(made?.rateError).toBeCloseTo(0.04, 2);
+    await expect(page.getByRole('region', { name: 'Your swings' })).toContainText(
+      'What keys steered is not counted',
+    );
+  },
+);
 
 test(
   'who asks for less motion follows in steps, three a second',

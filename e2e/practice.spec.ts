@@ -30,33 +30,37 @@ async function withSwings(
   await keepText(page, KEY, JSON.stringify({ version: 1, tries, home }));
 }
 
-test('what practice says goes into tomorrow’s plan, and can be left out', async ({ page }) => {
-  await withSwings(page, [0.06, -0.06, 0.06, -0.06, 0.06, -0.06, 0.06, -0.06]);
-  await page.goto('/practice');
-  await expect(
-    page.getByRole('list', { name: 'Drills' }).getByRole('button', { name: /^Pan/ }),
-  ).toContainText('Rate off by 6 %');
-  await page.goto('/shoot/demo-tern-water/practice');
-  const plan = page.getByRole('region', { name: 'In this plan' });
-  await expect(plan).toContainText('Plan pans for a speed that varies by 6 %');
-  await expect(plan).toContainText('8 swings practised');
-  await plan.getByRole('button', { name: 'Use: swing' }).click();
-  await expect(plan).toContainText('In this plan');
-  const planned = async () => {
-    await goTo(page, 'Settings');
-    await part(page, 'Motion').click();
-    return page
-      .getByRole('slider', { name: 'How evenly you swing' })
-      .getAttribute('aria-valuetext');
-  };
-  await expect.poll(planned).toMatch(/^off by 6 %/);
-  await page.reload();
-  await expect.poll(planned).toMatch(/^off by 6 %/);
-  await goTo(page, 'Practice');
-  await plan.getByRole('button', { name: 'Leave out: swing' }).click();
-  await expect(plan).toContainText('Left out');
-  await expect.poll(planned).not.toMatch(/^off by 6 %/);
-});
+test(
+  'what practice says goes into tomorrow’s plan, and can be left out',
+  { tag: '@once' },
+  async ({ page }) => {
+    await withSwings(page, [0.06, -0.06, 0.06, -0.06, 0.06, -0.06, 0.06, -0.06]);
+    await page.goto('/practice');
+    await expect(
+      page.getByRole('list', { name: 'Drills' }).getByRole('button', { name: /^Pan/ }),
+    ).toContainText('Rate off by 6 %');
+    await page.goto('/shoot/demo-tern-water/practice');
+    const plan = page.getByRole('region', { name: 'In this plan' });
+    await expect(plan).toContainText('Plan pans for a speed that varies by 6 %');
+    await expect(plan).toContainText('8 swings practised');
+    await plan.getByRole('button', { name: 'Use: swing' }).click();
+    await expect(plan).toContainText('In this plan');
+    const planned = async () => {
+      await goTo(page, 'Settings');
+      await part(page, 'Motion').click();
+      return page
+        .getByRole('slider', { name: 'How evenly you swing' })
+        .getAttribute('aria-valuetext');
+    };
+    await expect.poll(planned).toMatch(/^off by 6 %/);
+    await page.reload();
+    await expect.poll(planned).toMatch(/^off by 6 %/);
+    await goTo(page, 'Practice');
+    await plan.getByRole('button', { name: 'Leave out: swing' }).click();
+    await expect(plan).toContainText('Left out');
+    await expect.poll(planned).not.toMatch(/^off by 6 %/);
+  },
+);
 
 test('own presses are reckoned with where the plan says so', { tag: '@once' }, async ({ page }) => {
   await withSwings(page, [], [0.2, 0.24, 0.22, 0.26, 0.2, 0.24, 0.22, 0.26]);
@@ -93,81 +97,87 @@ test('clearing what was practised can be undone', { tag: '@once' }, async ({ pag
   expect(await triesOf(page, 2)).toHaveLength(2);
 });
 
-test('a moment: pressed, told how late, and what a burst would have had', async ({ page }) => {
-  await page.addInitScript(() => {
-    Math.random = () => 0.2;
-  });
-  await page.goto('/practice/moment');
-  const what = pad(page, /press when it happens/);
-  // It comes 1.3 s and a fifth of 1.8 after it began. A press from outside comes as late as a busy machine lets it.
-  await what.evaluate((button) =>
-    button.addEventListener(
-      'keydown',
-      () =>
-        setTimeout(
-          () => button.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true })),
-          1660,
-        ),
-      { once: true },
-    ),
-  );
-  await what.focus();
-  await page.keyboard.press('Enter');
-  await expect(again(page)).toBeVisible();
-  await expect(verdict(page)).toHaveText(/(On it|late|early)/);
-  await expect(
-    page.getByRole('list', { name: 'Frames about the moment' }).getByRole('listitem'),
-  ).toHaveCount(4);
-  const [made] = await triesOf(page);
-  expect(made?.kind).toBe('moment');
-  expect(Math.abs(made?.lateS ?? 1)).toBeLessThan(0.3);
-  // Let pass, nothing is noted.
-  await again(page).click();
-  await what.focus();
-  await page.keyboard.press('Enter');
-  await expect(verdict(page)).toHaveText('Let pass: nothing was pressed.', { timeout: 8000 });
-  expect(await triesOf(page)).toHaveLength(1);
-});
+test(
+  'a moment: pressed, told how late, and what a burst would have had',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      Math.random = () => 0.2;
+    });
+    await page.goto('/practice/moment');
+    const what = pad(page, /press when it happens/);
+    // It comes 1.3 s and a fifth of 1.8 after it began. A press from outside comes as late as a busy machine lets it.
+    await what.evaluate((button) =>
+      button.addEventListener(
+        'keydown',
+        () =>
+          setTimeout(
+            () => button.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true })),
+            1660,
+          ),
+        { once: true },
+      ),
+    );
+    await what.focus();
+    await page.keyboard.press('Enter');
+    await expect(again(page)).toBeVisible();
+    await expect(verdict(page)).toHaveText(/(On it|late|early)/);
+    await expect(
+      page.getByRole('list', { name: 'Frames about the moment' }).getByRole('listitem'),
+    ).toHaveCount(4);
+    const [made] = await triesOf(page);
+    expect(made?.kind).toBe('moment');
+    expect(Math.abs(made?.lateS ?? 1)).toBeLessThan(0.3);
+    // Let pass, nothing is noted.
+    await again(page).click();
+    await what.focus();
+    await page.keyboard.press('Enter');
+    await expect(verdict(page)).toHaveText('Let pass: nothing was pressed.', { timeout: 8000 });
+    expect(await triesOf(page)).toHaveLength(1);
+  },
+);
 
-test('signs of a game are put in their order, and the moment pressed for by them', async ({
-  page,
-}) => {
-  await page.goto('/shoot/demo-larkmoor/practice/moment');
-  await page.getByRole('radio', { name: 'Know its signs' }).click();
-  await expect(page.getByText(/^Penalty corner: press the signs in the order/)).toBeVisible();
-  const left = page.getByRole('list', { name: 'Signs' });
-  const put = (name: string) => left.getByRole('button', { name }).click();
-  await put('The stick goes back');
-  await page.getByRole('button', { name: 'Take the last back' }).click();
-  for (const name of [
-    'The ball is pushed out',
-    'The stick goes back',
-    'It is stopped at the top of the circle',
-    'Strike',
-  ]) {
-    await put(name);
-  }
-  await expect(verdict(page)).toHaveText('2 of 4 in their place.');
-  await expect(page.getByRole('list', { name: 'In order' })).toContainText(
-    'The stick goes back: 0.5 s before; you put it at 2',
-  );
-  await page.getByRole('button', { name: 'Time them' }).click();
-  const what = pad(page, /^Penalty corner: press to begin/);
-  await what.focus();
-  await page.keyboard.press('Enter');
-  // The first sign is read out.
-  await expect(
-    page.getByRole('status').filter({ hasText: 'The ball is pushed out' }),
-  ).toBeAttached();
-  await page.keyboard.press('Space');
-  await expect(verdict(page)).toHaveText(
-    /^\d+ ms early; by signs alone a quarter of a second is good\.$/,
-  );
-  const [order, press] = await triesOf(page, 2);
-  expect(order).toMatchObject({ kind: 'order', signs: 'Penalty corner', inPlace: 2, of: 4 });
-  expect(press).toMatchObject({ kind: 'signs', signs: 'Penalty corner' });
-  expect(press?.lateS).toBeLessThan(0);
-});
+test(
+  'signs of a game are put in their order, and the moment pressed for by them',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/practice/moment');
+    await page.getByRole('radio', { name: 'Know its signs' }).click();
+    await expect(page.getByText(/^Penalty corner: press the signs in the order/)).toBeVisible();
+    const left = page.getByRole('list', { name: 'Signs' });
+    const put = (name: string) => left.getByRole('button', { name }).click();
+    await put('The stick goes back');
+    await page.getByRole('button', { name: 'Take the last back' }).click();
+    for (const name of [
+      'The ball is pushed out',
+      'The stick goes back',
+      'It is stopped at the top of the circle',
+      'Strike',
+    ]) {
+      await put(name);
+    }
+    await expect(verdict(page)).toHaveText('2 of 4 in their place.');
+    await expect(page.getByRole('list', { name: 'In order' })).toContainText(
+      'The stick goes back: 0.5 s before; you put it at 2',
+    );
+    await page.getByRole('button', { name: 'Time them' }).click();
+    const what = pad(page, /^Penalty corner: press to begin/);
+    await what.focus();
+    await page.keyboard.press('Enter');
+    // The first sign is read out.
+    await expect(
+      page.getByRole('status').filter({ hasText: 'The ball is pushed out' }),
+    ).toBeAttached();
+    await page.keyboard.press('Space');
+    await expect(verdict(page)).toHaveText(
+      /^\d+ ms early; by signs alone a quarter of a second is good\.$/,
+    );
+    const [order, press] = await triesOf(page, 2);
+    expect(order).toMatchObject({ kind: 'order', signs: 'Penalty corner', inPlace: 2, of: 4 });
+    expect(press).toMatchObject({ kind: 'signs', signs: 'Penalty corner' });
+    expect(press?.lateS).toBeLessThan(0);
+  },
+);
 
 test(
   'the device’s own delay is measured on a beat, and taken off',
@@ -214,26 +224,30 @@ test(
   },
 );
 
-test('a frame too dark is brought right by thumbs on the dials', async ({ page }) => {
-  // A cloud goes before the sun.
-  await page.addInitScript(() => {
-    Math.random = () => 0.45;
-  });
-  await page.goto('/practice/stops');
-  await expect(page.getByText('A cloud has gone before the sun.')).toBeVisible();
-  const said = await page.getByText(/stops? too dark\./).innerText();
-  const stops = Number(/^([\d.]+) stop/.exec(said)?.[1]);
-  expect(stops).toBeGreaterThan(1);
-  const take = page.getByRole('button', { name: 'Take it so' });
-  await expect(take).toBeDisabled();
-  const slower = page.getByRole('button', { name: 'Shutter: less' });
-  for (let i = 0; i < Math.round(stops * 3); i += 1) await slower.click();
-  await take.click();
-  await expect(verdict(page)).toHaveText('Right, within a third of a stop.');
-  await expect(page.getByText(/^The plan sets 1\//)).toBeVisible();
-  await page.getByRole('button', { name: 'Next' }).click();
-  await expect(page.getByRole('region', { name: 'Your dials' })).toContainText('1 try: 1 right');
-});
+test(
+  'a frame too dark is brought right by thumbs on the dials',
+  { tag: '@once' },
+  async ({ page }) => {
+    // A cloud goes before the sun.
+    await page.addInitScript(() => {
+      Math.random = () => 0.45;
+    });
+    await page.goto('/practice/stops');
+    await expect(page.getByText('A cloud has gone before the sun.')).toBeVisible();
+    const said = await page.getByText(/stops? too dark\./).innerText();
+    const stops = Number(/^([\d.]+) stop/.exec(said)?.[1]);
+    expect(stops).toBeGreaterThan(1);
+    const take = page.getByRole('button', { name: 'Take it so' });
+    await expect(take).toBeDisabled();
+    const slower = page.getByRole('button', { name: 'Shutter: less' });
+    for (let i = 0; i < Math.round(stops * 3); i += 1) await slower.click();
+    await take.click();
+    await expect(verdict(page)).toHaveText('Right, within a third of a stop.');
+    await expect(page.getByText(/^The plan sets 1\//)).toBeVisible();
+    await page.getByRole('button', { name: 'Next' }).click();
+    await expect(page.getByRole('region', { name: 'Your dials' })).toContainText('1 try: 1 right');
+  },
+);
 
 const SUN_STOOD = /: the sun stood \d+° high in the [NESW]{1,2}/;
 /** What the eye is asked, an answer to each, and what is said of it. */
@@ -245,24 +259,34 @@ const EYE = [
   [/^It is \d\d:\d\d\. From which side are faces lit from the front\?$/, /^A, N$/, SUN_STOOD],
 ] as const;
 
-test('light is read off a picture, and a side found by the hour', async ({ page }) => {
-  await page.goto('/practice/eye');
-  const asked = new Set<number>();
-  for (let i = 0; i < EYE.length; i += 1) {
-    const answers = page.getByRole('list', { name: 'Answers' });
-    await expect(answers).toBeVisible();
-    const shown = await Promise.all(EYE.map(([asks]) => page.getByText(asks).count()));
-    const which = shown.indexOf(1);
-    const [, answer, said] = EYE[which] as (typeof EYE)[number];
-    asked.add(which);
-    await answers.getByRole('button', { name: answer, exact: true }).first().click();
-    await expect(verdict(page)).toHaveText(said);
-    await page.getByRole('button', { name: 'Next' }).click();
-  }
-  expect(asked.size).toBe(EYE.length);
-  const tries = await triesOf(page, EYE.length);
-  expect(tries.map(({ task }) => task).sort()).toEqual(['ev', 'ground', 'height', 'hour', 'side']);
-});
+test(
+  'light is read off a picture, and a side found by the hour',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/practice/eye');
+    const asked = new Set<number>();
+    for (let i = 0; i < EYE.length; i += 1) {
+      const answers = page.getByRole('list', { name: 'Answers' });
+      await expect(answers).toBeVisible();
+      const shown = await Promise.all(EYE.map(([asks]) => page.getByText(asks).count()));
+      const which = shown.indexOf(1);
+      const [, answer, said] = EYE[which] as (typeof EYE)[number];
+      asked.add(which);
+      await answers.getByRole('button', { name: answer, exact: true }).first().click();
+      await expect(verdict(page)).toHaveText(said);
+      await page.getByRole('button', { name: 'Next' }).click();
+    }
+    expect(asked.size).toBe(EYE.length);
+    const tries = await triesOf(page, EYE.length);
+    expect(tries.map(({ task }) => task).sort()).toEqual([
+      'ev',
+      'ground',
+      'height',
+      'hour',
+      'side',
+    ]);
+  },
+);
 
 test(
   'three minutes are put together for the next shoot, and count what was done',
@@ -317,22 +341,26 @@ test('a place is chosen on the plan, and set beside the best there is', async ({
   await expect(stand).toBeEnabled();
 });
 
-test('in a shoot it is that shoot’s: its subject, place, lens and light', async ({ page }) => {
-  await page.goto('/shoot/demo-larkmoor/log');
-  await goTo(page, 'Practice');
-  await part(page, 'Pan').click();
-  await expect(page.getByText(/at 200 mm: field player, stick swing/)).toBeVisible();
-  await swingByMouse(page);
-  await expect(again(page)).toBeVisible();
-  const [made] = await triesOf(page);
-  expect(made?.shootId).toBe('demo-larkmoor');
-  await part(page, 'Moment').click();
-  await expect(page.getByRole('radio', { name: 'Top of the jump' })).toBeVisible();
-  await expect(page.getByRole('radio', { name: 'Bird leaving' })).toBeHidden();
-  // A perched bird does not cross: that is said, and what to do.
-  await page.goto('/shoot/demo-alder-reach/practice/pan');
-  await expect(
-    page.getByText(/it stands, or comes at you, so there is nothing to pan/),
-  ).toBeVisible();
-  await expect(headline(page)).toBeHidden();
-});
+test(
+  'in a shoot it is that shoot’s: its subject, place, lens and light',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-larkmoor/log');
+    await goTo(page, 'Practice');
+    await part(page, 'Pan').click();
+    await expect(page.getByText(/at 200 mm: field player, stick swing/)).toBeVisible();
+    await swingByMouse(page);
+    await expect(again(page)).toBeVisible();
+    const [made] = await triesOf(page);
+    expect(made?.shootId).toBe('demo-larkmoor');
+    await part(page, 'Moment').click();
+    await expect(page.getByRole('radio', { name: 'Top of the jump' })).toBeVisible();
+    await expect(page.getByRole('radio', { name: 'Bird leaving' })).toBeHidden();
+    // A perched bird does not cross: that is said, and what to do.
+    await page.goto('/shoot/demo-alder-reach/practice/pan');
+    await expect(
+      page.getByText(/it stands, or comes at you, so there is nothing to pan/),
+    ).toBeVisible();
+    await expect(headline(page)).toBeHidden();
+  },
+);

@@ -63,70 +63,72 @@ const pin = (page: Page, letter: string) =>
 const apart = (page: Page) => page.getByLabel('From A to B, m');
 const underlay = async (page: Page) => (await keptShoot(page, 'demo-larkmoor')).underlay;
 
-test('a picture is laid under the plan by two pins and a known length, and goes out with the shoot', async ({
-  page,
-}) => {
-  await openPicture(page);
-  await choose(page, await fieldFromAbove(page, 'club-map.png', 'image/png'));
-  await expect(page.getByText('Laid club-map.png under the plan')).toBeVisible();
-  await expect(page.locator('svg image')).toHaveCount(1);
-  // The pins lie level across its middle, however it is turned: as it is drawn, too.
-  await page.getByRole('radio', { name: 'The picture' }).click();
-  await drag(page, await middleOf(page, /^Pin B of the picture/), { x: -10, y: 60 });
-  await expect(page.getByLabel('Its top points to, °')).not.toHaveValue('0');
-  await expect(async () => {
-    const [a, b] = await Promise.all(
-      ['A', 'B'].map((letter) => middleOf(page, new RegExp(`^Pin ${letter} of the picture`))),
-    );
-    const drawn = await page.locator('svg image').boundingBox();
-    if (!a || !b || !drawn) throw new Error('must be there');
-    expect(Math.abs((a.x + b.x) / 2 - (drawn.x + drawn.width / 2))).toBeLessThan(1.5);
-    expect(Math.abs((a.y + b.y) / 2 - (drawn.y + drawn.height / 2))).toBeLessThan(1.5);
-  }).toPass({ timeout: 5000 });
-  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
-  await expect(page.getByLabel('Its top points to, °')).toHaveValue('0');
-  await page.getByRole('radio', { name: 'Only the pin' }).click();
-  // Over the picture: B one metre north of where it was, the picture where it lay.
-  await settle(page);
-  const first = await underlay(page);
-  await pin(page, 'B').press('ArrowUp');
-  await settle(page);
-  const set = await underlay(page);
-  expect(set?.pins[1].down).toBeLessThan(first?.pins[1].down ?? 0);
-  expect({ ...set, pins: null }).toEqual({ ...first, pins: null });
-  await apart(page).fill('91.4');
-  await apart(page).press('Enter');
-  // With the picture: B dragged turns it about A, at its size.
-  await page.getByRole('radio', { name: 'The picture' }).click();
-  await drag(page, await middleOf(page, /^Pin B of the picture/), { x: -34, y: 36 });
-  await expect(apart(page)).toHaveValue('91.4');
-  await expect(page.getByLabel('Its top points to, °')).not.toHaveValue('0');
-  await settle(page);
-  const before = await keptShoot(page, 'demo-larkmoor');
-  const { topDeg = 0, widthM = 0 } = before.underlay ?? {};
-  await page.getByRole('button', { name: 'Its top is north: turn the ground with it' }).click();
-  await expect(page.getByLabel('Its top points to, °')).toHaveValue('0');
-  await settle(page);
-  const north = await keptShoot(page, 'demo-larkmoor');
-  const turnedBy = (before.ground.bearingDeg - north.ground.bearingDeg + 360) % 360;
-  expect(turnedBy).toBeCloseTo(topDeg, 6);
-  expect(north.underlay?.widthM).toBeCloseTo(widthM, 6);
-  await page.getByRole('slider', { name: 'How much of it is seen' }).press('Home');
-  await page.reload();
-  await page.getByRole('button', { name: 'Picture', exact: true }).click();
-  await expect(page.getByText('10 %')).toBeVisible();
-  await expect(page.locator('svg image')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Hide it' }).click();
-  await expect(page.locator('svg image')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Show it' }).click();
-  expect(await planSvg(page)).toContain('href="data:image/jpeg;base64,/9j/');
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Picture', exact: true }).click();
-  await page.getByRole('button', { name: 'Take it away' }).click();
-  await expect(page.getByRole('button', { name: 'Choose a picture' })).toBeVisible();
-  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: 'Choose another picture' })).toBeVisible();
-});
+test(
+  'a picture is laid under the plan by two pins and a known length, and goes out with the shoot',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openPicture(page);
+    await choose(page, await fieldFromAbove(page, 'club-map.png', 'image/png'));
+    await expect(page.getByText('Laid club-map.png under the plan')).toBeVisible();
+    await expect(page.locator('svg image')).toHaveCount(1);
+    // The pins lie level across its middle, however it is turned: as it is drawn, too.
+    await page.getByRole('radio', { name: 'The picture' }).click();
+    await drag(page, await middleOf(page, /^Pin B of the picture/), { x: -10, y: 60 });
+    await expect(page.getByLabel('Its top points to, °')).not.toHaveValue('0');
+    await expect(async () => {
+      const [a, b] = await Promise.all(
+        ['A', 'B'].map((letter) => middleOf(page, new RegExp(`^Pin ${letter} of the picture`))),
+      );
+      const drawn = await page.locator('svg image').boundingBox();
+      if (!a || !b || !drawn) throw new Error('must be there');
+      expect(Math.abs((a.x + b.x) / 2 - (drawn.x + drawn.width / 2))).toBeLessThan(1.5);
+      expect(Math.abs((a.y + b.y) / 2 - (drawn.y + drawn.height / 2))).toBeLessThan(1.5);
+    }).toPass({ timeout: 5000 });
+    await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+    await expect(page.getByLabel('Its top points to, °')).toHaveValue('0');
+    await page.getByRole('radio', { name: 'Only the pin' }).click();
+    // Over the picture: B one metre north of where it was, the picture where it lay.
+    await settle(page);
+    const first = await underlay(page);
+    await pin(page, 'B').press('ArrowUp');
+    await settle(page);
+    const set = await underlay(page);
+    expect(set?.pins[1].down).toBeLessThan(first?.pins[1].down ?? 0);
+    expect({ ...set, pins: null }).toEqual({ ...first, pins: null });
+    await apart(page).fill('91.4');
+    await apart(page).press('Enter');
+    // With the picture: B dragged turns it about A, at its size.
+    await page.getByRole('radio', { name: 'The picture' }).click();
+    await drag(page, await middleOf(page, /^Pin B of the picture/), { x: -34, y: 36 });
+    await expect(apart(page)).toHaveValue('91.4');
+    await expect(page.getByLabel('Its top points to, °')).not.toHaveValue('0');
+    await settle(page);
+    const before = await keptShoot(page, 'demo-larkmoor');
+    const { topDeg = 0, widthM = 0 } = before.underlay ?? {};
+    await page.getByRole('button', { name: 'Its top is north: turn the ground with it' }).click();
+    await expect(page.getByLabel('Its top points to, °')).toHaveValue('0');
+    await settle(page);
+    const north = await keptShoot(page, 'demo-larkmoor');
+    const turnedBy = (before.ground.bearingDeg - north.ground.bearingDeg + 360) % 360;
+    expect(turnedBy).toBeCloseTo(topDeg, 6);
+    expect(north.underlay?.widthM).toBeCloseTo(widthM, 6);
+    await page.getByRole('slider', { name: 'How much of it is seen' }).press('Home');
+    await page.reload();
+    await page.getByRole('button', { name: 'Picture', exact: true }).click();
+    await expect(page.getByText('10 %')).toBeVisible();
+    await expect(page.locator('svg image')).toHaveCount(1);
+    await page.getByRole('button', { name: 'Hide it' }).click();
+    await expect(page.locator('svg image')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Show it' }).click();
+    expect(await planSvg(page)).toContain('href="data:image/jpeg;base64,/9j/');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Picture', exact: true }).click();
+    await page.getByRole('button', { name: 'Take it away' }).click();
+    await expect(page.getByRole('button', { name: 'Choose a picture' })).toBeVisible();
+    await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: 'Choose another picture' })).toBeVisible();
+  },
+);
 
 test(
   'a phone’s photograph is laid upright, and nothing of where it was taken is kept',

@@ -134,7 +134,7 @@ function AddShooter({ onClose }: { readonly onClose: () => void }) {
         error={lacks(name) ? 'a name, so that each knows their own day' : undefined}
       />
       <Text kind="small" ink="quiet">
-        Their bag begins as a copy of yours. Work as them to change it in Kit.
+        Their bag begins as a copy of yours. Switch this phone to them to change it in Kit.
       </Text>
       <Button label="Add to the day" kind="primary" onPress={add} />
     </Sheet>
@@ -206,7 +206,7 @@ function ShooterSheet({
       {own ? null : (
         <View className="gap-1">
           <Button
-            label={`Work as ${name}`}
+            label={`Switch this phone to ${name}`}
             onPress={() => {
               update((current) => asShooter(current, id));
               whose.choose(id);
@@ -218,7 +218,7 @@ function ShooterSheet({
             }}
           />
           <Text kind="small" ink="quiet">
-            {`For ${name}’s phone, or to change their bag: Kit, Settings, Day and Field are theirs then.`}
+            {`Kit, Settings, Day and Field are ${name}’s then: on ${name}’s own phone, or to change their bag.`}
           </Text>
         </View>
       )}
