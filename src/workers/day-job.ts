@@ -4,6 +4,7 @@ import {
   planDay,
   planTogether,
   scorePosition,
+  WEAK_COUNTS,
   weakness,
   type DayEvent,
   type PositionScore,
@@ -88,7 +89,7 @@ function scoreOf(
 /** The route, for one or for several. */
 function planned(
   { events, shooters, positions, walkSpeedMs, leadTimes, quotas, debts }: DayRequest,
-  quality: Readonly<Record<string, number>>,
+  { quality, weak }: Pick<DayReply, 'quality' | 'weak'>,
   before: Route | undefined,
   quickly: boolean,
 ): Route {
@@ -100,7 +101,8 @@ function planned(
         : positions.flatMap(({ id }) => {
             const key = qualityKey({ picture, lightMs, positionId: id, shooterId });
             const score = quality[key] ?? 0;
-            return score >= LEAST_QUALITY ? [{ positionId: id, quality: score }] : [];
+            const counts = weak[key] ? score * WEAK_COUNTS : score;
+            return score >= LEAST_QUALITY ? [{ positionId: id, quality: counts }] : [];
           });
     return { ...event, from: Object.fromEntries(shooters.map(({ id }) => [id, from(id)])) };
   });
@@ -159,7 +161,7 @@ export function dayService(nextTurn: () => Promise<void>): DayService {
               if (score.weak) weak[next.key] = score.weak;
             }
             if (at < wanted.length) return true;
-            route = planned(job, quality, before, isFirst);
+            route = planned(job, { quality, weak }, before, isFirst);
             before = route;
             const more = isFirst;
             if (isFirst) await onFirst?.({ route, quality, weak });

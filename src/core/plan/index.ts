@@ -47,4 +47,4 @@ export {
   type ScoredSite,
   type ScorePart,
 } from './types';
-export { fillIsWeak, LEAST_QUALITY, weakness } from './weak';
+export { fillIsWeak, LEAST_QUALITY, WEAK_COUNTS, weakness } from './weak';

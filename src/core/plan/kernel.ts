@@ -324,12 +324,12 @@ export const weighed = (weight: number, desirability: number): number =>
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
-/** How well a place serves a pan to which the subject comes: as a frozen frame, if at all. No source. */
-const COMES_AT_YOU = 0.1;
+/** What is left of a place for a pan to which the subject comes: so much that who insists can stand there. No source. */
+const COMES_AT_YOU = 0.2;
 
 /** Fills `out` for a lens at a cell; a cell nearer than the lens focuses gets reach 0. */
 export function viewLens(
-  { mark, shot, weights, picture }: PreparedMark,
+  { mark, shot, weights, weightSum, picture }: PreparedMark,
   prepared: PreparedLens,
   cell: CellView,
   out: LensView,
@@ -388,7 +388,7 @@ export function viewLens(
   out.reach = reachDesirability(out.fill, shot.fill);
   out.backdrop = backdropDesirability(out.blurShare, shot.backdrop);
   out.logSum =
-    (out.view === 0 ? -Infinity : 0) +
+    (out.view === 0 ? -Infinity : weightSum * Math.log(out.view)) +
     weighed(weights.reach, out.reach) +
     weighed(weights.face, out.face) +
     weighed(weights.backdrop, out.backdrop) +

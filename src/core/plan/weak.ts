@@ -11,6 +11,8 @@ const LEAST_OF_FILL = 0.6;
 const MOST_OFF_FACE_DEG = 110;
 /** A place that serves less well than this is weak, whatever it is for. No source. */
 const WEAK_BELOW = 0.3;
+/** What is had from a weak place counts this much. No source. */
+export const WEAK_COUNTS = 0.5;
 /** One that serves less well than this is no place for it. No source. */
 export const LEAST_QUALITY = 0.05;
 

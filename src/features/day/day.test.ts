@@ -45,14 +45,15 @@ test.each([TERN_WATER, LARKMOOR])(
 test('the plan is that of the solver given the same qualities', async () => {
   const request = dayRequestOf(TERN_WATER);
   if (!request) throw new Error('must have events');
-  const { route, quality } = await planned(TERN_WATER);
+  const { route, quality, weak } = await planned(TERN_WATER);
   const again = planDay(
     request.events.map(({ picture, lightMs, ...event }) => ({
       ...event,
       from: request.positions.flatMap(({ id }) => {
-        const score =
-          quality[qualityKey({ picture, lightMs, positionId: id, shooterId: 'alone' })] ?? 0;
-        return score >= 0.05 ? [{ positionId: id, quality: score }] : [];
+        const key = qualityKey({ picture, lightMs, positionId: id, shooterId: 'alone' });
+        const score = quality[key] ?? 0;
+        // What is weak counts half.
+        return score >= 0.05 ? [{ positionId: id, quality: weak[key] ? score / 2 : score }] : [];
       }),
     })),
     request.positions,
