@@ -73,7 +73,7 @@ test('the regatta day is planned: pinned, left out, running late, and kept', asy
   await part(page, 'Route').click();
   await expect(
     page.getByRole('list', { name: 'Route' }).getByRole('listitem').first(),
-  ).toContainText(/^1\. Bank, before the finish\s*In place by 09:50/);
+  ).toContainText(/^1\. Footbridge past the finish\s*In place by 09:50/);
   await expect(page.getByRole('list', { name: 'Missed' })).toContainText(
     /The walk from .+ takes \d+ minutes; there are \d+\.|second call/,
   );
@@ -153,7 +153,9 @@ test(
     await page.getByRole('radio', { name: 'A boat panned along the reeds' }).click();
     await sheet.getByRole('button', { name: 'Bring in 2 events' }).click();
     await expect(page.getByText('2 added')).toBeVisible();
-    await expect(answer(page)).toContainText(/of 21, all 5 promised/);
+    await expect(answer(page)).toContainText(
+      /of 21 events(?:, \d+ from a weak place)?, all 5 promised/,
+    );
     await turnTo(page, 'Later');
     await expect(event(page, 'Relay, four boats')).toContainText('Pair in lane 2 (No. 87');
     await settle(page);
@@ -179,7 +181,7 @@ test(
     expect(calendar.text).toContain('DTSTART:20270619T123000Z');
     const table = await save('Save as a table');
     expect(table.text.split('\r\n')[0]).toBe(
-      'Date,Start,Duration,Event,Heat,Lane,Bib,Who,Club,Worth',
+      'Date,Start,Duration,Event,Heat,Lane,Bib,Who,Club,Worth,Visits',
     );
     expect(table.text).toContain('2027-06-19,13:30,3 min,Junior single 500 m,Final,4,');
     // The committee moves the prize giving; the calendar that comes back says so.

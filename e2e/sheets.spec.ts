@@ -313,7 +313,7 @@ test(
     await expect(region(page, 'Day')).toContainText(
       /Shoots 7 of 7 events(?:, \d+ from a weak place)?, all 2 promised/,
     );
-    await expect(page.getByText(/50 m to walk, 1 minute\. Leave by 18:57/)).toBeVisible();
+    await expect(page.getByText(/15 m to walk, 1 minute\. Leave by 18:57/)).toBeVisible();
     await goTo(page, 'Log');
     await expect(region(page, 'What came of it')).toContainText(
       '0 of 5 promised shots are delivered',
