@@ -62,7 +62,7 @@ export async function meetShots(page: Page, base: string): Promise<readonly stri
   await page.goto(`${shoot}/day`);
   await give('Bring in a running order', 'meet.csv', meetOrder().file);
   await press('Bring in 56 events');
-  await planned(/of 56, all 12 owed/);
+  await planned(/of 56 events.*, all 12 owed/);
   // What was said goes away by itself.
   await page.waitForTimeout(11_000);
   await take();

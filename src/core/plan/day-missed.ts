@@ -51,8 +51,6 @@ export interface Miss {
 
 type Walks = readonly Float64Array[];
 
-type InTheWay = Chosen & { readonly haveMs: number; readonly needMs: number };
-
 /** The day that an event is missing from. */
 export interface Missing {
   readonly visits: readonly Visit[];

@@ -89,3 +89,10 @@ export function backdropDesirability(
 /** Metres of walking that halve the wish. */
 const HALF_AT_M = 600;
 export const walkDesirability = (walkM: number): number => 2 ** (-walkM / HALF_AT_M);
+
+/** What is left of a place for a pan to which the subject comes: so much that who insists can stand there. No source. */
+const COMES_AT_YOU = 0.2;
+
+/** How much of a picture the view leaves: nothing behind what stands in the way. */
+export const viewDesirability = (blocked: boolean, comesAtYou: boolean): number =>
+  blocked ? 0 : comesAtYou ? COMES_AT_YOU : 1;

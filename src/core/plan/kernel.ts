@@ -31,6 +31,7 @@ import {
   backdropDesirability,
   faceDesirability,
   reachDesirability,
+  viewDesirability,
   walkDesirability,
 } from './desirability';
 import { heardAt } from './heard-at';
@@ -289,7 +290,6 @@ export interface LensView {
   evNeeded: number;
   /** Half the frame's diagonal with the warning round it. */
   sunNearDeg: number;
-  /** A pan has nothing to follow. */
   comesAtYou: boolean;
   reach: number;
   face: number;
@@ -324,9 +324,6 @@ export const weighed = (weight: number, desirability: number): number =>
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
-/** What is left of a place for a pan to which the subject comes: so much that who insists can stand there. No source. */
-const COMES_AT_YOU = 0.2;
-
 /** Fills `out` for a lens at a cell; a cell nearer than the lens focuses gets reach 0. */
 export function viewLens(
   { mark, shot, weights, weightSum, picture }: PreparedMark,
@@ -339,7 +336,7 @@ export function viewLens(
   const { distanceM } = cell;
   out.face = faceDesirability(cell.faceOffDeg, shot.face);
   out.comesAtYou = nothingToPan(picture, cell.rates);
-  out.view = cell.sight.blocked ? 0 : out.comesAtYou ? COMES_AT_YOU : 1;
+  out.view = viewDesirability(cell.sight.blocked, out.comesAtYou);
   out.walk = walkDesirability(cell.walkM);
   if (distanceM < lens.nearestFocusM) {
     out.reach = 0;

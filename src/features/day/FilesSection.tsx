@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
 import { writeOrder } from '@/formats/order-csv';
 import { LARGEST_TABLE_BYTES, type TableRead } from '@/formats/table';
-import { writeCalendar } from '@/formats/order-ics';
 import { fileStem } from '@/formats/shoot-json';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
@@ -18,8 +17,9 @@ import { useOwedLines } from '@/features/shoot/PeopleOwed';
 import { useDay } from '@/features/shoot/use-day';
 import { usePrinting } from '@/features/shoot/use-printing';
 import type { DayLine } from '@/features/shoot/day-lines';
+import { dayCalendar } from './day-calendar';
 import { daySheet } from './day-sheet';
-import { daysOf, noteFor } from './import';
+import { daysOf } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
 import type { LightCell } from './light-column';
 import type { DayEventRecord } from '@/records/day';
@@ -112,24 +112,8 @@ export function FilesSection({
       `${who ? fileStem(`${shoot.title} ${who.name}`) : stem}-day.pdf`,
     );
   const saveCalendar = () => {
-    const byId = new Map(lines.map((line) => [line.event.id, line]));
-    // Of several each has a calendar of their own.
-    const { name } = who ?? {};
-    const theirs = who ? lines.filter(({ status }) => status === 'shoot') : lines;
-    const text = writeCalendar(
-      {
-        ...shoot,
-        ...(name && { title: `${shoot.title}, ${name}` }),
-        events: theirs.map(({ event }) => event),
-      },
-      (event) => {
-        const line = byId.get(event.id);
-        if (!line) return { lines: [] };
-        const cell = line.stop && cells(event, line.stop.positionId, line.stop.fromMs);
-        return noteFor(shoot, line, cell, clock);
-      },
-      Date.now(),
-    );
+    const name = who?.name;
+    const text = dayCalendar({ shoot, lines, who: name, cells, clock, stampMs: Date.now() });
     downloadText(`${name ? fileStem(`${shoot.title} ${name}`) : stem}.ics`, text, 'text/calendar');
   };
   const none = shoot.events.length === 0;
