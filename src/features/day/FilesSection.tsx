@@ -21,8 +21,7 @@ import { dayCalendar } from './day-calendar';
 import { daySheet } from './day-sheet';
 import { daysOf } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
-import type { LightCell } from './light-column';
-import type { DayEventRecord } from '@/records/day';
+import type { LightCells } from './light-column';
 
 /** A heat sheet as text, out of a mail or a page. */
 function PasteSheet({
@@ -71,11 +70,7 @@ export function FilesSection({
   cells,
 }: {
   readonly lines: readonly DayLine[];
-  readonly cells: (
-    event: DayEventRecord,
-    positionId: string,
-    atMs: number,
-  ) => LightCell | undefined;
+  readonly cells: LightCells;
 }) {
   const { shoot, clock } = useShown('shoot', 'clock');
   const { whose, all } = useDay();

@@ -1,9 +1,8 @@
 import { writeCalendar } from '@/formats/order-ics';
-import type { DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
 import type { DayLine } from '@/features/shoot/day-lines';
 import { noteFor } from './import';
-import type { LightCell } from './light-column';
+import type { LightCells } from './light-column';
 
 /** What a calendar of the day is made from. */
 export interface CalendarOf {
@@ -11,11 +10,7 @@ export interface CalendarOf {
   readonly lines: readonly DayLine[];
   /** Whose it is, of several: then it has what they shoot and nothing else. */
   readonly who?: string | undefined;
-  readonly cells: (
-    event: DayEventRecord,
-    positionId: string,
-    atMs: number,
-  ) => LightCell | undefined;
+  readonly cells: LightCells;
   readonly clock: (ms: number) => string;
   /** When it is written. */
   readonly stampMs: number;

@@ -3,10 +3,9 @@ import { dayInWords, eventTitle, whoInWords, type DayLine } from '@/features/sho
 import { metAmong, owedInFull, type OwedLine } from '@/features/shoot/people-owed';
 import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import type { PrintColumn, PrintSheet, PrintTable } from '@/formats/print-sheet';
-import type { DayEventRecord } from '@/records/day';
 import { dayOf } from '@/records/day-said';
 import type { Shoot } from '@/records/shoot';
-import { cellInWords, type LightCell } from './light-column';
+import { cellInWords, type LightCells } from './light-column';
 
 /** The day on paper: where to be when, whom and what to shoot with which settings, what is missed, who is owed. */
 
@@ -27,11 +26,7 @@ export interface DayOnPaper {
   readonly owed: readonly OwedLine[];
   /** Whose sheet it is, of several. */
   readonly who: string | undefined;
-  readonly cells: (
-    event: DayEventRecord,
-    positionId: string,
-    atMs: number,
-  ) => LightCell | undefined;
+  readonly cells: LightCells;
   readonly clock: (ms: number) => string;
 }
 

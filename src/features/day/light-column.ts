@@ -20,10 +20,15 @@ export interface LightCell {
 export const cellInWords = ({ shutter, aperture, iso }: LightCell): string =>
   `${shutter} · ${aperture} · ${iso}`;
 
+/** Light and settings of an event from a place at a moment; nothing where nothing is seen. */
+export type LightCells = (
+  event: DayEventRecord,
+  positionId: string,
+  atMs: number,
+) => LightCell | undefined;
+
 /** Light and settings of events; each view is computed once. */
-export function lightColumn(
-  setup: Setup & Pictured,
-): (event: DayEventRecord, positionId: string, atMs: number) => LightCell | undefined {
+export function lightColumn(setup: Setup & Pictured): LightCells {
   const views = new Map<string, { readonly looking: Setup; readonly view: View | undefined }>();
   const cells = new Map<string, LightCell>();
   return (event, positionId, atMs) => {
