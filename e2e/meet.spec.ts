@@ -155,27 +155,23 @@ test(
     await person.file('Bring in a running order', table('meet.csv', meetOrder().file));
     await person.press('Bring in 56 events');
     await planned(page, /of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
-    // From where the plan has Max Weir.
+    // From where the plan has Ida Sedge.
     await owed(page).getByRole('button').first().click();
     const listed = page.getByRole('dialog', { name: 'Who is owed' }).getByRole('listitem');
-    const told = await listed.filter({ hasText: 'Max Weir' }).innerText();
-    const place = /heat 1, from ([^,;.]+)/.exec(told)?.[1] ?? 'nowhere';
+    const told = await listed.filter({ hasText: 'Ida Sedge' }).innerText();
+    const place = /High Jump, from ([^,;.]+)/.exec(told)?.[1] ?? 'nowhere';
     await page.keyboard.press('Escape');
     const at = new URL(page.url()).pathname.replace(/day$/, '');
-    // Two minutes into the first heat of the day.
+    // The first heat of the day is on, and of more worth the high jump beside it.
     const field = await page.context().newPage();
     await opensAt(field, '2027-06-12T17:01:30Z');
     await field.goto(`${at}field`);
     const now = field.getByRole('region', { name: 'Now and next' });
-    await expect(now).toContainText(
-      'Now: Girls 100 m Hurdles, heat 1, Max Weir (No. 108, lane 3)',
-      {
-        timeout: 30_000,
-      },
-    );
-    // Who comes next stands beside what is on; on a phone, among those owed.
-    if (onPhone(page)) await expect(owed(field)).toContainText('Max Weir now · Jo Heron 10:05');
-    else await expect(now).toContainText(/Then 10:05 Girls 100 m Hurdles, heat 2, Jo Heron/);
+    await expect(now).toContainText('Now: Girls High Jump, Ida Sedge (No. 107, lane 3)', {
+      timeout: 30_000,
+    });
+    // Who comes next stands beside who is on.
+    await expect(owed(field)).toContainText(/Ida Sedge now · \S+ \S+ 10:\d\d/);
     const keeper = await field.getByRole('button', { name: /^Keeper/ }).boundingBox();
     expect((keeper?.y ?? Infinity) + (keeper?.height ?? 0)).toBeLessThan(
       field.viewportSize()?.height ?? 0,
@@ -183,7 +179,7 @@ test(
     await expect(field.getByRole('button', { name: new RegExp(`^From ${place}`) })).toBeVisible();
     await expect(owed(field)).toContainText('Owed: 12 coming');
     await field.getByRole('button', { name: /^Keeper/ }).click();
-    await expect(field.getByText('Keeper 1, Max Weir')).toBeVisible();
+    await expect(field.getByText('Keeper 1, Ida Sedge')).toBeVisible();
     await expect(owed(field)).toContainText('Owed: 1 had, 11 coming');
     // At something else: what is kept there is nobody's of the plan, unless one says whose.
     await field.getByRole('button', { name: 'I am elsewhere' }).click();

@@ -180,11 +180,11 @@ const NO_SHOT = 'none';
 function Switches() {
   const { shots, positions, choice } = useShown('setup').setup;
   const { takeShot, standAt, takeSlot } = useField();
-  // The longest names are those of shots; on the narrowest phone there is nothing to spare for them.
+  // The longest names are those of shots and places; on the narrowest phone there is nothing to spare for them.
   const narrow = useWindowDimensions().width < NARROW_BELOW_PX;
   return (
     <View className="flex-row gap-2">
-      <View className={`min-w-0 ${narrow ? 'flex-1' : 'flex-[1.5]'}`}>
+      <View className={`min-w-0 ${narrow ? 'flex-1' : 'flex-[1.3]'}`}>
         <Picker
           large
           label="Shot"
@@ -196,7 +196,7 @@ function Switches() {
           onChange={takeShot}
         />
       </View>
-      <View className="min-w-0 flex-1">
+      <View className={`min-w-0 ${narrow ? 'flex-1' : 'flex-[1.2]'}`}>
         <Picker
           large
           label="From"
@@ -205,7 +205,7 @@ function Switches() {
           onChange={standAt}
         />
       </View>
-      <View className="min-w-0 flex-1">
+      <View className="min-w-0 flex-[0.95]">
         <Picker
           large
           label="Slot"
