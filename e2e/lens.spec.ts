@@ -118,6 +118,8 @@ test(
   'the picture at these dials: another beside it, taken by a press; the loupe; the ladder holds a time',
   { tag: '@once' },
   async ({ page }) => {
+    // Seven frames are drawn without a graphics card, while other pages want the processor as well.
+    test.slow();
     await page.goto('/shoot/demo-larkmoor/settings');
     await page.getByRole('button', { name: 'Look through the lens' }).click();
     await expect(picture(page)).toHaveAccessibleName(/1\/2000 · f\/2\.8 · ISO 160$/);

@@ -281,7 +281,8 @@ test(
     }
     await importText(page, back);
     const known = page.getByRole('dialog', { name: '“Larkmoor, evening hockey” is here already' });
-    await expect(known.getByRole('list', { name: 'Not here yet' })).toHaveText('2 keepers');
+    // Who follows the plan there may have moved, too.
+    await expect(known.getByRole('list', { name: 'Not here yet' })).toContainText('2 keepers');
     await known.getByRole('button', { name: 'Merge what happened' }).click();
     await expect(page.getByText('Merged into “Larkmoor, evening hockey”')).toBeVisible();
     await expect(page.getByRole('link', { name: /^Larkmoor, evening hockey/ })).toHaveCount(1);
