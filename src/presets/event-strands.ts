@@ -20,9 +20,9 @@ export interface UsualWindow {
   readonly visits: number;
 }
 
-/** They pass every lap: any two of them. */
+/** A passing and a lap's time to spare, twice in a race. No source. */
 const LAPS: UsualWindow = { visitMin: 2, visits: 2 };
-/** Some of each half. */
+/** A part of each half. No source. */
 const HALVES: UsualWindow = { visitMin: 20, visits: 2 };
 
 const DISTANCE = { strand: 'Distance', window: LAPS, at: ['bend', 'finish'] } as const;
