@@ -78,14 +78,12 @@ const serves = ({ framed: { verdict, fill }, shot }: Framing): boolean =>
   verdict === 'frames' || (verdict !== 'tooNear' && !fillIsWeak(fill, shot.fill));
 
 /** As wanted, then what serves all the same, then what does not. */
-const orderOf = ({ framed, shot }: Framing): number =>
-  framed.verdict === 'frames'
-    ? 0
-    : serves({ framed, shot })
-      ? 1
-      : framed.verdict === 'tooNear'
-        ? 3
-        : 2;
+function orderOf(framing: Framing): number {
+  const { verdict } = framing.framed;
+  if (verdict === 'frames') return 0;
+  if (serves(framing)) return 1;
+  return verdict === 'tooNear' ? 3 : 2;
+}
 const missBy = ({ framed, shot }: Framing): number => Math.abs(Math.log2(framed.fill / shot.fill));
 
 /** Whether a pan has nothing to follow from a position: the subject comes at one there. */
