@@ -13,6 +13,7 @@ import {
 } from '@/core';
 import { combinationsOf } from './bag';
 import { scoredKit, scoredMark, scoredShot, scoredSite } from './scored';
+import { PLAIN_FRAMING } from './wanted';
 import { isMet, peopleIn, peopleOwed } from './people-owed';
 import type { Shot } from '@/records/brief';
 import type { Calls, DayEventRecord, Worth } from '@/records/day';
@@ -67,12 +68,16 @@ const AGAIN_SHARE = 0.5;
 const MOST_FILLINGS = 64;
 
 /** A picture of an event that no shot was promised for: whoever it is, the face is seen. Common practice, no source. */
-const PLAIN: ScoredShot = { fill: 0.5, face: 'threeQuarter', light: 'any', backdrop: 'any' };
+const PLAIN: ScoredShot = {
+  fill: PLAIN_FRAMING.fill,
+  face: 'threeQuarter',
+  light: 'any',
+  backdrop: 'any',
+};
 
 /** What says which picture an event gives. */
 export type Pictured = Pick<Shoot, 'shots' | 'marks' | 'people'> & {
   readonly ground: Pick<Shoot['ground'], 'template' | 'thrown'>;
-  readonly choice: Pick<Shoot['choice'], 'markId'>;
 };
 
 /** Whose own side an event is met on: those of whom something is owed, else all who are in it. */
@@ -84,7 +89,7 @@ function whoseSide({ people }: Pick<Pictured, 'people'>, event: DayEventRecord) 
 
 /** The shot an event gives, and the mark where it happens: at the end where it ends, on the athlete's own side. */
 export function pictureOf(
-  { shots, marks, people, choice, ground }: Pictured,
+  { shots, marks, people, ground }: Pictured,
   event: DayEventRecord,
 ): {
   readonly shot: Shot | undefined;
@@ -93,13 +98,14 @@ export function pictureOf(
   readonly by?: 'finish' | 'side';
 } {
   const shot = shots.find(({ id }) => id === event.shotId);
-  const meant = shot?.markId ?? event.markId ?? choice.markId;
+  const first = marks[0]?.id ?? '';
+  const meant = shot?.markId ?? event.markId ?? first;
   const other = (id: string) => id !== meant && marks.some((mark) => mark.id === id);
   const atFinish = markAtFinish(meant, event.name, ground.template);
   if (other(atFinish)) return { shot, markId: atFinish, by: 'finish' };
   const onSide = markOfSide(meant, whoseSide({ people }, event), ground);
   if (other(onSide)) return { shot, markId: onSide, by: 'side' };
-  return { shot, markId: marks.some(({ id }) => id === meant) ? meant : choice.markId };
+  return { shot, markId: marks.some(({ id }) => id === meant) ? meant : first };
 }
 
 const pictureKey = (shotId: string | undefined, markId: string): string =>
@@ -160,7 +166,7 @@ type DayShoot = Pick<
   | 'readings'
   | 'air'
 > & {
-  readonly choice: Pick<Shoot['choice'], 'markId' | 'orientation' | 'panSigma' | 'shooterId'>;
+  readonly choice: Pick<Shoot['choice'], 'panSigma' | 'shooterId'>;
 };
 
 /** One who shoots alone, among the request's shooters. */
@@ -174,10 +180,10 @@ export const ownId = ({ shooterId }: Pick<Shoot['choice'], 'shooterId'>): string
 function shootersOf(shoot: DayShoot): DayRequest['shooters'] {
   const { shooters, choice, kit, place } = shoot;
   const mine = ownId(choice);
-  if (shooters.length === 0) return [{ id: mine, kits: kitsOf(kit, choice) }];
+  if (shooters.length === 0) return [{ id: mine, kits: kitsOf(kit) }];
   const all = shooters.map(({ id, fromLocal, atPositionId, kit: theirs }) => ({
     id,
-    kits: kitsOf(theirs ?? kit, choice),
+    kits: kitsOf(theirs ?? kit),
     ...((fromLocal ?? atPositionId) && {
       starts: {
         fromMs: msOf(fromLocal ?? shoot.startLocal, place.timeZone),
@@ -189,9 +195,9 @@ function shootersOf(shoot: DayShoot): DayRequest['shooters'] {
 }
 
 /** Every lens of the bag as Kit counts it: converter and all, on each body. */
-const kitsOf = (kit: Shoot['kit'], choice: DayShoot['choice']): readonly ScoredKit[] =>
+const kitsOf = (kit: Shoot['kit']): readonly ScoredKit[] =>
   combinationsOf(kit).map(({ body, lens }) =>
-    scoredKit(body, lens, { orientation: choice.orientation, support: kit.support }),
+    scoredKit(body, lens, { ...PLAIN_FRAMING, support: kit.support }),
   );
 
 /** An event that is counted against its shot's number: what is owed or wanted counts in full, and so do windows. */
@@ -266,7 +272,7 @@ export function dayRequestOf(shoot: DayShoot, fromMs = -Infinity): DayRequest | 
       pictures[picture] ??= {
         mark: scoredMark(shoot, mark),
         shot: shot ? scoredShot(shot, shoot.choice.panSigma) : PLAIN,
-        orientation: shot?.orientation ?? shoot.choice.orientation,
+        orientation: (shot ?? PLAIN_FRAMING).orientation,
       };
     }
     const { startMs } = callTimes(event, shoot);

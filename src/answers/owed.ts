@@ -3,11 +3,11 @@ import type { Shot } from '@/records/brief';
 import type { ShootHours } from '@/records/times';
 import { answerAt, type Answer } from './answer';
 import type { ShotServed } from './bag';
-import { zoomedFor } from './choose-shot';
 import { heardOf } from './heard';
+import { takenWith } from './picture-view';
 import { lightThrough, worstOf, type LightLine, type LightThrough } from './light-plan';
 import type { Delivered } from './taught';
-import { sceneOf, viewOf, type Setup } from './view';
+import { sceneOf, viewOf, type Setup, type Viewed } from './view';
 
 /**
  * How it stands with each promised shot: what is had of it, whether the bag reaches it from a place where one
@@ -38,23 +38,9 @@ export interface OwedShot {
   readonly state: ShotState;
 }
 
-/** A setup as it would be with a shot taken up where the bag serves it best, and what is seen then. */
-export function takenUp<S extends Setup>(setup: S, { shot, position, worn }: ShotServed): S {
-  const looking: S = {
-    ...setup,
-    kit: { ...setup.kit, ...worn.hands },
-    choice: {
-      ...setup.choice,
-      markId: shot.markId,
-      positionId: position.id,
-      orientation: shot.orientation,
-      shotId: shot.id,
-      held: {},
-    },
-  };
-  const seen = viewOf(looking);
-  return seen.ok ? { ...looking, kit: zoomedFor(looking.kit, seen.view, shot) } : looking;
-}
+/** A setup as it would be with a shot taken up where the bag serves it best. */
+export const takenUp = <S extends Viewed>(setup: S, { shot, position, worn }: ShotServed): S =>
+  takenWith(setup, { shot, markId: shot.markId }, position.id, worn);
 
 const lineId = ({ shot, position }: ShotServed): string => `${shot.markId} ${position.id}`;
 

@@ -14,7 +14,7 @@ import {
   type Sky,
 } from '@/core';
 import { othersHere, watchesWithSightings } from './nature';
-import { viewFor } from './picture-view';
+import { lookingAt } from './picture-view';
 import { measuredIn } from './heard';
 import { skyOver, viewOf } from './view';
 import type { Shot } from '@/records/brief';
@@ -97,7 +97,7 @@ export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
     shoot.shots.filter(({ technique }) => technique === 'pan').map((shot) => [shot.id, shot]),
   );
   if (panned.size === 0) return [];
-  const views = new Map<string, ReturnType<typeof viewFor>['seen']>();
+  const views = new Map<string, ReturnType<typeof viewOf>>();
   return matchedFrames(shoot).flatMap(({ frame, stand, kept, standBy }): readonly PanFrame[] => {
     const shot = stand.shotId === undefined ? undefined : panned.get(stand.shotId);
     const { shutterS, focalMm } = frame;
@@ -107,7 +107,7 @@ export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
       !list.some((entry) => entry.id === id);
     if (gone(shoot.marks, markId) || gone(shoot.positions, positionId)) return [];
     const key = `${shot.id} ${markId} ${positionId}`;
-    const seen = views.get(key) ?? viewFor(shoot, { shot, markId }, positionId).seen;
+    const seen = views.get(key) ?? viewOf(lookingAt(shoot, { shot, markId }, positionId));
     views.set(key, seen);
     if (!seen.ok || seen.view.subject.speedMs <= 0) return [];
     const { closestM, offsetM } = seen.view.passing;

@@ -120,6 +120,35 @@ export function fitting(kit: ShootKit): ShootKit {
   };
 }
 
+type Worn = Pick<Kit, 'bodyId' | 'lensId' | 'converter'>;
+
+/** The bag with a lens that was in the hands but in no bag: one that is laid down is not left behind. */
+function withLaidDown(kit: ShootKit, lensId: string): ShootKit {
+  const lenses = kit.bag.filter(({ kind }) => kind === 'lens');
+  const { name } = lensOf({ ...kit, lensId });
+  if (lenses.length === 0 || lenses.some((lens) => lens.id === lensId || lens.name === name)) {
+    return kit;
+  }
+  return withItem(kit, lensLike(lensId, `own-laid-${lensId.replace(/\W/g, '-')}`));
+}
+
+/**
+ * The kit with a body and a lens of it taken in hand: what was there goes to the other strap where it came
+ * from, else back into the bag.
+ */
+export function takenInHand(kit: ShootKit, hands: Worn): ShootKit {
+  const { bodyId, lensId, converter, second } = kit;
+  const before: Worn = { bodyId, lensId, converter };
+  if (hands.bodyId === bodyId && hands.lensId === lensId) return fitting({ ...kit, ...hands });
+  const laid = lensId === hands.lensId ? kit : withLaidDown(kit, lensId);
+  if (!second) return fitting({ ...laid, ...hands });
+  const [other, left] =
+    hands.bodyId !== bodyId && hands.bodyId === second.bodyId ? [before, second] : [second, before];
+  // The lens taken was on the other body: that gets the one that is free now.
+  const strapped = other.lensId === hands.lensId ? { ...left, bodyId: other.bodyId } : other;
+  return fitting({ ...laid, ...hands, second: strapped });
+}
+
 /** Names of what is worn: "Crop body with the 300 mm f/4 and 1.4x". */
 export function wornInWords(
   worn: Pick<ShootKit, 'bodyId' | 'lensId' | 'converter' | 'bag'>,

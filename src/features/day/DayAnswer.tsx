@@ -7,19 +7,21 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import {
+  comingLines,
   dayInWords,
   eventTitle,
   lateInWords,
   lostAhead,
   nextInWords,
 } from '@/features/shoot/day-lines';
+import { withWhatLens } from '@/features/shoot/lens-words';
 import { peopleOwed } from '@/answers/people-owed';
 import { metAmong } from '@/features/shoot/people-owed';
 import { PeopleOwed } from '@/features/shoot/PeopleOwed';
 import { arrivalOf } from '@/answers/nature';
 import { ARRIVE_BEFORE } from '@/features/shoot/visit-words';
 import { WhoseDay } from './WhoShoots';
-import { useDay } from '@/features/shoot/use-day';
+import { useDay, type Day } from '@/features/shoot/use-day';
 
 const STRANDS = [
   { strand: 'timed', label: 'All at their times' },
@@ -33,7 +35,7 @@ const MOST_DUE = 2;
 /** What is next, from where, and how the meet runs against its programme. */
 export function DayAnswer() {
   const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
-  const { lines, all, planning, looking, trouble, more } = useDay();
+  const { lines, all, state } = useDay();
   const owed = peopleOwed(shoot);
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
@@ -52,24 +54,44 @@ export function DayAnswer() {
       </View>
     );
   }
+  const isKnown = lines.some(({ status }) => status !== 'unknown');
   const next = nextInWords(lines, atMs, shoot, clock);
+  const [coming] = comingLines(lines, atMs);
+  const said = isKnown ? [...next.lines, coming ? withWhatLens(shoot, coming) : ''] : [];
+  const sum = dayInWords(lines, metAmong(owed, all), all);
   return (
     <View role="region" aria-label="Day" className="gap-1">
-      {trouble ? <Text role="alert">{`The day can’t be planned: ${trouble}`}</Text> : null}
+      {state.kind === 'trouble' ? (
+        <Text role="alert">{`The day can’t be planned: ${state.says}`}</Text>
+      ) : null}
       <Heading level={2} kind="title">
-        {lines.some(({ status }) => status !== 'unknown') ? next.head : 'Planning the day'}
+        {isKnown ? next.head : state.kind === 'trouble' ? 'No plan of the day' : 'Planning the day'}
       </Heading>
-      {next.lines.map((line) => (
+      {said.filter(Boolean).map((line) => (
         <Text key={line}>{line}</Text>
       ))}
       <Text kind="small" ink="quiet" aria-live="polite">
-        {`${lateInWords(shoot, atMs)}. ${planning ? 'Planning.' : `${dayInWords(lines, metAmong(owed, all), all)}${looking ? ' Looking for a better order.' : more}`}`}
+        {`${lateInWords(shoot, atMs)}. ${stateInWords(state, sum)}`}
       </Text>
       <WhoseDay />
       <PeopleOwed />
       <AboutToBeLost />
     </View>
   );
+}
+
+/** What the day brings, or that it is still planned. */
+function stateInWords(state: Day['state'], sum: string): string {
+  switch (state.kind) {
+    case 'planning':
+      return 'Planning.';
+    case 'looking':
+      return `${sum} Looking for a better order.`;
+    case 'planned':
+      return `${sum}${state.more}`;
+    case 'trouble':
+      return '';
+  }
 }
 
 /** What was promised and is still to come, but is in no route: who is about to be lost, and why. */

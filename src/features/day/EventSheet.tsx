@@ -169,7 +169,7 @@ export function EventSheet({
       {draft.shotId ? null : (
         <Picker
           label="It happens at"
-          value={draft.markId ?? setup.choice.markId}
+          value={draft.markId ?? setup.marks[0]?.id ?? ''}
           options={setup.marks.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(markId) => set({ markId })}
         />

@@ -99,6 +99,7 @@ function Row({
           </Text>
           {cell ? (
             <>
+              {cell.lens ? <Text kind="small">{cell.lens}</Text> : null}
               <Text kind="small">{cellInWords(cell)}</Text>
               <Text kind="small" ink="quiet">
                 {`EV ${cell.ev}, ${cell.side.toLowerCase()}`}

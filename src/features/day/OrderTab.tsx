@@ -27,8 +27,11 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const [edited, setEdited] = useState<DayEventRecord>();
   const [many, setMany] = useState(false);
   const [page, setPage] = useState<number>();
-  const { people } = shoot;
-  const cells = useMemo(() => lightColumn({ ...setup, people }), [setup, people]);
+  const { people, shooters } = shoot;
+  const cells = useMemo(
+    () => lightColumn({ ...setup, people, shooters }),
+    [setup, people, shooters],
+  );
   const now = lines.findIndex(({ endMs }) => endMs > atMs);
   const aPage = wide ? PAGE.wide : PAGE.phone;
   const pages = Math.ceil(lines.length / aPage);
@@ -38,7 +41,7 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const rows = shown.map((line) => ({
     id: line.event.id,
     line,
-    cell: line.stop && cells(line.event, line.stop.positionId, line.stop.fromMs),
+    cell: line.stop && cells(line.event, line.stop),
   }));
   const begin = () => {
     const last = shoot.events.at(-1);

@@ -125,6 +125,7 @@ function Cells({
     leave: <Text kind="strong">{leaveMs === undefined ? '' : clock(leaveMs)}</Text>,
     light: cell ? (
       <>
+        {cell.lens ? <Text kind="tiny">{cell.lens}</Text> : null}
         <Text kind="small">{cellInWords(cell)}</Text>
         <Text kind="tiny" ink="quiet">{`EV ${cell.ev}, ${cell.side.toLowerCase()}`}</Text>
       </>

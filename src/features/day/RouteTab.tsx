@@ -3,6 +3,7 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
 import { eventTitle } from '@/features/shoot/day-lines';
+import { lensesInWords } from '@/features/shoot/lens-words';
 import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import { WhoseDay } from './WhoShoots';
 import { useDay } from '@/features/shoot/use-day';
@@ -32,7 +33,11 @@ export function RouteTab() {
               className="border-b border-line py-2"
             >
               <Text kind="strong">{`${i + 1}. ${leg.name}`}</Text>
-              <Text>{legInWords(leg, clock)}</Text>
+              <Text>
+                {[legInWords(leg, clock), lensesInWords(shoot, leg.stays)]
+                  .filter(Boolean)
+                  .join(' ')}
+              </Text>
               <Text kind="small" ink="quiet">
                 {leg.stays.map(({ event }) => eventTitle(event)).join('; ')}
               </Text>

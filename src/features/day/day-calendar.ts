@@ -29,7 +29,7 @@ export function dayCalendar({ shoot, lines, who, cells, clock, stampMs }: Calend
     (event) => {
       const line = byId.get(event.id);
       if (!line) return { lines: [] };
-      const cell = line.stop && cells(event, line.stop.positionId, line.stop.fromMs);
+      const cell = line.stop && cells(event, line.stop);
       return noteFor(shoot, line, cell, clock);
     },
     stampMs,

@@ -5,7 +5,7 @@ import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import type { PrintColumn, PrintSheet, PrintTable } from '@/formats/print-sheet';
 import { dayOf } from '@/records/day-said';
 import type { Shoot } from '@/records/shoot';
-import { cellInWords, type LightCells } from './light-column';
+import { cellInWords, lensInWords, type LightCells } from './light-column';
 
 /** The day on paper: where to be when, whom and what to shoot with which settings, what is missed, who is owed. */
 
@@ -49,7 +49,7 @@ export function daySheet({ shoot, lines, all, owed, who, cells, clock }: DayOnPa
     note: legInWords(leg, clock),
     columns: STAYS,
     rows: leg.stays.map(({ event, startMs, endMs, stop, secondMs, weak }) => {
-      const cell = stop && cells(event, stop.positionId, stop.fromMs);
+      const cell = stop && cells(event, stop);
       return {
         cells: [
           event.window ? `${clock(startMs)} to ${clock(endMs)}` : clock(startMs),
@@ -57,6 +57,7 @@ export function daySheet({ shoot, lines, all, owed, who, cells, clock }: DayOnPa
           whoInWords(event, shoot).join(', '),
           [
             cell ? `${cellInWords(cell)}. EV ${cell.ev}, ${cell.side.toLowerCase()}.` : '',
+            lensInWords(cell),
             event.window ? '' : `Second call ${clock(secondMs)}.`,
             weak ? `Weak from there: ${weak}.` : '',
           ]

@@ -219,7 +219,7 @@ test('a shot that has its number is worth less, and what is owed never is', () =
 test('an event without a shot happens at its mark, else at the one looked at', () => {
   const event = { ...FIRST_EVENT, id: 'x', name: 'X', startLocal: '2027-06-19T10:00', entries: [] };
   expect(pictureOf(TERN_WATER, { ...event, markId: 'start' }).markId).toBe('start');
-  expect(pictureOf(TERN_WATER, event).markId).toBe(TERN_WATER.choice.markId);
+  expect(pictureOf(TERN_WATER, event).markId).toBe(TERN_WATER.marks[0]?.id);
   expect(pictureOf(TERN_WATER, { ...event, shotId: 'spray', markId: 'lane-4' }).markId).toBe(
     'start',
   );
@@ -255,16 +255,19 @@ test('light and settings stand beside each event, from where it is shot', async 
   const cell = lightColumn(TERN_WATER);
   const [line] = (await linesOf(TERN_WATER)).filter(({ stop }) => stop);
   if (!line?.stop) throw new Error('must be shot');
-  const seen = cell(line.event, line.stop.positionId, line.startMs);
+  const seen = cell(line.event, line.stop);
   // Partly cloudy June morning: EV 12 to 15.5 on the face (common practice).
   expect(Number(seen?.ev)).toBeGreaterThan(11);
   expect(Number(seen?.ev)).toBeLessThan(15.6);
   expect(seen?.shutter).toMatch(/^1\/\d+$/);
-  expect(cell(line.event, line.stop.positionId, line.startMs)).toBe(seen);
+  expect(cell(line.event, line.stop)).toBe(seen);
   const dusk = lightColumn(LARKMOOR);
   const [first, last] = [LARKMOOR.events[1], LARKMOOR.events.at(-1)] as DayEventRecord[];
   const evAt = (event: DayEventRecord | undefined) =>
-    Number(event && dusk(event, 'back-line', callTimes(event, LARKMOOR).startMs)?.ev);
+    Number(
+      event &&
+        dusk(event, { positionId: 'back-line', fromMs: callTimes(event, LARKMOOR).startMs })?.ev,
+    );
   expect(evAt(first)).toBeGreaterThan(evAt(last) + 1);
 });
 

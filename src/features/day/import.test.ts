@@ -111,7 +111,7 @@ test('a calendar’s note says where, when to leave and what to set', async () =
   const lines = await linesOf(TERN_WATER);
   const moving = lines.find(({ leaveMs }) => leaveMs !== undefined);
   if (!moving?.stop) throw new Error('must walk once');
-  const cell = lightColumn(TERN_WATER)(moving.event, moving.stop.positionId, moving.startMs);
+  const cell = lightColumn(TERN_WATER)(moving.event, moving.stop);
   const note = noteFor(TERN_WATER, moving, cell, clockIn(TERN_WATER));
   expect(note.where).toBeTruthy();
   expect(note.lines.join(' ')).toMatch(

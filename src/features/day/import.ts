@@ -9,7 +9,7 @@ import { endsAfterStart } from '@/records/times';
 import { nameKey, personFinder } from '@/records/names';
 import type { Shoot } from '@/records/shoot';
 import { eventTitle, stayLines, whoInWords, type DayLine } from '@/features/shoot/day-lines';
-import type { LightCell } from './light-column';
+import { lensInWords, type LightCell } from './light-column';
 
 /** Bringing a running order into a shoot, and what goes out with one. */
 
@@ -228,6 +228,7 @@ export function noteFor(
     lines: [
       ...whoInWords(line.event, shoot),
       line.why,
+      lensInWords(cell),
       ...(line.leaveMs === undefined ? [] : [`Leave by ${clock(line.leaveMs)}.`]),
       ...(line.event.window ? [] : [`Second call ${clock(line.secondMs)}.`]),
       ...(cell ? [`${cell.shutter}, ${cell.aperture}, ${cell.iso}; EV ${cell.ev}.`] : []),

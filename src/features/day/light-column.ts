@@ -1,14 +1,19 @@
 import { answerAt } from '@/answers/answer';
 import { filterInWords } from '@/features/shoot/exposure-words';
 import { engraved, lightInWords } from '@/features/shoot/words';
-import { viewFor } from '@/answers/picture-view';
+import { isOneOfMany, lensTaken } from '@/features/shoot/lens-words';
+import { viewFor, withBagOf } from '@/answers/picture-view';
 import type { Setup, View } from '@/answers/view';
+import type { Stop } from '@/core';
 import type { DayEventRecord } from '@/records/day';
+import type { Shoot } from '@/records/shoot';
 import { pictureOf, type Pictured } from '@/answers/day-request';
 
-/** Light on the face and what to set, event by event, from where it is shot. */
+/** Light on the face, with which lens and what to set, event by event, from where it is shot. */
 
 export interface LightCell {
+  /** What of the bag is taken, and where a zoom stands; nothing where there is no other. */
+  readonly lens?: string;
   readonly ev: string;
   readonly side: string;
   readonly shutter: string;
@@ -20,23 +25,28 @@ export interface LightCell {
 export const cellInWords = ({ shutter, aperture, iso }: LightCell): string =>
   `${shutter} · ${aperture} · ${iso}`;
 
-/** Light and settings of an event from a place at a moment; nothing where nothing is seen. */
+/** "With the 300 mm f/4."; nothing where there is no other. */
+export const lensInWords = (cell: LightCell | undefined): string =>
+  cell?.lens ? `With the ${cell.lens}.` : '';
+
+/** Light and settings of an event as a stop of a route shoots it; nothing where nothing is seen. */
 export type LightCells = (
   event: DayEventRecord,
-  positionId: string,
-  atMs: number,
+  stop: Pick<Stop, 'positionId' | 'fromMs' | 'shooterId'>,
 ) => LightCell | undefined;
 
+type Lit = Setup & Pictured & Pick<Shoot, 'shooters'>;
+
 /** Light and settings of events; each view is computed once. */
-export function lightColumn(setup: Setup & Pictured): LightCells {
+export function lightColumn(setup: Lit): LightCells {
   const views = new Map<string, { readonly looking: Setup; readonly view: View | undefined }>();
   const cells = new Map<string, LightCell>();
-  return (event, positionId, atMs) => {
+  return (event, { positionId, fromMs: atMs, shooterId }) => {
     const { shot, markId } = pictureOf(setup, event);
-    const key = `${shot?.id ?? ''} ${markId} ${positionId}`;
+    const key = `${shot?.id ?? ''} ${markId} ${positionId} ${shooterId ?? ''}`;
     let known = views.get(key);
     if (!known) {
-      const { looking, seen } = viewFor(setup, { shot, markId }, positionId);
+      const { looking, seen } = viewFor(withBagOf(setup, shooterId), { shot, markId }, positionId);
       known = { looking, view: seen.ok ? seen.view : undefined };
       views.set(key, known);
     }
@@ -50,6 +60,7 @@ export function lightColumn(setup: Setup & Pictured): LightCells {
     const cell = {
       ev: answer.light.ev.expected.toFixed(1),
       side: lightInWords(answer),
+      ...(isOneOfMany(known.looking.kit) && { lens: lensTaken(known.looking.kit) }),
       ...marks,
       aperture:
         filterStops > 0 ? `${marks.aperture}, ${filterInWords(filterStops)}` : marks.aperture,

@@ -3,6 +3,7 @@ import { groundClicks } from '@/answers/light-plan';
 import { Extras, Warnings } from '@/features/shoot/AnswerPanel';
 import { untilInWords } from '@/features/shoot/exposure-words';
 import { clicksInWords } from '@/features/shoot/light-words';
+import { isOneOfMany, lensTaken } from '@/features/shoot/lens-words';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useEdits, useLooked, useShown } from '@/features/shoot/open-shoot';
@@ -12,15 +13,17 @@ import { DayProvider } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { engraved, troubleInWords } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
+import { Button } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';
 import { Picker } from '@/ui/Picker';
 import { Text } from '@/ui/Text';
 import { useShape } from '@/ui/use-shape';
+import { isInHand, lensToTake } from './as-planned';
 import { NowNext } from './NowNext';
 import { Looked, Taps } from './Taps';
 import { slotOf, useField, type Seen } from './use-field';
 import { FieldTimeContext, useFieldTime, useFollowedTime } from './use-field-time';
-import { usePlanFollowed } from './use-plan-followed';
+import { usePlanFollowed, usePlannedStay } from './use-plan-followed';
 import { useWakeLock } from './use-wake-lock';
 
 const TITLE = 'Field: now, next and the dials';
@@ -121,14 +124,28 @@ function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
       <Text kind="small" numberOfLines={3} aria-live="polite" className="pt-1">
         {slot
           ? `${slot.name}: ${slot.rest.join('; ')}.`
-          : untilInWords(answer.exposure, outlook, { atMs, clock, held })
+          : [
+              isOneOfMany(setup.kit) ? lensTaken(setup.kit) : '',
+              ...untilInWords(answer.exposure, outlook, { atMs, clock, held }),
+            ]
               .filter(Boolean)
               .join(', ')}
       </Text>
+      <LensAsPlanned />
       <ZoneClicks seen={seen} most={lowest ? 1 : low ? 2 : 4} />
       <Warnings />
     </View>
   );
+}
+
+/** What the plan has for the place one is at, where something else is in the hands: by a press. */
+function LensAsPlanned() {
+  const { shoot } = useShown('shoot');
+  const { takeLens } = useField();
+  const stay = usePlannedStay();
+  const worn = stay && !shoot.choice.elsewhere && isInHand(shoot, stay) && lensToTake(shoot, stay);
+  if (!worn) return null;
+  return <Button label={`Take the ${worn.name}, as planned`} onPress={() => takeLens(stay)} />;
 }
 
 /** The light elsewhere in clicks from what is set here: what to turn when play goes there. */

@@ -4,6 +4,9 @@ import { SUBJECTS } from '@/presets/subjects';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { dayLines } from '@/features/shoot/day-lines';
 import { msOf } from '@/records/times';
+import { linesOf } from '@/features/day/fixtures/planned-day';
+import { TERN_WATER } from '@/demo/tern-water';
+import { asPlanned, isInHand, lensToTake } from './as-planned';
 import { countdown, nextCall, nextLight, runningLine } from './now-next';
 
 const at = (time: string) => msOf(`2027-04-16T${time}`, 'Europe/London');
@@ -26,6 +29,23 @@ test('the next call is the nearest of all calls and starts to come; after the la
     atMs: at('19:17'),
   });
   expect(nextCall(lines, LARKMOOR, at('20:30'))).toBeUndefined();
+});
+
+test('where the plan has another lens, leaving says with which; taken up it is in the hands', async () => {
+  const shoot = TERN_WATER;
+  const planned = (await linesOf(shoot)).filter(({ stop }) => stop);
+  const walks = planned.filter((line) => line.leaveMs !== undefined && lensToTake(shoot, line));
+  expect(walks.length).toBeGreaterThan(0);
+  for (const line of walks) {
+    const leaveMs = line.leaveMs ?? 0;
+    const { name } = lensToTake(shoot, line) ?? {};
+    const said = nextCall(planned, shoot, leaveMs - 1)?.what ?? '';
+    if (said.startsWith('Leave')) expect(said).toContain(` with the ${name}: `);
+    const taken = asPlanned(shoot, line);
+    expect(isInHand(taken, line)).toBe(true);
+    expect(lensToTake(taken, line)).toBeUndefined();
+    expect(nextCall(planned, taken, leaveMs - 1)?.what).not.toContain(' with the ');
+  }
 });
 
 test('the light’s next change: a dial to turn or the shade, whichever comes first; a lift is no turn', () => {

@@ -11,6 +11,7 @@ import { turningsOf } from '@/answers/light-plan';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
 import { turnInWords } from '@/features/shoot/card';
 import type { Shoot } from '@/records/shoot';
+import { lensToTake } from './as-planned';
 
 /** What is on, and what comes next, in the few words that a glance takes in. */
 
@@ -55,10 +56,10 @@ function callsOf({ event }: DayLine, shoot: Pick<Shoot, 'day' | 'place'>): reado
   ];
 }
 
-/** What to do next for the day's order: leave, hear a call, shoot. */
+/** What to do next for the day's order: leave with what lens, hear a call, shoot. */
 export function nextCall(
   lines: readonly DayLine[],
-  shoot: Pick<Shoot, 'day' | 'place' | 'positions'>,
+  shoot: Shoot,
   atMs: number,
 ): Coming | undefined {
   const planned = lines.some(({ status }) => status === 'shoot');
@@ -68,12 +69,15 @@ export function nextCall(
     coming.slice(0, 3).flatMap((line): Coming[] => {
       const title = eventTitle(line.event);
       const place = shoot.positions.find(({ id }) => id === line.stop?.positionId)?.name;
+      const leaves = line.leaveMs !== undefined && place;
+      const worn = lensToTake(shoot, line);
+      const lens = worn ? ` with the ${worn.name}` : '';
       return [
-        ...(line.leaveMs !== undefined && place
-          ? [{ what: `Leave for ${place}: ${title}`, atMs: line.leaveMs }]
+        ...(leaves
+          ? [{ what: `Leave for ${place}${lens}: ${title}`, atMs: line.leaveMs as number }]
           : []),
         ...(line.event.window ? [] : callsOf(line, shoot)),
-        { what: title, atMs: line.startMs },
+        { what: leaves ? title : `${title}${lens}`, atMs: line.startMs },
       ];
     }),
     atMs,

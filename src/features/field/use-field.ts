@@ -1,5 +1,4 @@
 import { withShot } from '@/answers/choose-shot';
-import { pictureOf } from '@/answers/day-request';
 import { evSaid } from '@/answers/heard';
 import type { DayLine } from '@/features/shoot/day-lines';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
@@ -23,6 +22,7 @@ import { MOST_READINGS } from '@/records/reading';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, localSecondOf } from '@/records/times';
 import { useToast } from '@/ui/Toast';
+import { asPlanned } from './as-planned';
 import { useFieldTime } from './use-field-time';
 
 export type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -45,25 +45,6 @@ const planned = (shoot: Shoot): Shoot => {
   const { elsewhere: _away, ...choice } = shoot.choice;
   return { ...shoot, choice };
 };
-
-/** The shoot with what a stay of the plan is at in hand: its shot or mark, from its place. */
-export function asPlanned(shoot: Shoot, { event, stop }: DayLine): Shoot {
-  const { shot, markId } = pictureOf(shoot, event);
-  const next = withShot(shoot, shot);
-  return {
-    ...next,
-    choice: { ...next.choice, markId, positionId: stop?.positionId ?? next.choice.positionId },
-  };
-}
-
-/** Whether what a stay of the plan is at is in hand already. */
-export function isInHand(shoot: Shoot, { event, stop }: DayLine): boolean {
-  const { choice } = shoot;
-  const { shot, markId } = pictureOf(shoot, event);
-  return (
-    choice.markId === markId && choice.shotId === shot?.id && choice.positionId === stop?.positionId
-  );
-}
 
 /** What stands in a memory slot at this view, or nothing when the shot's own settings count. */
 export function slotOf(seen: Seen, choice: Shoot['choice']): Slot | undefined {
@@ -138,6 +119,8 @@ export function useField() {
       stand((current) => elsewhere({ ...current, choice: { ...current.choice, positionId } })),
     /** Where the plan has one now: mark, shot and place are its own. */
     standAsPlanned: (line: DayLine) => stand((current) => asPlanned(current, line)),
+    /** The lens that the plan has for where one is. */
+    takeLens: (line: DayLine) => change((current) => asPlanned(current, line)),
     /** Not where the plan has one, or back to it. */
     setElsewhere: (away: boolean) =>
       change((current) => (away ? elsewhere(current) : planned(current))),

@@ -3,14 +3,15 @@ import { comingLines, type DayLine } from '@/features/shoot/day-lines';
 import { useShown } from '@/features/shoot/open-shoot';
 import { useDay } from '@/features/shoot/use-day';
 import { useSteady } from '@/ui/use-steady';
-import { isInHand, useField } from './use-field';
+import { isInHand } from './as-planned';
+import { useField } from './use-field';
 import { useFieldTime } from './use-field-time';
 
 /** The stay of the plan that is on, or the next to come; nothing while the day is planned anew. */
 export function usePlannedStay(): DayLine | undefined {
   const { atMs } = useShown('atMs');
-  const { lines, planning } = useDay();
-  return planning ? undefined : comingLines(lines, atMs)[0];
+  const { lines, state } = useDay();
+  return state.kind === 'planning' ? undefined : comingLines(lines, atMs)[0];
 }
 
 /** On the day, what the plan is at comes into the hand by itself, until one is elsewhere. */

@@ -28,13 +28,17 @@ export interface Day {
   readonly all: readonly DayLine[];
   readonly whose: Whose;
   readonly quality: DayReply['quality'] | undefined;
-  /** Nothing is known yet of the day as it is now. */
-  readonly planning: boolean;
-  /** It can be walked as it stands; a better order is looked for. */
-  readonly looking: boolean;
-  /** How much better a day there might be, where not all ways could be tried. */
-  readonly more: string;
-  readonly trouble: string | undefined;
+  readonly state:
+    | /** Nothing is known yet of the day as it is now. */ { readonly kind: 'planning' }
+    | /** It can be walked as it stands; a better order is looked for. */ {
+        readonly kind: 'looking';
+      }
+    | {
+        readonly kind: 'planned';
+        /** How much better a day there might be, where not all ways could be tried. */
+        readonly more: string;
+      }
+    | { readonly kind: 'trouble'; readonly says: string };
 }
 
 /** Whose day of several is looked at: the one's whose bag is in hand, until another is chosen. */
@@ -108,6 +112,23 @@ function useOverMs(): number | undefined {
   return overMs;
 }
 
+/** How far the planning is. */
+function stateOf({
+  isFetching,
+  isLooking,
+  isSettled,
+  error,
+}: {
+  readonly isFetching: boolean;
+  readonly isLooking: boolean;
+  readonly isSettled: boolean;
+  readonly error: Error | null;
+}): Day['state']['kind'] {
+  if (isSettled && isLooking) return 'looking';
+  if (!isSettled || isFetching) return 'planning';
+  return error ? 'trouble' : 'planned';
+}
+
 /** The day as it is planned, and whose of several is looked at. */
 function usePlannedDay(): Day {
   const { shoot, setup } = useShown('shoot', 'setup');
@@ -117,7 +138,7 @@ function usePlannedDay(): Day {
     ...(['shots', 'marks', 'positions', 'kit', 'subjects', 'ground', 'features'] as const),
     ...(['place', 'light', 'readings', 'air'] as const),
   );
-  const choice = usePicked(setup.choice, 'markId', 'orientation', 'panSigma', 'shooterId');
+  const choice = usePicked(setup.choice, 'panSigma', 'shooterId');
   const overMs = useOverMs();
   const whose = useWhose(shoot);
   const request = useMemo(
@@ -145,26 +166,28 @@ function usePlannedDay(): Day {
   });
   // While a better day is looked for, the first that can be walked.
   const isAsked = isFetching && (!planned || isPlaceholderData);
-  const looking = isAsked && first?.key === key && settled === request;
+  const isLooking = isAsked && first?.key === key && settled === request;
   const data = isAsked && first?.key === key ? first.reply : planned;
   const { all, lines } = useMemo(() => {
     const of = { ...day, ...site };
     const weakly = (some: readonly DayLine[]) =>
-      withWeak(some, data?.weak ?? {}, (event) => pictureKeyOf({ ...of, choice }, event), choice);
+      withWeak(some, data?.weak ?? {}, (event) => pictureKeyOf(of, event), choice);
     const everyones = weakly(dayLines(of, data?.route));
     return {
       all: everyones,
       lines: whose.id ? weakly(dayLines(of, data?.route, whose.id)) : everyones,
     };
   }, [day, site, choice, data, whose.id]);
-  const planning = (isFetching && !looking) || settled !== request;
-  return useMemo(
-    () => ({
-      ...{ lines, all, whose, quality: data?.quality, planning, looking, trouble: error?.message },
-      more: planned && !planning && !looking ? moreInWords(planned.route) : '',
-    }),
-    [lines, all, whose, data, planned, planning, looking, error],
-  );
+  const kind = stateOf({ isFetching, isLooking, isSettled: settled === request, error });
+  return useMemo(() => {
+    const state: Day['state'] =
+      kind === 'trouble'
+        ? { kind, says: error?.message ?? '' }
+        : kind === 'planned'
+          ? { kind, more: planned ? moreInWords(planned.route) : '' }
+          : { kind };
+    return { lines, all, whose, quality: data?.quality, state };
+  }, [lines, all, whose, data, planned, kind, error]);
 }
 
 /** Where one is through the day, for the ribbon: a stay at each place, the walks left open. */
