@@ -125,7 +125,7 @@ function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
         {slot
           ? `${slot.name}: ${slot.rest.join('; ')}.`
           : [
-              isOneOfMany(setup.kit) ? lensTaken(setup.kit) : '',
+              isOneOfMany(setup.kit) && !lowest ? lensTaken(setup.kit) : '',
               ...untilInWords(answer.exposure, outlook, { atMs, clock, held }),
             ]
               .filter(Boolean)
