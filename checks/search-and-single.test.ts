@@ -20,6 +20,10 @@ import {
   type ScoredMark,
   type ScoredShot,
   type ScoredSite,
+  obstaclesOf,
+  rectangleCorners,
+  type FeatureOf,
+  type HideWindow,
   type SearchRequest,
 } from '@/core';
 import { imageDistanceMm } from '@/core/optics/image';
@@ -112,7 +116,23 @@ test('in pieces it is the same as at once, and what is done can be read between'
 const coordinate = fc.double({ min: -60, max: 60, noNaN: true });
 
 test('its sight and backdrop are those of the plain geometry', () => {
-  const { obstacles } = SITE;
+  // A hide with a window to the north and one to the east, and a tent open all round.
+  const hide = (x: number, y: number, windows: readonly HideWindow[]): FeatureOf<'hide'> => ({
+    ...{ kind: 'hide', id: 'h', name: 'Hide', heightM: 2.4, windows },
+    points: rectangleCorners({ middle: { x, y }, widthM: 30, depthM: 20, bearingDeg: 20 }),
+  });
+  const window = { asideM: 1, widthM: 12, sillM: 0.7, heightM: 0.8, pane: 'open' } as const;
+  const obstacles = [
+    ...SITE.obstacles,
+    ...obstaclesOf(
+      hide(
+        -20,
+        -20,
+        [0, 1].map((wall) => ({ wall, ...window })),
+      ),
+    ),
+    ...obstaclesOf(hide(25, -25, [])),
+  ];
   const flat = flatten(obstacles);
   fc.assert(
     fc.property(

@@ -1,8 +1,10 @@
 import {
   fenceInSight,
   firstBackdrop,
+  insidePolygon,
   obstaclesOf,
   sightBlocks,
+  swingsOf,
   type Backdrop,
   type BackdropDetail,
   type Block,
@@ -10,6 +12,7 @@ import {
   type FenceInSight,
   type Obstacle,
   type SiteFeature,
+  type WindowSwing,
 } from '@/core';
 import type { View } from './view';
 
@@ -25,6 +28,8 @@ export interface AlongSight {
   readonly blocks: readonly Block<Named>[];
   readonly fence: FenceInSight | undefined;
   readonly back: Backdrop<Named> | undefined;
+  /** How far a lens can swing in each window of the hide it is in; none in the open, or where one sees out all round. */
+  readonly swings: readonly WindowSwing[];
 }
 
 /** What one sees on things of each kind. Common practice, no source. */
@@ -67,5 +72,8 @@ export function alongSight({ camera, aim }: View, features: readonly SiteFeature
     blocks: sightBlocks(camera, aim, things),
     fence: fenceInSight(camera, aim, features.filter(isFence)),
     back: firstBackdrop(camera, aim, things),
+    swings: things
+      .filter(({ footprint, openings }) => openings?.length && insidePolygon(camera, footprint))
+      .flatMap((thing) => swingsOf(camera, thing)),
   };
 }

@@ -69,7 +69,7 @@ export function exposureDemands(view: View, choice: Shoot['choice']): Omit<Expos
       widestAperture: view.widestAperture,
       smallestAperture: view.lens.smallestAperture,
       capAperture: view.capAperture,
-      extensionStops: view.extensionStops,
+      lossStops: view.lossStops,
     },
     filters: view.filters,
     school: choice.school,

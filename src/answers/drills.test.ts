@@ -117,7 +117,7 @@ describe('stops under pressure', () => {
     // By hand: EV of the light less EV of the dials.
     const { expected } = found.answer.light.ev;
     expect(found.offStops).toBeCloseTo(
-      expected - picture.view.extensionStops - ev({ shutterS, aperture, iso }),
+      expected - picture.view.lossStops - ev({ shutterS, aperture, iso }),
       9,
     );
     const plan = found.answer.exposure.settings;

@@ -17,7 +17,8 @@ import { subjectOf } from '@/records/own-subject';
 import type { Mark } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { heardOf } from './heard';
-import { inWind, skyOver, windMs, type Setup } from './view';
+import { skyOver, type Setup } from './view';
+import { inWind, windMs } from './wind';
 
 /** A shoot's ground, marks and kit as positions are scored on them. */
 

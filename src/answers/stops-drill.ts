@@ -46,7 +46,7 @@ export const offBy = (
   { answer }: Pick<Situation, 'answer'>,
   { view }: Pictured,
   settings: Settings,
-): number => exposedFor(view, answer.light).expected - view.extensionStops - exposedEv(settings);
+): number => exposedFor(view, answer.light).expected - view.lossStops - exposedEv(settings);
 
 /** The same light, so many stops brighter. */
 const brighter = (light: Answer['light'], stops: number): Answer['light'] => ({

@@ -163,7 +163,7 @@ export const sceneOnBlank = (
 /** The camera with its dials. */
 function takenWith(view: View, settings: Settings): Pick<Scene, 'camera' | 'exposure'> {
   const { shutterS, aperture, iso, liftStops, filterStops = 0 } = settings;
-  const { camera, aim, focalMm, body, orientation, motion, shakeS, extensionStops } = view;
+  const { camera, aim, focalMm, body, orientation, motion, shakeS } = view;
   return {
     camera: {
       ...{ position: camera, aim, focalMm, aperture, shutterS, orientation, shakeS },
@@ -172,7 +172,7 @@ function takenWith(view: View, settings: Settings): Pick<Scene, 'camera' | 'expo
     },
     exposure: {
       ev: ev({ aperture, shutterS, iso }),
-      lossStops: extensionStops + filterStops,
+      lossStops: view.lossStops + filterStops,
       liftStops,
       isoStops: Math.log2(iso / body.iso.base),
     },

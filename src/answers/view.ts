@@ -52,6 +52,8 @@ import type { Shot } from '@/records/brief';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { cloudOf } from '@/records/forecast';
 import { bodyOf, itemsOf, lensOf, type Kit } from '@/records/kit';
+import { inWind, windMs } from './wind';
+import { throughWindow, type Through } from './through-window';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
 import { told, type Trouble } from './told';
@@ -73,8 +75,8 @@ export type Setup = Pick<
   | 'air'
 >;
 
-/** What a view rests on: a setup but for what stands on the ground and what was measured. */
-export type Viewed = Omit<Setup, 'features' | 'readings'>;
+/** What a view rests on: a setup but for what was measured. */
+export type Viewed = Omit<Setup, 'readings'>;
 
 /** What lights a mark, but for what stands in the way. */
 export type OpenScene = Omit<LitScene, 'obstacles'>;
@@ -139,6 +141,10 @@ export interface View {
   readonly capAperture: number;
   /** Light that focusing so near costs. */
   readonly extensionStops: number;
+  /** The window of a hide that it looks out of; nothing in the open, or where a hide is open all round. */
+  readonly through?: Through;
+  /** All the light that is lost before the lens is stopped down: focusing near, a pane. */
+  readonly lossStops: number;
   /** Stops of the filters in the bag. */
   readonly filters: readonly number[];
   /** How the ground's lamps flicker. */
@@ -160,23 +166,6 @@ export const skyOver = ({
   indoors,
   ...(windowShare !== undefined && { windowShare }),
 });
-
-/** Strongest wind of the shoot's hours: the forecast's where it is followed, else as set by hand. */
-export const windMs = ({ air, light }: Pick<Setup, 'air' | 'light'>): number =>
-  light.skyFrom === 'forecast' && light.forecast
-    ? Math.max(...light.forecast.hours.map((hour) => hour.windMs))
-    : air.windMs;
-
-/** A subject as the wind moves it: what sits on a flower or a twig sways with it, whichever way. */
-export function inWind(subject: SubjectPreset, wind: number): SubjectPreset {
-  const { swayShare = 0, speedMs } = subject;
-  if (swayShare === 0 || speedMs === 0) return subject;
-  const more = (swayShare * wind) / speedMs;
-  return {
-    ...subject,
-    parts: subject.parts.map((part) => ({ ...part, ownShare: (part.ownShare ?? 0) + more })),
-  };
-}
 
 /** A view, or what stands in its way. */
 export type ViewResult =
@@ -335,6 +324,8 @@ function seenIn(shoot: Viewed): ViewResult {
   const ease = ['reaction', 'portrait', 'still'].includes(wanted.technique);
   const { id: classId, atRest = false } = ease ? classes.atEase : classes.times;
   const toCameraDeg = bearingDeg(aim, camera);
+  const extensionStops = extensionLossStops(focalMm, sight.distanceM);
+  const through = throughWindow(camera, aim, shoot.features);
   const { lampsFromLocal } = shoot.light;
   return {
     ok: true,
@@ -378,7 +369,9 @@ function seenIn(shoot: Viewed): ViewResult {
       },
       cocMm,
       capAperture,
-      extensionStops: extensionLossStops(focalMm, sight.distanceM),
+      extensionStops,
+      ...(through && { through }),
+      lossStops: extensionStops + (through?.lossStops ?? 0),
       lamps: { mainsHz: shoot.light.mainsHz, modulation: modulationOf(shoot.light) },
       filters: itemsOf(shoot.kit, 'filter').map(({ stops }) => stops),
       scene: {

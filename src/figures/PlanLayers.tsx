@@ -278,6 +278,8 @@ export const MarkSign = memo(function MarkSign({
 /** What lies beyond the subject is followed this far at most, as times its distance. */
 const WEDGE_TIMES = 2.6;
 const CROSS_PX = 6;
+/** Longer than any plan is wide. */
+const EDGE_PX = 3000;
 
 /** The view of the chosen lens: its wedge to what is behind, the sight line and what blocks it. */
 export const Sight = memo(function Sight({
@@ -304,6 +306,13 @@ export const Sight = memo(function Sight({
   const blocked = sight.blockedAt && away(scale.toPx(sight.blockedAt));
   const end = Math.min(back ?? Infinity, lengthPx * WEDGE_TIMES);
   const twicePx = away(twice);
+  // From the jamb of a window on, as far as the plan goes.
+  const swingEdge = (jamb: Point2): string => {
+    const px = scale.toPx(jamb);
+    const [x, y] = [px.x - from.x, px.y - from.y];
+    const times = EDGE_PX / Math.max(1e-6, Math.hypot(x, y));
+    return `M${px.x.toFixed(1)} ${px.y.toFixed(1)}L${(from.x + x * times).toFixed(1)} ${(from.y + y * times).toFixed(1)}`;
+  };
   return (
     <G>
       <Path
@@ -322,6 +331,15 @@ export const Sight = memo(function Sight({
           d={`M${at(back, -back * spread)}L${at(back, back * spread)}`}
           stroke={inks.signal}
           strokeWidth={3}
+        />
+      ) : null}
+      {sight.jambs.length > 0 ? (
+        <Path
+          d={sight.jambs.flatMap((pair) => pair.map(swingEdge)).join('')}
+          fill="none"
+          stroke={inks.ink}
+          strokeWidth={1}
+          strokeDasharray="2 5"
         />
       ) : null}
       <Path d={`M${at(twicePx, -7)}L${at(twicePx, 7)}`} stroke={inks.signal} strokeWidth={1.6} />

@@ -1,4 +1,5 @@
 import {
+  openingsOf,
   alongBearing,
   type FeatureKind,
   type FeatureOf,
@@ -102,6 +103,12 @@ const branch: Draw<'perch'> = (feature, canvas) => {
   );
 };
 
+/** Gaps in the walls. */
+const windows: Draw<'hide'> = ({ points, windows: all = [] }, { scale }) =>
+  openingsOf(points, all)
+    .map(({ left, right }) => polyline([scale.toPx(left), scale.toPx(right)], false))
+    .join('');
+
 const line =
   (strokeWidth: number, more: Readonly<Record<string, string | number>> = {}) =>
   (inks: Inks) => ({ fill: 'none', stroke: inks.ink, strokeWidth, ...more });
@@ -125,6 +132,10 @@ export const FEATURE_LAYERS: readonly FeatureLayer[] = [
   ),
   layer('stands', ['stand'], closed, (inks) => ({ ...line(1.6)(inks), fill: inks.line })),
   layer('hides', ['hide'], closed, (inks) => ({ ...line(1.6)(inks), fill: inks.sheet })),
+  layer('windows of hides', ['hide'], windows, (inks) => ({
+    ...line(3.4)(inks),
+    stroke: inks.sheet,
+  })),
   layer('backdrops', ['backdrop'], open, line(5)),
   layer('backdrops, within', ['backdrop'], open, (inks) => ({
     ...line(2.6)(inks),

@@ -55,6 +55,8 @@ export interface PlanSight {
   readonly back: Point2 | undefined;
   /** Twice the subject's distance: a background beyond it blurs. */
   readonly twice: Point2;
+  /** Jambs of the windows of what it sits in: a lens swings between each two. */
+  readonly jambs: readonly (readonly [Point2, Point2])[];
 }
 
 /** Scores of a grid over the ground, row by row from the south-west; 0 where one can't stand. */

@@ -70,6 +70,29 @@ test('points are put in and taken out, but never fewer than the shape needs', ()
   expect(withoutPoint(fence, 0)).toBe(fence);
 });
 
+test('the windows of a hide stay in their walls when corners come and go', () => {
+  const points = [
+    { x: 0, y: 0 },
+    { x: 3, y: 0 },
+    { x: 3, y: 2 },
+    { x: 0, y: 2 },
+  ];
+  const hide = {
+    ...{ kind: 'hide' as const, id: 'h', name: 'Hide', points, heightM: 2 },
+    windows: [0, 1, 3].map((wall) => ({
+      ...{ wall, asideM: 0, widthM: 1, sillM: 1, heightM: 0.4, pane: 'open' as const },
+    })),
+  };
+  const walls = (feature: Feature) =>
+    feature.kind === 'hide' ? feature.windows?.map(({ wall }) => wall) : undefined;
+  const more = withPointAdded(hide, 1, { x: 4, y: 1 });
+  expect(walls(more)).toEqual([0, 1, 4]);
+  expect(walls(withoutPoint(more, 2))).toEqual([0, 1, 3]);
+  // The first corner gone, its two walls are one: the last.
+  expect(walls(withoutPoint(hide, 0))).toEqual([2, 0, 2]);
+  expect(walls(withoutPoint(hide, 1))).toEqual([0, 0, 2]);
+});
+
 test('the last mark and the last position stay, and it says why', () => {
   const one: Shoot = { ...larkmoor, marks: larkmoor.marks.slice(0, 1) };
   const ref = { list: 'marks', id: 'attack' } as const;

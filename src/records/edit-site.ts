@@ -107,16 +107,30 @@ export function withPointMoved(feature: Feature, index: number, to: Point2): Fea
   return { ...feature, points };
 }
 
+/** A hide's windows in the walls that these have become; of anything else nothing changes. */
+const withWalls = (feature: Feature, now: (wall: number) => number): Feature =>
+  feature.kind === 'hide' && feature.windows
+    ? {
+        ...feature,
+        windows: feature.windows.map((window) => ({ ...window, wall: now(window.wall) })),
+      }
+    : feature;
+
 /** The feature with a point put in after another; the same when it has as many as it may. */
 export function withPointAdded(feature: Feature, after: number, at: Point2): Feature {
   if (feature.points.length >= MOST_POINTS) return feature;
-  return { ...feature, points: feature.points.toSpliced(after + 1, 0, within(at)) };
+  const points = feature.points.toSpliced(after + 1, 0, within(at));
+  return withWalls({ ...feature, points }, (wall) => (wall > after ? wall + 1 : wall));
 }
 
 /** The feature without one of its points; the same when it needs them all. */
 export function withoutPoint(feature: Feature, index: number): Feature {
   if (feature.points.length <= FEWEST_POINTS[FEATURE_SHAPE[feature.kind]]) return feature;
-  return { ...feature, points: feature.points.filter((_, i) => i !== index) };
+  const points = feature.points.filter((_, i) => i !== index);
+  const last = points.length - 1;
+  return withWalls({ ...feature, points }, (wall) =>
+    wall < index ? wall : wall > 0 ? wall - 1 : last,
+  );
 }
 
 /** Why a thing can't be taken away; nothing when it can. */

@@ -14,7 +14,7 @@ import { heldSchema, kitItemSchema } from './kit';
 import { logEntrySchema } from './log';
 import { FIRST_QUICK, quickSchema } from './quick';
 import { readingSchema } from './reading';
-import { featureSchema, markSchema, placeSchema, positionSchema } from './shoot';
+import { featureSchema, hideWindow, markSchema, placeSchema, positionSchema } from './shoot';
 
 /**
  * The limits of what is kept. At a limit a figure is taken, past it refused, whatever the form or file it came
@@ -51,6 +51,8 @@ const TREE = { id: 't', name: 'Tree', kind: 'tree', points: POINT, heightM: 9, c
 const HILL = {
   ...{ id: 'h', name: 'Hill', kind: 'hill', points: [], fromDeg: 10, toDeg: 40, elevationDeg: 8 },
 };
+
+const WINDOW = { wall: 2, asideM: 0, widthM: 1, sillM: 0.9, heightM: 0.4, pane: 'open' };
 
 /** Least and most of each figure; just past them is refused. `>` and `<`: the limit itself is refused, too. */
 const FIGURES: readonly [string, z.ZodType, object, Place, number | string, number | string][] = [
@@ -120,6 +122,11 @@ const FIGURES: readonly [string, z.ZodType, object, Place, number | string, numb
   ['fence', featureSchema, FENCE, ['postWidthMm'], 5, 1000],
   ['tree', featureSchema, TREE, ['crownM'], '>0', 60],
   ['hill', featureSchema, HILL, ['elevationDeg'], '>0', 60],
+  ['window', hideWindow, WINDOW, ['wall'], 0, 199],
+  ['window', hideWindow, WINDOW, ['asideM'], -100, 100],
+  ['window', hideWindow, WINDOW, ['widthM'], 0.05, 100],
+  ['window', hideWindow, WINDOW, ['sillM'], 0, 100],
+  ['window', hideWindow, WINDOW, ['heightM'], 0.05, 50],
 ];
 
 /** Longest texts. */

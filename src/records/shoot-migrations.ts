@@ -134,6 +134,9 @@ const from11To12: Migration = (older) => ({ ...older, version: 12 });
 /** From version 13 on several may shoot together; before, one alone did. */
 const from12To13: Migration = (older) => ({ ...older, version: 13, shooters: [] });
 
+/** From version 14 on a hide may have windows; those of before are open all round. */
+const from13To14: Migration = (older) => ({ ...older, version: 14 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -148,4 +151,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from10To11,
   from11To12,
   from12To13,
+  from13To14,
 ];

@@ -170,3 +170,13 @@ test('a file of version 12 is read as it is: one shoots alone', () => {
   if (!read.ok) throw new Error(read.reason);
   expect(read.record).toEqual({ ...old, version: SHOOT_VERSION, shooters: [] });
 });
+
+test('a file of version 13 is read as it is: its hide is open all round', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v13.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(13);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  expect(read.record.features.find(({ kind }) => kind === 'hide')).not.toHaveProperty('windows');
+});

@@ -4,6 +4,7 @@ import {
   BACKDROP_DETAIL_M,
   FEATURE_SHAPE,
   FEWEST_POINTS,
+  WINDOW_PANES,
   type BackdropDetail,
   type FeatureKind,
   isTimeZone,
@@ -101,11 +102,31 @@ const feature = <K extends FeatureKind, S extends z.ZodRawShape>(kind: K, shape:
   });
 };
 
+/** Most windows a hide may have. */
+export const MOST_WINDOWS = 12;
+/** A window in the wall of a hide from one corner to the next. */
+export const hideWindow = z.strictObject({
+  wall: z
+    .number()
+    .int()
+    .min(0)
+    .max(MOST_POINTS - 1),
+  asideM: z.number().min(-100).max(100),
+  widthM: z.number().min(0.05).max(100),
+  sillM: z.number().min(0).max(100),
+  heightM: z.number().min(0.05).max(50),
+  pane: z.enum(WINDOW_PANES),
+});
+
 /** What stands, lies or runs on a ground; each kind with its own figures. */
 export const featureSchema = z.discriminatedUnion('kind', [
   feature('stand', { heightM: height }),
   feature('wall', { heightM: height }),
-  feature('hide', { heightM: height }),
+  feature('hide', {
+    heightM: height,
+    /** What one sees out through; all round when absent. */
+    windows: z.array(hideWindow).min(1).max(MOST_WINDOWS).readonly().optional(),
+  }),
   feature('trees', { heightM: height }),
   feature('tree', { heightM: height, crownM: z.number().gt(0).max(60) }),
   feature('hill', {
@@ -154,7 +175,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 13;
+export const SHOOT_VERSION = 14;
 
 export const shootSchema = z
   .strictObject({
@@ -332,6 +353,11 @@ export const shootSchema = z
     shoot.features.forEach((entry, i) => {
       if (entry.kind === 'fence' && entry.wireMm >= entry.meshPitchMm) {
         refuse(['features', i, 'wireMm'], 'must be thinner than the mesh is wide');
+      }
+      if (entry.kind === 'hide') {
+        const lost = entry.windows?.findIndex(({ wall }) => wall >= entry.points.length) ?? -1;
+        if (lost >= 0)
+          refuse(['features', i, 'windows', lost, 'wall'], 'must be a wall of the hide');
       }
     });
   });

@@ -56,8 +56,8 @@ const HOLD_MS = 180_000;
 const missBy = (
   settings: Settings,
   expected: number,
-  { extensionStops = 0 }: ExposureRequest['lens'],
-): number => expected - extensionStops - exposedEv(settings);
+  { lossStops = 0 }: ExposureRequest['lens'],
+): number => expected - lossStops - exposedEv(settings);
 
 function turnsBetween(from: Settings, to: Settings, fine: Dial = 'third'): readonly Turn[] {
   const dials: readonly (readonly [ScaleKind, number, number])[] = [

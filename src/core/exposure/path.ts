@@ -179,7 +179,7 @@ export function settle(request: ExposureRequest): Settled {
   const isHeld = Object.keys(held).length > 0;
   if (isHeld) at.lift = held.liftStops ?? 0;
   /** Light the frame is exposed for, a lift held by hand counted. */
-  const light = ev.expected - (lens.extensionStops ?? 0) + at.lift;
+  const light = ev.expected - (lens.lossStops ?? 0) + at.lift;
   const over = light - evOf({ shutterS: at.shutter, aperture: at.aperture, iso: at.iso });
   const allHeld = held.shutterS && held.aperture && held.iso;
   const filterStops =
@@ -216,7 +216,7 @@ export function settle(request: ExposureRequest): Settled {
     liftStops: at.lift,
     ...(filterStops > 0 && { filterStops }),
   };
-  const missBy = ev.expected - (lens.extensionStops ?? 0) - exposedEv(settings);
+  const missBy = ev.expected - (lens.lossStops ?? 0) - exposedEv(settings);
   const ended = clicks > 0;
   return {
     corners,

@@ -77,8 +77,8 @@ export interface ExposureRequest {
     readonly smallestAperture: number;
     /** Closing past this costs more sharpness than depth gives: `diffractionCap`. */
     readonly capAperture?: number;
-    /** Light that focusing near costs: `extensionLossStops`. */
-    readonly extensionStops?: number;
+    /** Light that is lost on the way: focusing near (`extensionLossStops`), a pane (`glassLossStops`). */
+    readonly lossStops?: number;
   };
   /** Stops of the filters at hand: one, or two together, answer what is over at the darkest. */
   readonly filters?: readonly number[];
@@ -152,7 +152,7 @@ export function checkRequest({
     const value = demands[name];
     if (value !== undefined) above(`demands.${name}`, value, 0);
   }
-  if (lens.extensionStops !== undefined) atLeast('lens.extensionStops', lens.extensionStops, 0);
+  if (lens.lossStops !== undefined) atLeast('lens.lossStops', lens.lossStops, 0);
   if (lens.capAperture !== undefined) above('lens.capAperture', lens.capAperture, 0);
   filters.forEach((stops, i) => above(`filters[${i}]`, stops, 0));
   oneOf('school', school, SCHOOLS);

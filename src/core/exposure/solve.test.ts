@@ -260,12 +260,11 @@ test('a filter takes what is over, the least that does, and says so', () => {
 test('a close-up is exposed for the light that its extension leaves', () => {
   const lens = { widestAperture: 2.8, smallestAperture: 22 };
   const far = solve(9, { lens });
-  const near = solve(9, { lens: { ...lens, extensionStops: 1 } });
+  const near = solve(9, { lens: { ...lens, lossStops: 1 } });
   expect(near.settings).toEqual(solve(8, { lens }).settings);
   expect(near.evNeeded - far.evNeeded).toBeCloseTo(1, 9);
   // What is missing in the dark is missing by as much more.
-  const dark = (extensionStops: number) =>
-    solve(-6, { lens: { ...lens, extensionStops } }).stopsDark;
+  const dark = (lossStops: number) => solve(-6, { lens: { ...lens, lossStops } }).stopsDark;
   expect(dark(1) - dark(0)).toBeCloseTo(1, 6);
 });
 

@@ -105,7 +105,7 @@ const evNeededAt = (
   { camera, lens }: Omit<ExposureRequest, 'ev'>,
   { mustS, widest }: Corners,
 ): number =>
-  evOf({ shutterS: mustS, aperture: widest, iso: camera.iso.usable }) + (lens.extensionStops ?? 0);
+  evOf({ shutterS: mustS, aperture: widest, iso: camera.iso.usable }) + (lens.lossStops ?? 0);
 
 /** Light that the must and the lens wide open need at the body's highest usable ISO, as EV. */
 export function evNeededFor(request: Omit<ExposureRequest, 'ev'>): number {
@@ -133,7 +133,7 @@ function autoIsoOf(
   { ev, camera, lens }: ExposureRequest,
   { shutterS, aperture, filterStops = 0 }: Settings,
 ): AutoIso {
-  const lost = filterStops + (lens.extensionStops ?? 0);
+  const lost = filterStops + (lens.lossStops ?? 0);
   const isoFor = (light: number) =>
     100 * 2 ** (evOf({ shutterS, aperture, iso: 100 }) + lost - light);
   const { base, usable } = camera.iso;

@@ -11,6 +11,7 @@ export {
 } from './blur';
 export { apertureForDepth, depthOfField, depthWithin, type DepthOfField } from './depth';
 export { diffraction, diffractionCap } from './diffraction';
+export { glassLossStops, glassReflectance } from './glass';
 export { meshThrough, type MeshEffect, type MeshLook } from './mesh';
 export {
   cropFor,

@@ -1,4 +1,4 @@
-import type { Obstacle } from '../site/obstacle';
+import { openingAt, type Obstacle, type Opening } from '../site/obstacle';
 
 /**
  * Sight and backdrop for the search: as `sightBlocks` and `firstBackdrop`, but without making
@@ -9,11 +9,14 @@ import type { Obstacle } from '../site/obstacle';
 export interface FlatObstacle {
   readonly corners: Float64Array;
   readonly heightM: number;
+  /** Of what is hollow, the holes in its walls. */
+  readonly openings: readonly Opening[] | undefined;
 }
 
 export const flatten = (obstacles: readonly Obstacle[]): readonly FlatObstacle[] =>
-  obstacles.map(({ footprint, heightM }) => ({
+  obstacles.map(({ footprint, heightM, openings }) => ({
     heightM,
+    openings,
     corners: Float64Array.from(footprint.flatMap(({ x, y }) => [x, y])),
   }));
 
@@ -41,10 +44,13 @@ export function followSight(
 ): void {
   found.blocked = false;
   found.backdropM = Infinity;
-  for (const { corners, heightM } of obstacles) {
+  for (const { corners, heightM, openings } of obstacles) {
     const count = corners.length;
     let cutsBefore = 0;
     let lowestBefore = Infinity;
+    // Where one who sits in it comes out, and the lowest cut but that one.
+    let firstM = Infinity;
+    let lowestAfter = Infinity;
     let firstBehind = Infinity;
     let cutsBehind = 0;
     let ax = (corners[count - 2] as number) - cameraX;
@@ -61,6 +67,10 @@ export function followSight(
           cutsBefore += 1;
           const height = cameraZ + risePerM * along;
           if (height < lowestBefore) lowestBefore = height;
+          if (along < firstM) {
+            if (firstM < Infinity) lowestAfter = Math.min(lowestAfter, cameraZ + risePerM * firstM);
+            firstM = along;
+          } else if (height < lowestAfter) lowestAfter = height;
         } else if (along >= levelM) {
           cutsBehind += 1;
           if (along < firstBehind) firstBehind = along;
@@ -73,6 +83,14 @@ export function followSight(
     const total = cutsBefore + cutsBehind;
     // An odd number of cuts: the camera stands inside this footprint.
     const inside = total % 2 === 1;
+    if (inside && openings) {
+      if (firstM === Infinity) continue;
+      const z = cameraZ + risePerM * firstM;
+      const at = { x: cameraX + unitX * firstM, y: cameraY + unitY * firstM, z };
+      const isOut = openings.length === 0 || z >= heightM || openingAt(openings, at) !== undefined;
+      if (!isOut || lowestAfter < heightM) found.blocked = true;
+      continue;
+    }
     if (inside && cameraZ < lowestBefore) lowestBefore = cameraZ;
     // An odd number beyond the subject: the subject stands inside; the line is over it there too.
     if (cutsBehind % 2 === 1) {

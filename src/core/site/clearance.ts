@@ -1,5 +1,5 @@
 import { above, atLeast } from '../check';
-import { crossings, requireObstacle, type Obstacle } from './obstacle';
+import { crossings, openingAt, requireObstacle, type Obstacle, type Opening } from './obstacle';
 import { subtract, type Point3 } from './vector';
 
 /** Something in the way of a line of sight. */
@@ -10,6 +10,8 @@ export interface Block<T extends Obstacle = Obstacle> {
   /** Height of the line there, and how much the obstacle stands above it at its worst. */
   readonly lineHeightM: number;
   readonly overM: number;
+  /** It is the wall of what the camera sits in. */
+  readonly fromWithin?: true;
 }
 
 interface Ray {
@@ -29,12 +31,55 @@ function rayTo(camera: Point3, subject: Point3): Ray {
 const heightAt = ({ camera, levelM, riseM }: Ray, distanceM: number): number =>
   camera.z + (riseM * distanceM) / levelM;
 
-/** Level spans of a ray that lie over a footprint, from the camera on. */
-function spansOver(ray: Ray, footprint: Obstacle['footprint']): (readonly [number, number])[] {
+/** Level spans of a ray that lie over an obstacle, from the camera on: one that sits in something hollow is past it once out. */
+function spansOver(ray: Ray, { footprint, openings }: Obstacle): (readonly [number, number])[] {
   const cuts = crossings(ray.camera, ray.unit, footprint);
   if (cuts.length === 0) return [];
+  if (openings && cuts.length % 2 === 1) cuts.shift();
   const all = cuts.length % 2 === 1 ? [0, ...cuts] : cuts;
   return all.flatMap((from, i) => (i % 2 === 0 ? [[from, all[i + 1] as number] as const] : []));
+}
+
+/** Where a line comes to the wall of something hollow with windows that its camera sits in, before its subject. */
+function leaves(
+  ray: Ray,
+  { openings, footprint, heightM }: Obstacle,
+): { readonly distanceM: number; readonly lineHeightM: number; readonly by?: Opening } | undefined {
+  if (!openings || openings.length === 0) return undefined;
+  const cuts = crossings(ray.camera, ray.unit, footprint);
+  const [distanceM] = cuts;
+  if (cuts.length % 2 === 0 || distanceM === undefined || distanceM >= ray.levelM) return undefined;
+  const lineHeightM = heightAt(ray, distanceM);
+  if (lineHeightM >= heightM) return undefined;
+  const by = openingAt(openings, {
+    x: ray.camera.x + ray.unit.x * distanceM,
+    y: ray.camera.y + ray.unit.y * distanceM,
+    z: lineHeightM,
+  });
+  return { distanceM, lineHeightM, ...(by && { by }) };
+}
+
+/**
+ * The window that a line goes out by of what its camera sits in; nothing where it meets the wall, or sits in nothing
+ * with windows.
+ * @throws RangeError for a subject straight above or at the camera
+ */
+export const sightLeaves = (
+  camera: Point3,
+  subject: Point3,
+  obstacle: Obstacle,
+): Opening | undefined => leaves(rayTo(camera, subject), obstacle)?.by;
+
+/** The wall that a line meets of what its camera sits in; nothing where it goes out by a window. */
+function wallMet<T extends Obstacle>(ray: Ray, obstacle: T): Block<T> | undefined {
+  const met = leaves(ray, obstacle);
+  if (!met || met.by) return undefined;
+  const { distanceM, lineHeightM } = met;
+  return {
+    ...{ obstacle, distanceM, lineHeightM },
+    overM: obstacle.heightM - lineHeightM,
+    fromWithin: true,
+  };
 }
 
 /**
@@ -50,8 +95,10 @@ export function sightBlocks<T extends Obstacle>(
   obstacles.forEach(requireObstacle);
   const ray = rayTo(camera, subject);
   return obstacles
-    .flatMap((obstacle) => {
-      const spans = spansOver(ray, obstacle.footprint).filter(([from]) => from < ray.levelM);
+    .flatMap((obstacle): readonly Block<T>[] => {
+      const wall = wallMet(ray, obstacle);
+      if (wall) return [wall];
+      const spans = spansOver(ray, obstacle).filter(([from]) => from < ray.levelM);
       // Over each span the line is lowest at one end.
       const ends = spans.flatMap(([from, to]) => [from, Math.min(to, ray.levelM)]);
       const hits = ends.filter((distanceM) => heightAt(ray, distanceM) < obstacle.heightM);
@@ -93,7 +140,7 @@ export function firstBackdrop<T extends Obstacle>(
   const groundM = ray.riseM < 0 ? (camera.z * ray.levelM) / -ray.riseM : Number.POSITIVE_INFINITY;
   return obstacles
     .flatMap((obstacle) =>
-      spansOver(ray, obstacle.footprint)
+      spansOver(ray, obstacle)
         .filter(([, to]) => to > ray.levelM)
         .map(([from, to]) => {
           const enterM = Math.max(from, ray.levelM);

@@ -1,5 +1,6 @@
 import type { BackdropDetail } from '../optics/blur';
 import { tanDeg } from '../quantity/angles';
+import { openingsOf, type HideWindow } from './hide';
 import type { Limit } from './limits';
 import type { Obstacle } from './obstacle';
 import { treeObstacle, wallObstacles } from './shade';
@@ -49,7 +50,7 @@ interface Tall {
 interface Figures {
   readonly stand: Tall;
   readonly wall: Tall;
-  readonly hide: Tall;
+  readonly hide: Tall & { readonly windows?: readonly HideWindow[] | undefined };
   readonly trees: Tall;
   readonly lamp: Tall;
   readonly perch: Tall;
@@ -99,9 +100,12 @@ export function hillObstacle({ fromDeg, toDeg, elevationDeg }: FeatureOf<'hill'>
 function solidOf(feature: SiteFeature): readonly Obstacle[] {
   switch (feature.kind) {
     case 'stand':
-    case 'hide':
     case 'trees':
       return [{ footprint: feature.points, heightM: feature.heightM }];
+    case 'hide': {
+      const { points, heightM, windows = [] } = feature;
+      return [{ footprint: points, heightM, openings: openingsOf(points, windows) }];
+    }
     case 'wall':
     case 'backdrop':
       return wallObstacles(feature.points, WALL_THICKNESS_M, feature.heightM);

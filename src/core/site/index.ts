@@ -1,4 +1,11 @@
-export { clearingHeight, firstBackdrop, sightBlocks, type Backdrop, type Block } from './clearance';
+export {
+  clearingHeight,
+  firstBackdrop,
+  sightBlocks,
+  sightLeaves,
+  type Backdrop,
+  type Block,
+} from './clearance';
 export { compassFromTrue, magneticDeclination, trueFromCompass } from './declination';
 export {
   FEATURE_SHAPE,
@@ -19,6 +26,17 @@ export {
   type PostStrip,
 } from './fence';
 export { insidePolygon, turned } from './frame';
+export {
+  offSquareDeg,
+  openingsOf,
+  swingsOf,
+  wallsOf,
+  WINDOW_PANES,
+  type HideWall,
+  type HideWindow,
+  type WindowSwing,
+  type WindowPane,
+} from './hide';
 export { headingOf, meanBearing, type Held, type MeanBearing } from './heading';
 export { toGeographic, toLocal, type GeoPoint } from './geodesy';
 export {
@@ -47,7 +65,14 @@ export {
   type Snapped,
   type SnapTarget,
 } from './snap';
-export { shadowLength, skylineDeg, skyViewOfFace, sunBlocked, type Obstacle } from './obstacle';
+export {
+  shadowLength,
+  skylineDeg,
+  skyViewOfFace,
+  sunBlocked,
+  type Obstacle,
+  type Opening,
+} from './obstacle';
 export {
   personObstacle,
   postShadeWidth,

@@ -2,11 +2,39 @@ import { above, nonEmpty } from '../check';
 import { alongBearing, bearingDeg, type Point2, type Point3 } from './vector';
 import { halfCircle, sinDeg, tanDeg, toDegrees } from '../quantity/angles';
 
+/** A hole in a wall, between two points of it as one looks out and two heights. */
+export interface Opening {
+  readonly left: Point2;
+  readonly right: Point2;
+  readonly sillM: number;
+  readonly headM: number;
+  readonly pane: 'open' | 'net' | 'glass' | 'doubleGlass';
+}
+
 /** Something that stands on the ground with upright walls and a flat top: a stand, a wall, a hide. */
 export interface Obstacle {
   readonly footprint: readonly Point2[];
   readonly heightM: number;
+  /**
+   * It is hollow: who sits in it sees out through these, and all round where there are none. From outside it is
+   * solid all the same.
+   */
+  readonly openings?: readonly Opening[];
 }
+
+/** Rounding may not close the very edge of a window. */
+const EDGE_M = 1e-9;
+
+/** The opening that a line passes, out of what its camera sits in; nothing where it meets the wall. */
+export const openingAt = (openings: readonly Opening[], at: Point3): Opening | undefined =>
+  openings.find(({ left, right, sillM, headM }) => {
+    if (at.z < sillM || at.z > headM) return false;
+    const [x, y] = [right.x - left.x, right.y - left.y];
+    const lengthM = Math.hypot(x, y);
+    const alongM = ((at.x - left.x) * x + (at.y - left.y) * y) / lengthM;
+    const offM = Math.abs((at.x - left.x) * y - (at.y - left.y) * x) / lengthM;
+    return offM < 1e-6 && alongM >= -EDGE_M && alongM <= lengthM + EDGE_M;
+  });
 
 /** @throws RangeError for a footprint under three corners or a height not above 0 */
 export function requireObstacle({ footprint, heightM }: Obstacle): void {

@@ -21,6 +21,7 @@ import { useInks } from '@/ui/theme';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { BearingField } from './BearingField';
+import { HideWindows } from './HideWindows';
 import { KIND_NUMBERS, type NumberSpec } from './kinds';
 import { PlaceFields } from './PlaceFields';
 import { useDrawTool } from './use-draw';
@@ -67,6 +68,7 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
           onChange={(detail) => change((entry) => ({ ...entry, detail }) as Feature)}
         />
       ) : null}
+      {feature.kind === 'hide' ? <HideWindows hide={feature} /> : null}
       {rectangle ? <RectangleFields rectangle={rectangle} change={change} /> : null}
       {!rectangle && feature.points.length > 1 ? (
         <CornerFields feature={feature} change={change} />

@@ -6,11 +6,13 @@ import {
   type FeatureShape,
   type Point2,
 } from '@/core';
+import { HIDE_FORMS, type HideForm } from '@/presets/hides';
 import type { Feature, Mark, Position, Shoot } from '@/records/shoot';
+import { newHide } from './new-hide';
 
 /** What can be put on a ground, in words, with usual figures to begin with. */
 
-export type AddKind = 'mark' | 'position' | FeatureKind;
+export type AddKind = 'mark' | 'position' | FeatureKind | HideForm;
 
 interface KindWords {
   readonly name: string;
@@ -31,7 +33,11 @@ export const KIND_WORDS: Readonly<Record<AddKind, KindWords>> = {
   trees: { name: 'Trees', what: 'A row or a wood' },
   hill: { name: 'Hill on the skyline', what: 'Keeps the sun off the whole ground' },
   lamp: { name: 'Lamp mast', what: 'Where the lamps stand' },
-  hide: { name: 'Hide', what: 'To sit in' },
+  hide: { name: 'Hide', what: 'To sit in, with a window and a seat' },
+  tent: { name: 'Tent hide', what: 'A small hide that is carried in' },
+  car: { name: 'Car', what: 'To shoot from, out of its side window' },
+  house: { name: 'House window', what: 'A room to shoot from, through glass until it is opened' },
+  tower: { name: 'Tower', what: 'A seat high up, level with the canopy' },
   perch: { name: 'Perch', what: 'A branch, a post, a feeder' },
   path: { name: 'Path of walkers', what: 'Where others pass' },
   water: { name: 'Water’s edge', what: 'A bank or a shore' },
@@ -43,22 +49,26 @@ export const KIND_WORDS: Readonly<Record<AddKind, KindWords>> = {
 export const ADD_KINDS = Object.keys(KIND_WORDS) as readonly AddKind[];
 
 /** Things of these kinds are put down whole by one point. */
-const AT_ONE_POINT: ReadonlySet<AddKind> = new Set(['mark', 'position', 'hide', 'stand']);
+const AT_ONE_POINT: ReadonlySet<AddKind> = new Set([
+  ...(['mark', 'position', 'stand'] as const),
+  ...HIDE_FORMS,
+]);
+
+const isAtOnePoint = (kind: AddKind): kind is HideForm | 'stand' => AT_ONE_POINT.has(kind);
 
 /** How a kind is drawn: by no point, by one, along a line, or round an area. */
 export function drawnAs(kind: AddKind): FeatureShape {
   if (kind === 'mark' || kind === 'position') return 'point';
-  return AT_ONE_POINT.has(kind) ? 'point' : FEATURE_SHAPE[kind];
+  return isAtOnePoint(kind) ? 'point' : FEATURE_SHAPE[kind];
 }
 
 /** Sides of what is put down as a rectangle, metres. Common practice, no source. */
-const RECTANGLE_M = { hide: { widthM: 3, depthM: 2 }, stand: { widthM: 30, depthM: 8 } } as const;
+const STAND_M = { widthM: 30, depthM: 8 } as const;
 
 /** Usual figures. Common practice, no source. */
 const USUAL = {
   stand: { heightM: 8 },
   wall: { heightM: 2 },
-  hide: { heightM: 2.2 },
   trees: { heightM: 10 },
   tree: { heightM: 8, crownM: 5 },
   fence: { heightM: 3, meshPitchMm: 50, wireMm: 3, postSpacingM: 3, postWidthMm: 60 },
@@ -96,18 +106,19 @@ export function newFeature(
   const base = { id, name: freeName(shoot, KIND_WORDS[kind].name), points: [...points] };
   const [at = { x: 0, y: 0 }] = points;
   switch (kind) {
-    case 'hide':
     case 'stand':
       return {
         ...base,
         kind,
         points: rectangleCorners({
           middle: at,
-          ...RECTANGLE_M[kind],
+          ...STAND_M,
           bearingDeg: shoot.ground.bearingDeg,
         }),
-        ...USUAL[kind],
+        ...USUAL.stand,
       };
+    case 'hide':
+      return newHide('hide', { shoot, id, at, name: base.name });
     case 'hill':
       return {
         ...base,

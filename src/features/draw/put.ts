@@ -8,11 +8,13 @@ import {
   type Snapped,
 } from '@/core';
 import { groundLines } from '@/presets/grounds';
-import { carrierOf } from '@/records/carried';
+import { isHideForm, type HideForm } from '@/presets/hides';
+import { carrierOf, withCarried } from '@/records/carried';
 import { addItem, type ItemRef } from '@/records/edit-site';
 import { within } from '@/records/edit-ground';
 import type { Feature, Shoot } from '@/records/shoot';
-import { newFeature, newMark, newPosition, type AddKind } from './kinds';
+import { freeName, KIND_WORDS, newFeature, newMark, newPosition, type AddKind } from './kinds';
+import { isSatIn, newHide, seatIn } from './new-hide';
 
 /** How far a point is drawn to what lies near it, in pixels. */
 const SNAP_PX = 12;
@@ -111,8 +113,17 @@ export function putDown(
       item: { list: 'positions', id },
     };
   }
-  return {
-    shoot: addItem(shoot, 'features', newFeature(kind, placed, towardDeg)),
-    item: { list: 'features', id },
-  };
+  const item: ItemRef = { list: 'features', id };
+  if (isHideForm(kind)) return { shoot: withHide(shoot, kind, id, points), item };
+  return { shoot: addItem(shoot, 'features', newFeature(kind, placed, towardDeg)), item };
+}
+
+/** The shoot with a hide, and with a seat at its window unless somebody's place lies within it. */
+function withHide(shoot: Shoot, form: HideForm, id: string, points: readonly Point2[]): Shoot {
+  const [at = { x: 0, y: 0 }] = points;
+  const hide = newHide(form, { shoot, id, at, name: freeName(shoot, KIND_WORDS[form].name) });
+  const there = addItem(shoot, 'features', hide);
+  if (isSatIn(hide, shoot)) return withCarried(there);
+  const seat = seatIn(hide, `${id}-seat`, freeName(there, `Seat, ${hide.name.toLowerCase()}`));
+  return seat ? addItem(there, 'positions', seat) : there;
 }

@@ -141,7 +141,7 @@ export function useField() {
         iso,
         filterStops = 0,
       } = slotOf(seen, shoot.choice)?.settings ?? seen.answer.exposure.settings;
-      const lostStops = filterStops + seen.view.extensionStops;
+      const lostStops = filterStops + seen.view.lossStops;
       const { mark } = seen.view;
       const reading = readingAt(seen.view, mark.name, mark, localMinuteOf(momentMs(), timeZone), {
         by: 'frame',

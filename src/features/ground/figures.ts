@@ -19,6 +19,7 @@ import {
   stops,
   megapixelsLeft,
 } from '@/features/shoot/words';
+import { blockInWords, swingInWords } from '@/features/shoot/hide-words';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { cropOf, wantedFill } from '@/answers/wanted';
 import { written } from '@/ui/units';
@@ -127,13 +128,13 @@ export function figuresOf(view: View, answer: Answer, along: AlongSight): readon
     ),
     ...figure(
       'In the way',
-      along.blocks.length > 0
-        ? along.blocks
-            .map(({ obstacle, distanceM }) => `${obstacle.name}, ${metres(distanceM)} off`)
-            .join('; ')
-        : undefined,
+      along.blocks.length > 0 ? along.blocks.map(blockInWords).join('; ') : undefined,
     ),
     ...figure('Through', mesh),
+    ...figure(
+      'Swings in the window',
+      along.swings.length > 0 ? along.swings.map(swingInWords).join('; ') : undefined,
+    ),
     ...figure('Behind', backgroundInWords(view, settings.aperture, along.back)),
   ];
 }

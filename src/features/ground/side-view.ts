@@ -1,7 +1,8 @@
 import { behindHead, sectionAlong, sightBlocks } from '@/core';
 import { thingsOf, type Named } from '@/answers/along-sight';
 import type { View } from '@/answers/view';
-import { metres, smallLength } from '@/features/shoot/words';
+import { blockInWords } from '@/features/shoot/hide-words';
+import { metres, sentence, smallLength } from '@/features/shoot/words';
 import type { SideViewPieces } from '@/figures/SideView';
 import type { Shoot } from '@/records/shoot';
 
@@ -53,9 +54,10 @@ export function sideView(view: View, features: Shoot['features']): SideSeen {
     },
     words: [
       `Camera at ${metres(camera.z)}, head at ${metres(headM)}, ${metres(awayM)} apart. ${slopeWords(sight.elevationDeg)}`,
-      ...blocks.map(
-        ({ obstacle, overM, distanceM }) =>
-          `${obstacle.name} is in the way, ${metres(distanceM)} off: the line passes ${smallLength(overM)} under its top.`,
+      ...blocks.map((block) =>
+        block.fromWithin
+          ? `${sentence(blockInWords(block)).slice(0, -1)}, is in the way.`
+          : `${block.obstacle.name} is in the way, ${metres(block.distanceM)} off: the line passes ${smallLength(block.overM)} under its top.`,
       ),
       head ?? 'Nothing stands behind the head.',
     ],

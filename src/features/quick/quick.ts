@@ -115,6 +115,7 @@ export const blankSetup = (
   choice,
   shots,
   subjects: [],
+  features: [],
   kit,
   ground: { template: 'blank', bearingDeg: 0, thrown: [], surface: 'grass' },
   place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },

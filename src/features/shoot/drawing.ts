@@ -85,7 +85,7 @@ export function planLight(
 
 export function planSight(
   { camera, aim, sight, body, focalMm }: View,
-  { blocks, back }: AlongSight,
+  { blocks, back, swings }: AlongSight,
 ): PlanSight {
   const { horizontalDeg } = fieldOfView({ sensor: body.sensor, focalMm });
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
@@ -98,6 +98,7 @@ export function planSight(
     blockedAt: block && along(block.distanceM),
     back: back && along(back.distanceM),
     twice: along(2 * levelM),
+    jambs: swings.map(({ opening }) => [opening.left, opening.right] as const),
     from: camera,
     to: aim,
     label: `${metres(sight.distanceM)} · ${bearingInWords(sight.bearingDeg)}`,

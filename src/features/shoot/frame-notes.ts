@@ -62,6 +62,24 @@ export const extensionInWords = ({ extensionStops }: View): string | undefined =
     ? `Focusing so near costs ${stops(extensionStops)} of light; the settings count it.`
     : undefined;
 
+/** Further off the square of a pane than this its two faces draw edges twice. Common practice, no source. */
+const DOUBLES_FROM_DEG = 30;
+
+/** What looking out through a pane or a net costs, and what helps. */
+export function throughInWords({ through }: View): string | undefined {
+  if (!through || through.opening.pane === 'open') return undefined;
+  if (through.opening.pane === 'net') {
+    return `Through the net of ${through.hide}: lens in its slit, or the mesh softens the picture.`;
+  }
+  const { lossStops, offSquareDeg } = through;
+  const off = `${Math.round(offSquareDeg)}° off its square`;
+  const soft =
+    offSquareDeg > DOUBLES_FROM_DEG
+      ? `, where edges double: open it, or sit squarer to it`
+      : ': hood against it and the room dark, or it reflects';
+  return `Through glass, ${off}${soft}. It costs ${stops(lossStops)}; the settings count it.`;
+}
+
 /** Depths under this are told to the centimetre, whole depths under a hand's breadth by themselves. */
 const FINE_M = 1;
 
@@ -84,9 +102,12 @@ export function depthInWords({
 /** What else there is to say of a frame, if anything: what contradicts, softens, dims or flickers. */
 export const notesOf = (view: View, plan: ExposurePlan): readonly string[] => [
   ...conflictsInWords(plan),
-  ...[diffractionInWords(view, plan), extensionInWords(view), flickerInWords(plan)].filter(
-    (line) => line !== undefined,
-  ),
+  ...[
+    diffractionInWords(view, plan),
+    extensionInWords(view),
+    throughInWords(view),
+    flickerInWords(plan),
+  ].filter((line) => line !== undefined),
 ];
 
 /** A brim shades the eyes from this height of the sun on, where it stands before the face. No source. */

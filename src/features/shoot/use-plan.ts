@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
   correctedLight,
   lampsAt,
@@ -107,6 +107,15 @@ function useSetup(shoot: Shoot): Setup {
   );
 }
 
+/** The hides of a ground, which bound a view: the same list for as long as none of them is another. */
+function useHides(features: Shoot['features']): Shoot['features'] {
+  const now = features.filter(({ kind }) => kind === 'hide');
+  const [kept, keep] = useState(now);
+  if (kept.length === now.length && kept.every((hide, i) => hide === now[i])) return kept;
+  keep(now);
+  return now;
+}
+
 export function useLook(shoot: Shoot): Look {
   const { place, startLocal, endLocal, light } = shoot;
   const hours = useMemo(
@@ -117,9 +126,14 @@ export function useLook(shoot: Shoot): Look {
   const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
   const { marks, positions, kit, choice, ground, features, shots, subjects, readings, air } = setup;
+  const hides = useHides(features);
   const viewed = useMemo(
-    () => viewOf({ marks, positions, kit, choice, ground, place, light, shots, subjects, air }),
-    [marks, positions, kit, choice, ground, place, light, shots, subjects, air],
+    () =>
+      viewOf({
+        ...{ marks, positions, features: hides, kit, choice },
+        ...{ ground, place, light, shots, subjects, air },
+      }),
+    [marks, positions, hides, kit, choice, ground, place, light, shots, subjects, air],
   );
   const scene = useMemo(
     () => (viewed.ok ? toldOr(() => sceneOf(viewed.view, features), undefined) : undefined),

@@ -1,0 +1,106 @@
+import { View } from 'react-native';
+import { wallsOf, type HideWindow, type WindowPane } from '@/core';
+import { useEdits } from '@/features/shoot/open-shoot';
+import { bearingInWords } from '@/features/shoot/words';
+import { changeItem } from '@/records/edit-site';
+import { MOST_WINDOWS, type Feature } from '@/records/shoot';
+import { Button } from '@/ui/Button';
+import { NumberField } from '@/ui/NumberField';
+import { Picker } from '@/ui/Picker';
+import { Heading, Text } from '@/ui/Text';
+import { windowMore } from './new-hide';
+
+type Hide = Extract<Feature, { kind: 'hide' }>;
+
+const PANE_WORDS: Readonly<Record<WindowPane, string>> = {
+  open: 'Nothing: open',
+  net: 'A net with a slit',
+  glass: 'Glass, one pane',
+  doubleGlass: 'Glass, two panes',
+};
+const PANES = (Object.keys(PANE_WORDS) as WindowPane[]).map((value) => ({
+  value,
+  label: PANE_WORDS[value],
+}));
+
+/** In the order a tape measures them. */
+const FIGURES = [
+  { key: 'widthM', label: 'Wide', min: 0.05, max: 100 },
+  { key: 'heightM', label: 'High', min: 0.05, max: 50 },
+  { key: 'sillM', label: 'Sill over ground', min: 0, max: 100 },
+  { key: 'asideM', label: 'Right of the middle', min: -100, max: 100 },
+] as const;
+
+/** The windows of a hide: in which wall, how large, what is in them. */
+export function HideWindows({ hide }: { readonly hide: Hide }) {
+  const { update } = useEdits();
+  const windows = hide.windows ?? [];
+  const put = (next: readonly HideWindow[]) =>
+    update((current) =>
+      changeItem(current, 'features', hide.id, (entry) => {
+        const { windows: _before, ...rest } = entry as Hide;
+        return next.length > 0 ? { ...rest, windows: next } : rest;
+      }),
+    );
+  const walls = wallsOf(hide.points).map(({ looksDeg, lengthM }, wall) => ({
+    value: String(wall),
+    label: `${bearingInWords(looksDeg)}, ${lengthM.toFixed(1)} m long`,
+  }));
+  return (
+    <View className="gap-3">
+      {windows.length === 0 ? (
+        <Text kind="small" ink="quiet">
+          No window yet: from within one sees out all round.
+        </Text>
+      ) : null}
+      {windows.map((window, i) => {
+        const change = (more: Partial<HideWindow>) =>
+          put(windows.map((old, at) => (at === i ? { ...old, ...more } : old)));
+        const name = windows.length > 1 ? `Window ${i + 1}` : 'Window';
+        return (
+          <View key={i} role="group" aria-label={name} className="gap-3">
+            <Heading level={3} kind="label">
+              {name}
+            </Heading>
+            <Picker
+              label="In the wall that looks"
+              value={String(window.wall)}
+              options={walls}
+              onChange={(wall) => change({ wall: Number(wall) })}
+            />
+            <View className="flex-row flex-wrap justify-between gap-y-3">
+              {FIGURES.map(({ key, label, min, max }) => (
+                <View key={key} className="w-[48%]">
+                  <NumberField
+                    label={label}
+                    unit="m"
+                    value={window[key]}
+                    min={min}
+                    max={max}
+                    onChange={(value) => change({ [key]: value })}
+                  />
+                </View>
+              ))}
+            </View>
+            <Picker
+              label="In it"
+              value={window.pane}
+              options={PANES}
+              onChange={(pane) => change({ pane })}
+            />
+            <Button
+              kind="quiet"
+              label={`Take ${name.toLowerCase()} out`}
+              onPress={() => put(windows.filter((_, at) => at !== i))}
+            />
+          </View>
+        );
+      })}
+      <Button
+        label={windows.length > 0 ? 'Add another window' : 'Add a window'}
+        disabled={windows.length >= MOST_WINDOWS}
+        onPress={() => put([...windows, windowMore(hide)])}
+      />
+    </View>
+  );
+}
