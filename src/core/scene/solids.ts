@@ -1,4 +1,6 @@
-import { obstaclesOf, type SiteFeature } from '../site/feature';
+import { obstaclesOf, type FeatureOf, type SiteFeature } from '../site/feature';
+import { wallPieces, type HideWindow } from '../site/hide';
+import { wallObstacles } from '../site/shade';
 import type { Point2 } from '../site/vector';
 import type { Solid, Surface } from './types';
 
@@ -20,6 +22,29 @@ const LAMP_POST_RADIUS_M = 0.12;
 const legsOf = (points: readonly Point2[]): readonly (readonly [Point2, Point2])[] =>
   points.slice(1).map((to, i) => [points[i] as Point2, to]);
 
+const BOARD_M = 0.04;
+
+/** A hide with its walls round their windows, and its roof. */
+function hollow(
+  { points, heightM }: FeatureOf<'hide'>,
+  windows: readonly HideWindow[],
+): readonly Solid[] {
+  const boards = wallPieces(points, heightM - BOARD_M, windows).flatMap(
+    ({ from, to, lowM, highM }): readonly Solid[] =>
+      wallObstacles([from, to], BOARD_M, highM).map(({ footprint }) => ({
+        ...{ shape: 'prism', footprint, fromM: lowM, toM: highM },
+        ...TRUNK,
+      })),
+  );
+  const roof = {
+    shape: 'prism',
+    footprint: points,
+    fromM: heightM - BOARD_M,
+    toM: heightM,
+  } as const;
+  return [...boards, { ...roof, ...TRUNK }];
+}
+
 /** The solids of a feature; none for what only limits or names a place. */
 function solidsOf(feature: SiteFeature): readonly Solid[] {
   const walls = (surface: Surface): readonly Solid[] =>
@@ -32,7 +57,8 @@ function solidsOf(feature: SiteFeature): readonly Solid[] {
     case 'wall':
       return walls(STANDS);
     case 'hide':
-      return walls(TRUNK);
+      // Without a window one sees out all round: from outside it is solid, from within it is not there.
+      return feature.windows ? hollow(feature, feature.windows) : walls(TRUNK);
     case 'trees':
     case 'hill':
       return walls(LEAVES);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { firstBackdrop, sightBlocks } from './clearance';
 import { obstaclesOf, type FeatureOf } from './feature';
-import { offSquareDeg, openingsOf, swingsOf, wallsOf, type HideWindow } from './hide';
+import { offSquareDeg, openingsOf, swingsOf, wallPieces, wallsOf, type HideWindow } from './hide';
 import { rectangleCorners } from './measure';
 import { alongBearing, point3, type Point2 } from './vector';
 
@@ -120,4 +120,25 @@ test('a line off the square of a window is so far off it', () => {
   expect([0, 30, 330, 75, 180].map((deg) => Math.round(offSquareDeg(deg, opening)))).toEqual([
     0, 30, 30, 75, 0,
   ]);
+});
+
+test('what is left of the walls and what the windows take are the walls, to the square centimetre', () => {
+  const areaOf = (pieces: ReturnType<typeof wallPieces>) =>
+    pieces.reduce(
+      (sum, { from, to, lowM, highM }) =>
+        sum + Math.hypot(to.x - from.x, to.y - from.y) * (highM - lowM),
+      0,
+    );
+  // 10 m round, 2.2 m high.
+  expect(areaOf(wallPieces(corners(), 2.2, []))).toBeCloseTo(22, 9);
+  expect(areaOf(wallPieces(corners(), 2.2, [window()]))).toBeCloseTo(22 - 0.4, 9);
+  // One over the other, one through the eaves, two that overlap by 0.5 m x 0.2 m.
+  const all = [
+    window({ wall: 0, sillM: 0.3 }),
+    window({ wall: 0, sillM: 1.2 }),
+    window({ wall: 1, sillM: 2, heightM: 1 }),
+    window({ wall: 3 }),
+    window({ wall: 3, asideM: 0.5, sillM: 1.1 }),
+  ];
+  expect(areaOf(wallPieces(corners(), 2.2, all))).toBeCloseTo(22 - 0.8 - 0.2 - 0.8 + 0.1, 9);
 });

@@ -74,6 +74,57 @@ export function openingsOf(
   });
 }
 
+/** An upright piece of a wall, with no hole in it. */
+export interface WallPiece {
+  readonly from: Point2;
+  readonly to: Point2;
+  readonly lowM: number;
+  readonly highM: number;
+}
+
+/** What is left of the walls of a footprint round their windows. @throws RangeError as {@link openingsOf} */
+export function wallPieces(
+  footprint: readonly Point2[],
+  heightM: number,
+  windows: readonly HideWindow[],
+): readonly WallPiece[] {
+  return wallsOf(footprint).flatMap(({ left, right, lengthM }, index) => {
+    if (lengthM === 0) return [];
+    const holes = openingsOf(
+      footprint,
+      windows.filter(({ wall }) => wall === index),
+    ).map((hole) => ({
+      fromM: Math.hypot(hole.left.x - left.x, hole.left.y - left.y),
+      toM: Math.hypot(hole.right.x - left.x, hole.right.y - left.y),
+      lowM: hole.sillM,
+      highM: Math.min(heightM, hole.headM),
+    }));
+    const cuts = [0, lengthM, ...holes.flatMap(({ fromM, toM }) => [fromM, toM])].sort(
+      (a, b) => a - b,
+    );
+    const at = (alongM: number): Point2 => ({
+      x: left.x + ((right.x - left.x) * alongM) / lengthM,
+      y: left.y + ((right.y - left.y) * alongM) / lengthM,
+    });
+    return cuts.slice(1).flatMap((toM, i): readonly WallPiece[] => {
+      const fromM = cuts[i] as number;
+      if (toM - fromM < 1e-9) return [];
+      const middleM = (fromM + toM) / 2;
+      const over = holes
+        .filter((hole) => hole.fromM < middleM && middleM < hole.toM)
+        .sort((a, b) => a.lowM - b.lowM);
+      const [from, to] = [at(fromM), at(toM)];
+      const pieces: WallPiece[] = [];
+      let lowM = 0;
+      for (const hole of over) {
+        if (hole.lowM > lowM) pieces.push({ from, to, lowM, highM: hole.lowM });
+        lowM = Math.max(lowM, hole.highM);
+      }
+      return heightM > lowM ? [...pieces, { from, to, lowM, highM: heightM }] : pieces;
+    });
+  });
+}
+
 /** What a seat sees through a window: between two bearings, clockwise, and two elevations at its middle. */
 export interface WindowSwing {
   readonly opening: Opening;
