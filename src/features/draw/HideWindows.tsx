@@ -1,6 +1,8 @@
 import { View } from 'react-native';
+import { seatsOf } from '@/answers/seats';
 import { wallsOf, type HideWindow, type WindowPane } from '@/core';
-import { useEdits } from '@/features/shoot/open-shoot';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { seatInWords, swingInWords } from '@/features/shoot/hide-words';
 import { bearingInWords } from '@/features/shoot/words';
 import { changeItem } from '@/records/edit-site';
 import { MOST_WINDOWS, type Feature } from '@/records/shoot';
@@ -33,6 +35,7 @@ const FIGURES = [
 
 /** The windows of a hide: in which wall, how large, what is in them. */
 export function HideWindows({ hide }: { readonly hide: Hide }) {
+  const { shoot } = useShown('shoot');
   const { update } = useEdits();
   const windows = hide.windows ?? [];
   const put = (next: readonly HideWindow[]) =>
@@ -42,12 +45,28 @@ export function HideWindows({ hide }: { readonly hide: Hide }) {
         return next.length > 0 ? { ...rest, windows: next } : rest;
       }),
     );
+  const seats = seatsOf(shoot, hide);
   const walls = wallsOf(hide.points).map(({ looksDeg, lengthM }, wall) => ({
     value: String(wall),
     label: `${bearingInWords(looksDeg)}, ${lengthM.toFixed(1)} m long`,
   }));
   return (
     <View className="gap-3">
+      {seats.map((seat) => (
+        <View key={seat.position.id} role="group" aria-label={seat.position.name}>
+          <Text>{seatInWords(seat)}</Text>
+          {seat.swings.length > 0 ? (
+            <Text kind="small" ink="quiet">
+              {`A lens swings ${seat.swings.map(swingInWords).join('; ')}.`}
+            </Text>
+          ) : null}
+        </View>
+      ))}
+      {seats.length === 0 ? (
+        <Text kind="small" ink="quiet">
+          Nobody sits in it: drag a position into it, or add one.
+        </Text>
+      ) : null}
       {windows.length === 0 ? (
         <Text kind="small" ink="quiet">
           No window yet: from within one sees out all round.

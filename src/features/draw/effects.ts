@@ -56,7 +56,9 @@ function solidWords(feature: SiteFeature, seen: Seen): readonly string[] {
     ...(shades ? [`It keeps the sun off ${view.mark.name} now.`] : []),
     ...(block
       ? [
-          `It stands in the line of sight, ${metres(block.distanceM)} from the camera and ${smallLength(block.overM)} over the line.`,
+          block.fromWithin
+            ? `Its wall is in the way, ${smallLength(block.distanceM)} from the camera.`
+            : `It stands in the line of sight, ${metres(block.distanceM)} from the camera and ${smallLength(block.overM)} over the line.`,
         ]
       : []),
     ...(backdrop

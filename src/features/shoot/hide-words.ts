@@ -1,5 +1,7 @@
 import type { Block, WindowSwing } from '@/core';
 import type { Named } from '@/answers/along-sight';
+import type { Hidden, Seat } from '@/answers/seats';
+import { inALine } from './day-lines';
 import { bearingInWords, metres, smallLength } from './words';
 
 /** Hides and what is in the way, in words. */
@@ -16,3 +18,17 @@ const upInWords = (deg: number): string =>
 /** "231° SW to 268° W, 22° down to 22° up": what a lens at a seat can swing to in a window. */
 export const swingInWords = ({ fromDeg, turnDeg, lowestDeg, highestDeg }: WindowSwing): string =>
   `${bearingInWords(fromDeg)} to ${bearingInWords((fromDeg + turnDeg) % 360)}, ${upInWords(lowestDeg)} to ${upInWords(highestDeg)}`;
+
+const HIDDEN_WORDS: Readonly<Record<Hidden, string>> = {
+  wall: 'no window that way',
+  sill: 'under the sill',
+  head: 'over the head of the window',
+};
+
+/** "From Seat, hide one sees Near perch and Far perch. Hidden: Dive pool, under the sill." */
+export function seatInWords({ position, seen, hidden }: Seat): string {
+  const sees =
+    seen.length > 0 ? `one sees ${inALine(seen.map(({ name }) => name))}` : 'one sees no mark';
+  const hides = hidden.map(({ mark, by }) => `${mark.name}, ${HIDDEN_WORDS[by]}`).join('; ');
+  return `From ${position.name} ${sees}.${hides ? ` Hidden: ${hides}.` : ''}`;
+}

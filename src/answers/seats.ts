@@ -1,0 +1,59 @@
+import {
+  insidePolygon,
+  obstaclesOf,
+  point3,
+  sightBlocks,
+  subjectPoints,
+  swingsOf,
+  type FeatureOf,
+  type WindowSwing,
+} from '@/core';
+import { subjectOf } from '@/records/own-subject';
+import type { Mark, Position, Shoot } from '@/records/shoot';
+
+/** What is seen from the seats of a hide. */
+
+/** Why a mark is not seen: no window that way, or it lies under the sill or over the head of the one there is. */
+export type Hidden = 'wall' | 'sill' | 'head';
+
+export interface Seat {
+  readonly position: Position;
+  readonly swings: readonly WindowSwing[];
+  readonly seen: readonly Mark[];
+  readonly hidden: readonly { readonly mark: Mark; readonly by: Hidden }[];
+}
+
+/** Whether a bearing lies within a swing. */
+const turnsTo = ({ fromDeg, turnDeg }: WindowSwing, bearing: number): boolean =>
+  (bearing - fromDeg + 360) % 360 <= turnDeg;
+
+/** Every position within a hide, with the marks that its walls let one see from there. */
+export function seatsOf(
+  { positions, marks, subjects }: Pick<Shoot, 'positions' | 'marks' | 'subjects'>,
+  hide: FeatureOf<'hide'>,
+): readonly Seat[] {
+  const [solid] = obstaclesOf(hide);
+  if (!solid) return [];
+  return positions
+    .filter((position) => insidePolygon(position, hide.points))
+    .map((position): Seat => {
+      const eye = point3(position.x, position.y, position.cameraHeightM);
+      const swings = swingsOf(eye, solid);
+      const looked = marks.map((mark): { mark: Mark; by?: Hidden } => {
+        const { aim } = subjectPoints(mark, subjectOf({ subjects }, mark.subjectId).heightM);
+        const level = Math.hypot(aim.x - eye.x, aim.y - eye.y);
+        if (level === 0) return { mark };
+        const [block] = sightBlocks(eye, aim, [solid]);
+        if (!block) return { mark };
+        const bearing = (Math.atan2(aim.x - eye.x, aim.y - eye.y) * 180) / Math.PI;
+        const swing = swings.find((one) => turnsTo(one, bearing));
+        if (!swing) return { mark, by: 'wall' };
+        return { mark, by: block.lineHeightM < swing.opening.sillM ? 'sill' : 'head' };
+      });
+      return {
+        ...{ position, swings },
+        seen: looked.flatMap(({ mark, by }) => (by ? [] : [mark])),
+        hidden: looked.flatMap(({ mark, by }) => (by ? [{ mark, by }] : [])),
+      };
+    });
+}
