@@ -57,3 +57,10 @@ test('a hide without a window is open all round', () => {
   expect(only).toMatchObject({ swings: [], hidden: [] });
   expect(only?.seen).toHaveLength(shoot.marks.length);
 });
+
+test('in the demo’s hide both seats see every mark', () => {
+  const hide = ALDER_REACH.features.find(({ kind }) => kind === 'hide') as FeatureOf<'hide'>;
+  const seats = seatsOf(ALDER_REACH, hide);
+  expect(seats.map(({ position }) => position.id)).toEqual(['hide-window', 'hide-side']);
+  expect(seats.flatMap(({ hidden }) => hidden)).toEqual([]);
+});

@@ -48,6 +48,11 @@ const laid = turnGround(
         kind: 'hide',
         points: rectangle(-1.5, -2.4, 1.5, -0.2),
         heightM: 2.2,
+        // Both in the wall towards the river: one to sit at, one to stand at, by its left end.
+        windows: [
+          { wall: 2, asideM: 0.2, widthM: 1.6, sillM: 0.9, heightM: 0.4, pane: 'open' },
+          { wall: 2, asideM: -1.15, widthM: 0.5, sillM: 1.3, heightM: 0.4, pane: 'open' },
+        ],
       },
       {
         id: 'near-bank',
@@ -188,15 +193,15 @@ const laid = turnGround(
         id: 'hide-window',
         name: 'Hide window',
         x: 0,
-        y: 0,
+        y: -0.5,
         cameraHeightM: 1.1,
         why: 'Birds accept the accustomed hide; low puts the far bank well behind the perch.',
       },
       {
         id: 'hide-side',
         name: 'Hide, side slot',
-        x: -1.3,
-        y: -0.1,
+        x: -1.15,
+        y: -0.5,
         cameraHeightM: 1.5,
         why: 'For the far perch: a step sideways takes the near branch out of its background.',
       },
