@@ -1,4 +1,4 @@
-import { insidePolygon, type SiteFeature } from '@/core';
+import { insidePolygon, rectangleCorners, type SiteFeature } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { marksInSun, ownShadow, ownShadowOn, postShade } from './sun-on-ground';
@@ -52,10 +52,16 @@ test('one casts a shadow away from the sun, but none from within a hide or at it
 test('it lies on a mark that one stands before, the sun behind; not on one aside', () => {
   const [position] = larkmoor.positions as [Position];
   const at = (x: number, y: number): Position => ({ ...position, x, y });
-  expect(ownShadowOn(at(-4, 0), mark(0), WEST_LOW)).toBe(true);
-  expect(ownShadowOn(at(-14, 0), mark(0), WEST_LOW)).toBe(false);
-  expect(ownShadowOn(at(-4, 3), mark(0), WEST_LOW)).toBe(false);
-  expect(ownShadowOn(at(-4, 0), mark(0), { ...WEST_LOW, altitudeDeg: -2 })).toBe(false);
+  expect(ownShadowOn(at(-4, 0), mark(0), [], WEST_LOW)).toBe(true);
+  expect(ownShadowOn(at(-14, 0), mark(0), [], WEST_LOW)).toBe(false);
+  expect(ownShadowOn(at(-4, 3), mark(0), [], WEST_LOW)).toBe(false);
+  expect(ownShadowOn(at(-4, 0), mark(0), [], { ...WEST_LOW, altitudeDeg: -2 })).toBe(false);
+  // Who sits in a tent throws no shadow of their own.
+  const tent: SiteFeature = {
+    ...{ kind: 'hide', id: 'tent', name: 'Tent', heightM: 1.6 },
+    points: rectangleCorners({ middle: { x: -4, y: 0 }, widthM: 1.5, depthM: 1.5, bearingDeg: 0 }),
+  };
+  expect(ownShadowOn(at(-4, 0), mark(0), [tent], WEST_LOW)).toBe(false);
 });
 
 test('only fences have posts to shade them', () => {

@@ -39,24 +39,32 @@ export function marksInSun(
 /** One who stands nearer to a hide's wall than this works from within. */
 const AT_THE_WINDOW_M = 1;
 
-/** The photographer's own shadow; none in a hide or at its window, whose shadow swallows it. */
-export function ownShadow(
-  position: Point2,
-  features: readonly SiteFeature[],
-  sun: Sun,
-): readonly (readonly Point2[])[] {
-  const hidden = features.some(
+/** Whether somebody is in a hide or at its window, whose shadow swallows theirs. */
+export const isHidden = (position: Point2, features: readonly SiteFeature[]): boolean =>
+  features.some(
     ({ kind, points }) =>
       kind === 'hide' &&
       (insidePolygon(position, points) ||
         distanceToLine(position, [...points, ...points.slice(0, 1)]) < AT_THE_WINDOW_M),
   );
-  return hidden ? [] : shadowOnGround(personObstacle(position), sun);
-}
 
-/** Whether the photographer's own shadow lies on the ground under a mark. */
-export const ownShadowOn = (position: Position, mark: Mark, sun: Sun): boolean =>
+/** The photographer's own shadow; none in a hide. */
+export const ownShadow = (
+  position: Point2,
+  features: readonly SiteFeature[],
+  sun: Sun,
+): readonly (readonly Point2[])[] =>
+  isHidden(position, features) ? [] : shadowOnGround(personObstacle(position), sun);
+
+/** Whether the photographer's own shadow lies on the ground under a mark; never in a hide. */
+export const ownShadowOn = (
+  position: Position,
+  mark: Mark,
+  features: readonly SiteFeature[],
+  sun: Sun,
+): boolean =>
   sun.altitudeDeg > 0 &&
+  !isHidden(position, features) &&
   sunBlocked(point3(mark.x, mark.y, mark.feetM ?? 0), sun, [personObstacle(position)]);
 
 /** More posts than this on one plan are no strips to put a lens behind, but grey. */

@@ -1,4 +1,5 @@
 import type { FaceSpan, LightSeries, LightSeriesRequest, SettingsCard } from '@/core';
+import type { Shade, ShadeRequest } from '@/answers/shades-on';
 import type { CardRequest, FaceDaysRequest, LightService } from './light-series-job';
 import { workerClient } from './worker-client';
 
@@ -19,6 +20,12 @@ export const requestFaceDays = (
   signal: AbortSignal,
 ): Promise<readonly (readonly FaceSpan[])[]> =>
   ask((service, id) => service.faceDays({ ...request, id }), signal);
+
+/** Whose shade lies on a mark, from the worker. @throws as `workerClient` */
+export const requestShades = (
+  request: ShadeRequest,
+  signal: AbortSignal,
+): Promise<readonly Shade[]> => ask((service, id) => service.shades({ ...request, id }), signal);
 
 /** A settings card, from the worker. @throws as `workerClient` */
 export const requestCard = (request: CardRequest, signal: AbortSignal): Promise<SettingsCard> =>

@@ -13,6 +13,7 @@ import {
   type SettingsCard,
   type Span,
 } from '@/core';
+import { shadesOn, type Shade, type ShadeRequest } from '@/answers/shades-on';
 import { runningJobs, type Reply } from './running-jobs';
 
 /** A question to the worker; the id is what it can be cancelled by. */
@@ -37,6 +38,8 @@ export interface LightService {
   faceDays: (
     job: FaceDaysRequest & { readonly id: number },
   ) => Promise<Reply<readonly (readonly FaceSpan[])[]>>;
+  /** Whose shade lies on a mark, and until which day. */
+  shades: (job: ShadeRequest & { readonly id: number }) => Promise<Reply<readonly Shade[]>>;
   card: (job: CardRequest & { readonly id: number }) => Promise<Reply<SettingsCard>>;
   cancel: (id: number) => void;
 }
@@ -63,6 +66,8 @@ export function lightService(nextTurn: () => Promise<void>): LightService {
           value: () => series,
         };
       }),
+    shades: ({ id, ...request }) =>
+      run(id, () => ({ piece: () => false, value: () => shadesOn(request) })),
     card: ({ id, ...request }) =>
       run(id, () => ({ piece: () => false, value: () => settingsCard(request) })),
     faceDays: ({ id, scene, days, stepMs }) =>

@@ -14,3 +14,7 @@ export function halfCircle(deg: number): number {
   const folded = fullCircle(deg);
   return folded > 180 ? folded - 360 : folded;
 }
+
+/** The angle of a sine, in degrees; a hair past ±1 by rounding is ±90. */
+export const arcSinDeg = (sine: number): number =>
+  toDegrees(Math.asin(Math.min(1, Math.max(-1, sine))));

@@ -82,6 +82,7 @@ export {
   wallObstacles,
 } from './shade';
 export { behindHead, sectionAlong, type HeadClearance, type SectionPiece } from './section';
+export { goneOn, shadesBy, shadesWithin, type Owned, type ShadeBy, type SunAt } from './shade-by';
 export { shadowOnGround } from './shadow';
 export { subjectPoints, type Standing, type SubjectPoints } from './subject-points';
 export { sightLine, type SightLine } from './sight';

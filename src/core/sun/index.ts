@@ -16,5 +16,6 @@ export {
   type HorizonPoint,
   type Span,
 } from './horizon';
+export { sunTrack } from './track';
 export { moonPosition, type MoonPosition } from './moon';
 export { isTimeZone, msOf, zoneOffsetMs } from './zone';

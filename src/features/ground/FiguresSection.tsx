@@ -27,7 +27,7 @@ export function FromHere() {
     ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun)) : []),
     ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),
   ];
-  const own = shining && ownShadowOn(chosenPosition(setup), chosenMark(setup), sun);
+  const own = shining && ownShadowOn(chosenPosition(setup), chosenMark(setup), setup.features, sun);
   return (
     <View role="region" aria-label="From here">
       {figures.map((figure) => (

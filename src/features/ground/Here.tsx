@@ -2,6 +2,10 @@ import { refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { ballOf } from '@/answers/answer';
+import { shadedBy } from '@/answers/light-plan';
+import { ownShadowOn } from '@/answers/sun-on-ground';
+import type { Setup } from '@/answers/view';
+import type { Plan } from '@/features/shoot/use-plan';
 import { weakest } from '@/answers/search';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { faceSeen, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
@@ -15,12 +19,26 @@ import { FiguresSection, FromHere } from './FiguresSection';
 import { backdropInShort } from './figures';
 import { useHereScored } from './use-here-scored';
 
+type Seen = Extract<Plan['seen'], { ok: true }>;
+
 /** As many pieces of advice are offered beside the plan; the rest stand in Compare. */
 const MOST_ADVICE = 2;
 
+/** Whose shade lies on the mark at this minute: one's own comes first, it can be taken away. */
+function shadeNow(setup: Setup, { view, answer }: Seen, atMs: number): string | undefined {
+  const { sun, indoors } = answer.light;
+  if (indoors) return undefined;
+  const { features } = setup;
+  if (ownShadowOn(view.position, view.mark, features, sun)) {
+    return 'Your own shadow lies on it: stand aside, or crouch.';
+  }
+  const owner = shadedBy(view.scene, features, atMs);
+  return owner && `In the shade of ${owner}.`;
+}
+
 /** The place one stands at: what it gives of the mark, what it is worth, and what would better it most. */
 export function Here() {
-  const { seen, along } = useShown('seen', 'along');
+  const { seen, along, setup, atMs } = useShown('seen', 'along', 'setup', 'atMs');
   const [open, setOpen] = useState(false);
   const wide = useIsWide();
   if (!seen.ok) {
@@ -33,6 +51,7 @@ export function Here() {
     );
   }
   const { view, answer } = seen;
+  const shade = shadeNow(setup, seen, atMs);
   const behind = along && backdropInShort(view, answer.exposure.settings.aperture, along.back);
   return (
     <View role="region" aria-label="Where you stand" className="gap-1 px-3 pb-1">
@@ -54,6 +73,7 @@ export function Here() {
           <Text kind="small" ink="quiet">
             {[lightInWords(answer), faceSeen(view.faceOffDeg)].join(' · ')}
           </Text>
+          {shade ? <Text kind="small">{shade}</Text> : null}
           {behind ? (
             <Text kind="small" ink="quiet">
               {behind}

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { DateTime } from 'luxon';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { ShadeList } from '@/features/shoot/ShadeList';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { LitHours } from '@/figures/LitHours';
 import { onDay } from '@/records/edit-day';
@@ -25,6 +26,7 @@ export function WhenSection() {
   return (
     <View role="region" aria-label="When the face is lit" className="gap-3">
       <DayAndYear />
+      <ShadeList />
     </View>
   );
 }

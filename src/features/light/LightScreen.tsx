@@ -23,6 +23,7 @@ import { useShape } from '@/ui/use-shape';
 import { FlickerSection } from './FlickerSection';
 import { HourFrames } from './HourFrames';
 import { ChartKey, HoursChart } from './HoursChart';
+import { ShadeList } from '@/features/shoot/ShadeList';
 import { colourInWords, ShotsThrough, Turnings } from './HoursLists';
 import { MeterSection } from './MeterSection';
 import { agreement, Readings, TakeReadings, WalkPanel } from './ReadingsSection';
@@ -247,7 +248,12 @@ function DeeperPart({ deeper, seen, light, by, setBy }: Parts & { readonly deepe
     case 'readings':
       return <Readings seen={seen} />;
     case 'turns':
-      return <Turnings light={light} />;
+      return (
+        <View className="gap-5">
+          <Turnings light={light} />
+          <ShadeList />
+        </View>
+      );
     case 'lines':
       return (
         <View className="gap-3">
@@ -329,6 +335,7 @@ function LightWide({ sheet, ...parts }: Parts & { readonly sheet: React.ReactNod
               {DEEPER.turns}
             </Heading>
             <Turnings light={light} />
+            <ShadeList />
           </ScrollView>
         )
       }

@@ -1,0 +1,74 @@
+import {
+  goneOn,
+  msOf,
+  shadesBy,
+  sunTrack,
+  type Owned,
+  type Place,
+  type Point3,
+  type Span,
+} from '@/core';
+
+/** Shade on a mark by whose it is, in a shoot's hours, and until which day of the year it comes. */
+
+export interface ShadeRequest {
+  readonly point: Point3;
+  readonly place: Place;
+  /** What may throw shade, and what it is called. */
+  readonly owners: readonly { readonly name: string; readonly stands: Owned }[];
+  readonly startLocal: string;
+  readonly endLocal: string;
+  readonly timeZone: string;
+}
+
+/** One owner's shade on the mark. */
+export interface Shade {
+  readonly name: string;
+  readonly spans: readonly Span[];
+  /** The last day running on which it comes in these hours, "2027-05-20"; nothing where that is all the year. */
+  readonly untilDate?: string;
+}
+
+const DAYS_OF_YEAR = 365;
+const DAY_MS = 86_400_000;
+
+/** A wall-clock minute so many days later, by the calendar. */
+const daysLater = (local: string, days: number): string =>
+  new Date(Date.parse(`${local}Z`) + days * DAY_MS).toISOString().slice(0, 16);
+
+/** The shade of a request, in the order it begins. */
+export function shadesOn({
+  point,
+  place,
+  owners,
+  startLocal,
+  endLocal,
+  timeZone,
+}: ShadeRequest): readonly Shade[] {
+  const sunAt = sunTrack(place);
+  const spanOn = (days: number): Span => ({
+    fromMs: msOf(daysLater(startLocal, days), timeZone),
+    toMs: msOf(daysLater(endLocal, days), timeZone),
+  });
+  const year = Array.from({ length: DAYS_OF_YEAR }, (_, day) => spanOn(day));
+  const found = shadesBy(
+    point,
+    owners.map(({ stands }) => stands),
+    sunAt,
+    spanOn(0),
+  );
+  return [...new Set(found.map(({ owner }) => owner))].map((owner): Shade => {
+    const { name, stands } = owners[owner] as ShadeRequest['owners'][number];
+    const gone = goneOn(point, stands, sunAt, year);
+    return {
+      name,
+      spans: found
+        .filter((span) => span.owner === owner)
+        .map(({ fromMs, toMs }) => ({ fromMs, toMs })),
+      // A shade that comes between two looks of that day has been there all the same.
+      ...(gone !== undefined && {
+        untilDate: daysLater(startLocal, Math.max(0, gone - 1)).slice(0, 10),
+      }),
+    };
+  });
+}

@@ -1,0 +1,79 @@
+import { above } from '../check';
+import { spansWhere, type Span } from '../sun/horizon';
+import type { SunPosition } from '../sun/position';
+import { sunBlocked, type Obstacle } from './obstacle';
+import type { Point3 } from './vector';
+
+/** Shade on a point by whose it is. */
+
+export type SunAt = (timeMs: number) => Pick<SunPosition, 'azimuthDeg' | 'altitudeDeg'>;
+
+/** All that stands of one owner. */
+export type Owned = readonly Obstacle[];
+
+/** A span in which one owner keeps the sun off a point. */
+export interface ShadeBy extends Span {
+  /** Its place in the list of owners. */
+  readonly owner: number;
+}
+
+const STEP_MS = 60_000;
+const TOLERANCE_MS = 10_000;
+
+const shadesAt = (sun: ReturnType<SunAt>, point: Point3, owned: Owned): boolean =>
+  sun.altitudeDeg > 0 && sunBlocked(point, sun, owned);
+
+/**
+ * Who keeps the sun off a point when, the sun being up: two at once are both told. In order of their beginning, ends
+ * found to ten seconds; shade that comes and goes within a minute may be missed.
+ * @throws RangeError for an end not after the start, or an obstacle that is none
+ */
+export function shadesBy(
+  point: Point3,
+  owners: readonly Owned[],
+  sunAt: SunAt,
+  { fromMs, toMs }: Span,
+): readonly ShadeBy[] {
+  above('toMs', toMs, fromMs);
+  return owners
+    .flatMap((owned, owner) =>
+      spansWhere(
+        (timeMs) => shadesAt(sunAt(timeMs), point, owned),
+        { fromMs, toMs },
+        { stepMs: STEP_MS, toleranceMs: TOLERANCE_MS },
+      ).map((span) => ({ ...span, owner })),
+    )
+    .sort((a, b) => a.fromMs - b.fromMs);
+}
+
+/** Most shades last longer: these few moments are looked at first. */
+const COARSE_STEP_MS = 5 * 60_000;
+
+/** Whether one owner keeps the sun off a point at any minute of a span. */
+export function shadesWithin(
+  point: Point3,
+  owned: Owned,
+  sunAt: SunAt,
+  { fromMs, toMs }: Span,
+): boolean {
+  for (const stepMs of [COARSE_STEP_MS, STEP_MS]) {
+    for (let at = fromMs; at <= toMs; at += stepMs) {
+      if (shadesAt(sunAt(at), point, owned)) return true;
+    }
+  }
+  return false;
+}
+
+/**
+ * On which day of a row of days an owner's shade is first gone from a point: its place in the row; nothing where it
+ * comes on every one of them.
+ */
+export function goneOn(
+  point: Point3,
+  owned: Owned,
+  sunAt: SunAt,
+  days: readonly Span[],
+): number | undefined {
+  const day = days.findIndex((span) => !shadesWithin(point, owned, sunAt, span));
+  return day < 0 ? undefined : day;
+}
