@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { bodyById, lensById, subjectById } from '@/presets/find';
 import { comparePosition, type CompareRequest } from './advice';
+import { obstaclesOf } from '../site/feature';
+import { insidePolygon } from '../site/frame';
+import { rectangleCorners } from '../site/measure';
 import { scorePosition } from './score';
 import type { ScoredKit } from './types';
 
@@ -127,4 +130,28 @@ test('the score through the shoot is that of each minute', () => {
 test('no kit is refused by name', () => {
   const none = { ...REQUEST, kits: [] };
   expect(() => comparePosition({ id: 'p', x: 9, y: 9, cameraHeightM: 1 }, none)).toThrow(/^kits/);
+});
+
+test('who sits in a hide is moved within its walls alone', () => {
+  const hide = {
+    ...{ id: 'h', name: 'Hide', kind: 'hide' as const, heightM: 2.2 },
+    points: rectangleCorners({ middle: { x: 30, y: 0 }, widthM: 3, depthM: 2, bearingDeg: 270 }),
+    windows: [
+      { wall: 2, asideM: 0.8, widthM: 0.6, sillM: 0.9, heightM: 0.5, pane: 'open' as const },
+    ],
+  };
+  const site = { ...REQUEST.site, obstacles: [...REQUEST.site.obstacles, ...obstaclesOf(hide)] };
+  // Behind the wall beside the window: nothing is seen, until one sits before it.
+  const seat = { id: 's', x: 29.4, y: -0.6, cameraHeightM: 1.1 };
+  const { score, advice } = comparePosition(seat, { ...REQUEST, site });
+  expect(score.total).toBe(0);
+  const move = advice.find(({ lever }) => lever === 'move');
+  if (!move) throw new Error('must be told to move');
+  expect(insidePolygon(move.position, hide.points)).toBe(true);
+  expect(move.total).toBeGreaterThan(0.2);
+  // In the open the same place is told to go further.
+  const open = comparePosition(seat, REQUEST).advice.find(({ lever }) => lever === 'move');
+  expect(
+    Math.hypot((open?.position.x ?? 29.4) - 29.4, (open?.position.y ?? 2) + 0.6),
+  ).toBeGreaterThan(1.9);
 });

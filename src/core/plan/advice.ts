@@ -1,3 +1,4 @@
+import { insidePolygon } from '../site/frame';
 import { alongBearing } from '../site/vector';
 import { nonEmpty } from '../check';
 import { scorePosition, type PositionScore } from './score';
@@ -46,6 +47,8 @@ export interface Compared {
 
 /** Steps tried about a position, and heights one can hold a camera at. Common practice, no source. */
 const STEPS_M = [2, 4, 6, 10, 15];
+/** Steps of who sits in a hide: within its walls. Common practice, no source. */
+const SEAT_STEPS_M = [0.2, 0.4, 0.8, 1.2];
 const BEARINGS_DEG = [0, 45, 90, 135, 180, 225, 270, 315];
 const HEIGHTS_M = [0.3, 0.8, 1.2, 1.6, 2.4];
 /** Less than this is not worth doing. */
@@ -59,14 +62,20 @@ interface Trial {
 }
 
 /** Every change worth trying, one lever at a time. */
-function trials(position: ScoredPosition, { timeMs, timesMs, kits }: CompareRequest): Trial[] {
+function trials(
+  position: ScoredPosition,
+  { timeMs, timesMs, kits, site }: CompareRequest,
+): Trial[] {
   const now = { position, timeMs, kit: 0 };
-  const moves = STEPS_M.flatMap((step) =>
-    BEARINGS_DEG.map((bearing): Trial => {
+  const seat = site.obstacles.find(
+    ({ openings, footprint }) => openings && insidePolygon(position, footprint),
+  );
+  const moves = (seat ? SEAT_STEPS_M : STEPS_M).flatMap((step) =>
+    BEARINGS_DEG.flatMap((bearing): readonly Trial[] => {
       const along = alongBearing(bearing);
-      const x = position.x + along.x * step;
-      const y = position.y + along.y * step;
-      return { ...now, lever: 'move', position: { ...position, x, y } };
+      const to = { x: position.x + along.x * step, y: position.y + along.y * step };
+      if (seat && !insidePolygon(to, seat.footprint)) return [];
+      return [{ ...now, lever: 'move', position: { ...position, ...to } }];
     }),
   );
   return [

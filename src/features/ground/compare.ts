@@ -109,7 +109,8 @@ export function adviceInWords(
   const { lever, position, timeMs, kit } = advice;
   switch (lever) {
     case 'move': {
-      const off = written(Math.hypot(position.x - from.x, position.y - from.y), 'm', 0);
+      const offM = Math.hypot(position.x - from.x, position.y - from.y);
+      const off = written(offM, 'm', Number.isInteger(Math.round(offM * 10) / 10) ? 0 : 1);
       return `Move ${off} ${bearingInWords(bearingDeg(from, position)).slice(5)}`;
     }
     case 'time':
