@@ -121,7 +121,7 @@ function Dials({ seen, low }: { readonly seen: Seen; readonly low: boolean }) {
     <View role="region" aria-label="Settings now" className="border-y border-ink px-3 py-1">
       <Exposure {...exposure} largestPx={low ? 40 : 52} stacked={!lowest} />
       <Extras settings={slot?.settings ?? answer.exposure.settings} />
-      <Text kind="small" numberOfLines={3} aria-live="polite" className="pt-1">
+      <Text kind="small" numberOfLines={5} aria-live="polite" className="pt-1">
         {slot
           ? `${slot.name}: ${slot.rest.join('; ')}.`
           : [

@@ -1,0 +1,63 @@
+import { expect, goTo, headline, inAnswer, settle, test } from './app';
+import { button, field, fill, openDrawing, take, tapPlan } from './drawing';
+import { keptShoot } from './field';
+
+/** What one sits in: put down in a tap, measured with a tape, looked out of. */
+
+test('a house window is put down in a tap, says what its seat sees, costs its glass, and is kept', async ({
+  page,
+}) => {
+  await openDrawing(page, 'demo-alder-reach');
+  await take(page, 'House window');
+  // On the bank, towards the water: the near bank lies between.
+  await tapPlan(page, 0.62, 0.55);
+  await expect(page.getByRole('heading', { name: 'House window', exact: true })).toBeVisible();
+  const seat = page.getByRole('group', { name: 'Seat, house window' });
+  await expect(seat).toContainText('From Seat, house window one sees');
+  await expect(seat).toContainText(
+    /A lens swings \d{3}° \w+ to \d{3}° \w+, \d+° down to \d+° up\./,
+  );
+
+  // A sill over the lens: from there no mark is seen, and why.
+  await fill(page, 'Sill over ground, m', '2.2');
+  await expect(seat).toContainText('one sees no mark. Hidden: Near perch, under the sill;');
+  await button(page, 'Undo').click();
+  await expect(field(page, 'Sill over ground, m')).toHaveValue('0.9');
+  // Two windows more than it had: each can be taken out again, and without one it is open.
+  await button(page, 'Add another window').click();
+  await expect(page.getByRole('group', { name: 'Window 2' })).toBeVisible();
+  await button(page, 'Take window 2 out').click();
+  await button(page, 'Take window out').click();
+  await expect(page.getByText('No window yet: from within one sees out all round.')).toBeVisible();
+  await button(page, 'Undo').click();
+
+  await button(page, 'Done drawing').click();
+  await goTo(page, 'Settings');
+  const said = /Through glass, \d+° off its square.+the settings count it\./;
+  await inAnswer(page, (answer) => expect(answer.getByText(said)).toBeVisible());
+  await settle(page);
+  const kept = await keptShoot(page, 'demo-alder-reach');
+  const house = kept.features.find(({ name }) => name === 'House window');
+  expect(house).toMatchObject({ windows: [{ wall: 2, pane: 'doubleGlass', sillM: 0.9 }] });
+  await page.reload();
+  await expect(headline(page)).toBeVisible();
+  await inAnswer(page, (answer) => expect(answer.getByText(said)).toBeVisible());
+});
+
+test(
+  'every shade on a mark is told by its owner, its hours and its last day',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-alder-reach/day');
+    const shade = page.getByRole('list', { name: 'Shade on Near perch' });
+    await expect(shade.getByRole('listitem')).toHaveText([
+      /^Valley side05:34 to 06:10, until 10 September\.$/,
+    ]);
+    // Where it turns in the light the same is said.
+    await goTo(page, 'Light');
+    await page.getByRole('button', { name: /^What turns when/ }).click();
+    await expect(page.getByRole('dialog').getByRole('listitem').last()).toHaveText(
+      /^Valley side05:34 to 06:10, until 10 September\.$/,
+    );
+  },
+);
