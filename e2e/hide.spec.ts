@@ -32,6 +32,7 @@ test('a house window is put down in a tap, says what its seat sees, costs its gl
   await button(page, 'Undo').click();
 
   await button(page, 'Done drawing').click();
+  await expect(headline(page)).toBeVisible();
   await goTo(page, 'Settings');
   const said = /Through glass, \d+° off its square.+the settings count it\./;
   await inAnswer(page, (answer) => expect(answer.getByText(said)).toBeVisible());

@@ -84,7 +84,7 @@ export function planLight(
 }
 
 export function planSight(
-  { camera, aim, sight, body, focalMm }: View,
+  { camera, aim, sight, body, focalMm, through }: View,
   { blocks, back, swings }: AlongSight,
 ): PlanSight {
   const { horizontalDeg } = fieldOfView({ sensor: body.sensor, focalMm });
@@ -98,7 +98,10 @@ export function planSight(
     blockedAt: block && along(block.distanceM),
     back: back && along(back.distanceM),
     twice: along(2 * levelM),
-    jambs: swings.map(({ opening }) => [opening.left, opening.right] as const),
+    // Of the window looked out of; of all while a wall is in the way.
+    jambs: swings
+      .filter(({ opening }) => !through || opening === through.opening)
+      .map(({ opening }) => [opening.left, opening.right] as const),
     from: camera,
     to: aim,
     label: `${metres(sight.distanceM)} · ${bearingInWords(sight.bearingDeg)}`,
