@@ -39,6 +39,12 @@ import { logRows } from '@/features/log/log-rows';
 import { matchedFrames } from '@/answers/matched';
 import { deliveredOf } from '@/answers/taught';
 import { alongSight } from '@/answers/along-sight';
+import { behindOf } from '@/answers/behind';
+import { seatsOf } from '@/answers/seats';
+import { shadeRequest } from '@/answers/shade';
+import { shadesOn } from '@/answers/shades-on';
+import { behindInWords } from '@/features/ground/behind-words';
+import { seatInWords } from '@/features/shoot/hide-words';
 import { answerAt, ballOf, outlookOf } from '@/answers/answer';
 import { closeExtent, planLight, planSight } from '@/features/shoot/drawing';
 import { planExtent, planGround } from '@/answers/extent';
@@ -160,6 +166,16 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => stopsSentence(exposure, outlook, { clock, atMs, usableIso: view.body.iso.usable }),
     () => figuresOf(view, answer, along),
     () => sunInFigures(shoot.marks, []),
+    () => {
+      const against = behindOf(shoot, view, along, atMs);
+      return against && behindInWords(against, shoot.ground.surface);
+    },
+    () => features.flatMap((f) => (f.kind === 'hide' ? seatsOf(shoot, f).map(seatInWords) : [])),
+    () => {
+      // A year of every owner's shade would be most of the time taken here: two are asked.
+      const asked = shadeRequest(shoot, scene, view.position);
+      return shadesOn({ ...asked, owners: asked.owners.slice(-2) });
+    },
     () => sideView(view, features),
     () => facedScene(view, scene),
     () =>

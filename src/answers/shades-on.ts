@@ -50,7 +50,11 @@ export function shadesOn({
     fromMs: msOf(daysLater(startLocal, days), timeZone),
     toMs: msOf(daysLater(endLocal, days), timeZone),
   });
-  const year = Array.from({ length: DAYS_OF_YEAR }, (_, day) => spanOn(day));
+  // Of a shoot over several days, as much of each as makes a day.
+  const year = Array.from({ length: DAYS_OF_YEAR }, (_, day): Span => {
+    const { fromMs, toMs } = spanOn(day);
+    return { fromMs, toMs: Math.min(toMs, fromMs + DAY_MS) };
+  });
   const found = shadesBy(
     point,
     owners.map(({ stands }) => stands),

@@ -13,6 +13,14 @@ export {
   sunForSky,
   type SkyKind,
 } from './sky';
+export {
+  groundBehind,
+  skyBehind,
+  skyDepth,
+  uprightBehind,
+  type BehindLight,
+  type SkyDepth,
+} from './behind';
 export { siteSolids } from './solids';
 export { CLIPPED_AT, grainOf, HEADROOM_STOPS, linearPerNit, MID_GREY, toned } from './tone';
 export type {

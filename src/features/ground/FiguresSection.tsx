@@ -3,10 +3,12 @@ import { View } from 'react-native';
 import { CautionSign } from '@/ui/CautionSign';
 import { useShown } from '@/features/shoot/open-shoot';
 import { chosenMark, chosenPosition } from '@/answers/view';
+import { behindOf } from '@/answers/behind';
 import { marksInSun, ownShadowOn } from '@/answers/sun-on-ground';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { behindInWords } from './behind-words';
 import { FigureRow } from './FigureRow';
 import { figuresOf, postShadeInWords, sunInFigures, walkInWords } from './figures';
 
@@ -15,15 +17,19 @@ const FiguresSheet = lazy(async () => ({ default: (await import('./FiguresSheet'
 
 /** What the chosen position sees of the chosen mark, and where the sun falls. */
 export function FromHere() {
-  const { setup, seen, along } = useShown('setup', 'seen', 'along');
+  const { setup, seen, along, atMs } = useShown('setup', 'seen', 'along', 'atMs');
   const inks = useInks();
   if (!seen.ok || !along) return null;
   const { view, answer } = seen;
   const { sun, indoors, daylight } = answer.light;
   const shining = !indoors && daylight.directNormalLux > 0;
   const strip = shining ? postShadeInWords(along.fence, sun) : undefined;
+  const against = behindOf(setup, view, along, atMs);
   const figures = [
     ...figuresOf(view, answer, along),
+    ...(against
+      ? [{ name: 'Stands against', value: behindInWords(against, setup.ground.surface) }]
+      : []),
     ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun)) : []),
     ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),
   ];

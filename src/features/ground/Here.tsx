@@ -1,6 +1,7 @@
 import { refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { behindOf } from '@/answers/behind';
 import { ballOf } from '@/answers/answer';
 import { shadedBy } from '@/answers/light-plan';
 import { ownShadowOn } from '@/answers/sun-on-ground';
@@ -16,6 +17,7 @@ import { Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-shape';
 import { adviceInWords, followed, otherConverters } from './compare';
 import { FiguresSection, FromHere } from './FiguresSection';
+import { behindInWords } from './behind-words';
 import { backdropInShort } from './figures';
 import { useHereScored } from './use-here-scored';
 
@@ -53,6 +55,7 @@ export function Here() {
   const { view, answer } = seen;
   const shade = shadeNow(setup, seen, atMs);
   const behind = along && backdropInShort(view, answer.exposure.settings.aperture, along.back);
+  const against = along && behindOf(setup, view, along, atMs);
   return (
     <View role="region" aria-label="Where you stand" className="gap-1 px-3 pb-1">
       <Pressable
@@ -76,7 +79,9 @@ export function Here() {
           {shade ? <Text kind="small">{shade}</Text> : null}
           {behind ? (
             <Text kind="small" ink="quiet">
-              {behind}
+              {[behind, against ? behindInWords(against, setup.ground.surface) : '']
+                .filter(Boolean)
+                .join(' · ')}
             </Text>
           ) : null}
         </View>
