@@ -2,7 +2,7 @@ import { msOf } from '@/core';
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { LARKMOOR } from '@/demo/larkmoor';
 import { TERN_WATER } from '@/demo/tern-water';
-import { behindInWords } from '@/features/ground/behind-words';
+import { behindInShort, behindInWords } from '@/features/ground/behind-words';
 import type { Shoot } from '@/records/shoot';
 import { alongSight } from './along-sight';
 import { behindOf } from './behind';
@@ -45,4 +45,14 @@ test('over level ground the sky is behind who stands higher than the camera, and
 
 test('under a roof nothing is told', () => {
   expect(against({ ...LARKMOOR, light: { ...LARKMOOR.light, indoors: true } })).toBeUndefined();
+});
+
+test('in short it says how bright, and of the sky how blue', () => {
+  const thing = { kind: 'thing', name: 'Reeds', sunlit: true } as const;
+  expect(behindInShort({ ...thing, stopsOver: -1.64 })).toBe('1.6 stops darker');
+  expect(behindInShort({ ...thing, stopsOver: 0.2 })).toBe('as bright as the face');
+  expect(behindInShort({ kind: 'sky', depth: 'deep', stopsOver: 1.1, sunlit: false })).toBe(
+    'deep blue, 1.1 stops brighter',
+  );
+  expect(behindInShort({ kind: 'water' })).toBe('');
 });

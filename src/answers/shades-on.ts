@@ -50,11 +50,13 @@ export function shadesOn({
     fromMs: msOf(daysLater(startLocal, days), timeZone),
     toMs: msOf(daysLater(endLocal, days), timeZone),
   });
+  const known = new Map<number, Span>();
   // Of a shoot over several days, as much of each as makes a day.
-  const year = Array.from({ length: DAYS_OF_YEAR }, (_, day): Span => {
-    const { fromMs, toMs } = spanOn(day);
-    return { fromMs, toMs: Math.min(toMs, fromMs + DAY_MS) };
-  });
+  const dayOf = (day: number): Span => {
+    const span = known.get(day) ?? spanOn(day);
+    known.set(day, span);
+    return { ...span, toMs: Math.min(span.toMs, span.fromMs + DAY_MS) };
+  };
   const found = shadesBy(
     point,
     owners.map(({ stands }) => stands),
@@ -63,7 +65,7 @@ export function shadesOn({
   );
   return [...new Set(found.map(({ owner }) => owner))].map((owner): Shade => {
     const { name, stands } = owners[owner] as ShadeRequest['owners'][number];
-    const gone = goneOn(point, stands, sunAt, year);
+    const gone = goneOn(point, stands, sunAt, { count: DAYS_OF_YEAR, spanOn: dayOf });
     return {
       name,
       spans: found

@@ -1,3 +1,4 @@
+import type { Span } from '../sun/horizon';
 import { sunTrack } from '../sun/track';
 import { shadeTimes } from './shade';
 import { goneOn, shadesBy, shadesWithin, type SunAt } from './shade-by';
@@ -71,7 +72,8 @@ test('it is gone on the first day that it does not come', () => {
     fromMs: i * 24 * H + 6 * H,
     toMs: i * 24 * H + 9 * H,
   }));
-  expect(goneOn(AT, EAST, rising, days)).toBe(8);
-  expect(goneOn(AT, EAST, rising, days.slice(0, 8))).toBeUndefined();
-  expect(goneOn(AT, SOUTH, rising, days)).toBe(0);
+  const first = (count: number) => ({ count, spanOn: (day: number) => days[day] as Span });
+  expect(goneOn(AT, EAST, rising, first(12))).toBe(8);
+  expect(goneOn(AT, EAST, rising, first(8))).toBeUndefined();
+  expect(goneOn(AT, SOUTH, rising, first(12))).toBe(0);
 });

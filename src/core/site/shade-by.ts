@@ -64,6 +64,12 @@ export function shadesWithin(
   return false;
 }
 
+/** Days running, and the hours of each; asked for one by one. */
+export interface DayRow {
+  readonly count: number;
+  readonly spanOn: (day: number) => Span;
+}
+
 /**
  * On which day of a row of days an owner's shade is first gone from a point: its place in the row; nothing where it
  * comes on every one of them.
@@ -72,8 +78,10 @@ export function goneOn(
   point: Point3,
   owned: Owned,
   sunAt: SunAt,
-  days: readonly Span[],
+  { count, spanOn }: DayRow,
 ): number | undefined {
-  const day = days.findIndex((span) => !shadesWithin(point, owned, sunAt, span));
-  return day < 0 ? undefined : day;
+  for (let day = 0; day < count; day += 1) {
+    if (!shadesWithin(point, owned, sunAt, spanOn(day))) return day;
+  }
+  return undefined;
 }

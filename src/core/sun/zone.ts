@@ -11,13 +11,20 @@ const KNOWN_OFFSETS = 1024;
 const QUARTER_MS = 15 * MINUTE_MS;
 const knownOffsets = new Map<string, number>();
 
+const MOST_ZONES = 64;
+const knownZones = new Set<string>();
+
 /** Whether there is such a zone, "Europe/London". */
 export function isTimeZone(timeZone: string): boolean {
+  if (knownZones.has(timeZone)) return true;
   try {
-    return Boolean(new Intl.DateTimeFormat('en', { timeZone }));
+    new Intl.DateTimeFormat('en', { timeZone });
   } catch {
     return false;
   }
+  if (knownZones.size >= MOST_ZONES) knownZones.clear();
+  knownZones.add(timeZone);
+  return true;
 }
 
 /**

@@ -17,7 +17,7 @@ import { Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-shape';
 import { adviceInWords, followed, otherConverters } from './compare';
 import { FiguresSection, FromHere } from './FiguresSection';
-import { behindInWords } from './behind-words';
+import { behindInShort } from './behind-words';
 import { backdropInShort } from './figures';
 import { useHereScored } from './use-here-scored';
 
@@ -79,9 +79,7 @@ export function Here() {
           {shade ? <Text kind="small">{shade}</Text> : null}
           {behind ? (
             <Text kind="small" ink="quiet">
-              {[behind, against ? behindInWords(against, setup.ground.surface) : '']
-                .filter(Boolean)
-                .join(' · ')}
+              {[behind, against ? behindInShort(against) : ''].filter(Boolean).join(', ')}
             </Text>
           ) : null}
         </View>

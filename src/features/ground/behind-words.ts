@@ -30,6 +30,13 @@ const brightness = (stopsOver: number): string =>
     ? 'as bright as the face'
     : `${stops(Math.abs(stopsOver))} ${stopsOver > 0 ? 'brighter' : 'darker'}`;
 
+/** "2.6 stops darker", "deep blue, 1.1 stops brighter": in short, what it is being known; nothing of water. */
+export function behindInShort(behind: Behind): string {
+  if (behind.kind === 'water') return '';
+  const light = brightness(behind.stopsOver);
+  return behind.kind === 'sky' ? `${DEPTH_WORDS[behind.depth]}, ${light}` : light;
+}
+
 /** "Alders, far bank: in the shade, 1.6 stops darker", "Sky: deep blue, 1.1 stops brighter". */
 export function behindInWords(behind: Behind, surface: Shoot['ground']['surface']): string {
   if (behind.kind === 'water') return 'Water: it mirrors what is beyond';
