@@ -21,6 +21,9 @@ test('a house window is put down in a tap, says what its seat sees, costs its gl
   // A sill over the lens: from there no mark is seen, and why.
   await fill(page, 'Sill over ground, m', '2.2');
   await expect(seat).toContainText('one sees no mark. Hidden: Near perch, under the sill;');
+  await button(page, 'Camera to the window, 2.80 m').click();
+  await expect(seat).toContainText('one sees Near perch');
+  await button(page, 'Undo').click();
   await button(page, 'Undo').click();
   await expect(field(page, 'Sill over ground, m')).toHaveValue('0.9');
   // Two windows more than it had: each can be taken out again, and without one it is open.

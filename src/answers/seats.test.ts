@@ -2,7 +2,7 @@ import { rectangleCorners, type FeatureOf } from '@/core';
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { seatInWords } from '@/features/shoot/hide-words';
 import type { Mark, Position, Shoot } from '@/records/shoot';
-import { seatsOf } from './seats';
+import { heightAtWindow, seatsOf } from './seats';
 
 /** A hide 3 x 2 m about the origin that looks north, its window 1 m wide from 0.9 to 1.3 m up. */
 const HIDE: FeatureOf<'hide'> = {
@@ -49,6 +49,17 @@ test('it is said in a line', () => {
     'From Seat one sees Perch and Far pool. Hidden: Near pool, under the sill; Twig, over the head of the window; Path, no window that way.',
   );
   expect(seatInWords({ ...only, seen: [], hidden: [] })).toBe('From Seat one sees no mark.');
+});
+
+test('a camera that looks past its window is told the height of it', () => {
+  const [low] = seatsOf(shoot, HIDE);
+  if (!low) throw new Error('must be a seat');
+  // It is there already: the twig is over the head of the window from any height.
+  expect(heightAtWindow(low)).toBeUndefined();
+  const tall = { ...low, position: { ...low.position, cameraHeightM: 1.5 } };
+  expect(heightAtWindow(tall)).toBe(1.1);
+  const onlyWall = { ...tall, hidden: tall.hidden.filter(({ by }) => by === 'wall') };
+  expect(heightAtWindow(onlyWall)).toBeUndefined();
 });
 
 test('a hide without a window is open all round', () => {

@@ -27,6 +27,15 @@ export interface Seat {
 const turnsTo = ({ fromDeg, turnDeg }: WindowSwing, bearing: number): boolean =>
   (bearing - fromDeg + 360) % 360 <= turnDeg;
 
+/** The camera height that brings a seat before the middle of its window, where sill or head hide a mark from it. */
+export function heightAtWindow({ position, swings, hidden }: Seat): number | undefined {
+  const [swing] = swings;
+  if (!swing || !hidden.some(({ by }) => by !== 'wall')) return undefined;
+  const { sillM, headM } = swing.opening;
+  const middleM = Math.round(((sillM + headM) / 2) * 100) / 100;
+  return Math.abs(middleM - position.cameraHeightM) < 0.01 ? undefined : middleM;
+}
+
 /** Every position within a hide, with the marks that its walls let one see from there. */
 export function seatsOf(
   { positions, marks, subjects }: Pick<Shoot, 'positions' | 'marks' | 'subjects'>,

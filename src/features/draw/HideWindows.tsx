@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { seatsOf } from '@/answers/seats';
+import { heightAtWindow, seatsOf, type Seat } from '@/answers/seats';
 import { wallsOf, type HideWindow, type WindowPane } from '@/core';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { seatInWords, swingInWords } from '@/features/shoot/hide-words';
@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Picker } from '@/ui/Picker';
 import { Heading, Text } from '@/ui/Text';
+import { written } from '@/ui/units';
 import { windowMore } from './new-hide';
 
 type Hide = Extract<Feature, { kind: 'hide' }>;
@@ -33,6 +34,26 @@ const FIGURES = [
   { key: 'asideM', label: 'Right of the middle', min: -100, max: 100 },
 ] as const;
 
+/** Brings a camera that looks past its window to the middle of it. */
+function ToWindow({ seat }: { readonly seat: Seat }) {
+  const { update } = useEdits();
+  const heightM = heightAtWindow(seat);
+  if (heightM === undefined) return null;
+  return (
+    <Button
+      label={`Camera to the window, ${written(heightM, 'm', 2)}`}
+      onPress={() =>
+        update((current) =>
+          changeItem(current, 'positions', seat.position.id, (position) => ({
+            ...position,
+            cameraHeightM: heightM,
+          })),
+        )
+      }
+    />
+  );
+}
+
 /** The windows of a hide: in which wall, how large, what is in them. */
 export function HideWindows({ hide }: { readonly hide: Hide }) {
   const { shoot } = useShown('shoot');
@@ -55,6 +76,7 @@ export function HideWindows({ hide }: { readonly hide: Hide }) {
       {seats.map((seat) => (
         <View key={seat.position.id} role="group" aria-label={seat.position.name}>
           <Text>{seatInWords(seat)}</Text>
+          <ToWindow seat={seat} />
           {seat.swings.length > 0 ? (
             <Text kind="small" ink="quiet">
               {`A lens swings ${seat.swings.map(swingInWords).join('; ')}.`}
