@@ -9,6 +9,7 @@ import type { Setup } from '@/answers/view';
 import type { Plan } from '@/features/shoot/use-plan';
 import { weakest } from '@/answers/search';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { blockInWords } from '@/features/shoot/hide-words';
 import { faceSeen, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
@@ -53,6 +54,7 @@ export function Here() {
     );
   }
   const { view, answer } = seen;
+  const block = along?.blocks[0];
   const shade = shadeNow(setup, seen, atMs);
   const behind = along && backdropInShort(view, answer.exposure.settings.aperture, along.back);
   const against = along && behindOf(setup, view, along, atMs);
@@ -76,6 +78,7 @@ export function Here() {
           <Text kind="small" ink="quiet">
             {[lightInWords(answer), faceSeen(view.faceOffDeg)].join(' · ')}
           </Text>
+          {block ? <Text kind="small">{`In the way: ${blockInWords(block)}.`}</Text> : null}
           {shade ? <Text kind="small">{shade}</Text> : null}
           {behind ? (
             <Text kind="small" ink="quiet">

@@ -1,0 +1,37 @@
+import { expect, goTo, part, test } from './app';
+import { openField, opensAt, planInHand, settingsNow } from './field';
+
+test(
+  'the lens comes with the place: Field dials what Day planned, and another lens is put right by a press',
+  { tag: '@once' },
+  async ({ page }) => {
+    await opensAt(page, '2027-06-19T09:00:20Z');
+    await openField(page, 'demo-tern-water');
+    await planInHand(page);
+    const settings = page.getByRole('region', { name: 'Settings now' });
+    const lens = '200–600 mm f/5.6–6.3 at 600 mm on the Second body, 20 MP crop';
+    await expect(settings).toContainText(`${lens}, `);
+    const shown = (await settingsNow(page).getAttribute('aria-label')) ?? '';
+    await goTo(page, 'Day');
+    const heat = page.getByRole('button', { name: /^10:00 Junior single 500 m, heat 1/ });
+    await expect(heat).toContainText(lens);
+    const [planned = ''] = (await heat.innerText()).match(/1\/\d+ · f\/[\d.]+ · ISO \d+/) ?? [];
+    expect(planned).toBe(shown.replaceAll(',', ' ·'));
+    // The other body taken in hand: Field says what the plan had.
+    await goTo(page, 'Kit');
+    await part(page, 'Hands');
+    await page
+      .getByRole('button', { name: /^Body / })
+      .first()
+      .click();
+    await page.getByRole('radio', { name: 'Main body, 24 MP full frame' }).click();
+    await goTo(page, 'Field');
+    await page
+      .getByRole('button', {
+        name: /^Take the 200–600 mm .+ on the Second body, 20 MP crop, as planned$/,
+      })
+      .click();
+    await expect(settings).toContainText(lens);
+    await expect(page.getByRole('button', { name: /as planned$/ })).toBeHidden();
+  },
+);
