@@ -11,6 +11,7 @@ import { RunningLate } from './DayAnswer';
 import { EventSheet } from './EventSheet';
 import { lightColumn } from './light-column';
 import { ManySheet } from './ManySheet';
+import { onceEachLens } from './once-each-lens';
 import { OrderList } from './OrderList';
 import { OrderTable } from './OrderTable';
 import { FilesSection } from './FilesSection';
@@ -38,11 +39,13 @@ export function OrderTab({ wide }: { readonly wide: boolean }) {
   const shownPage = Math.min(pages - 1, page ?? Math.floor(Math.max(0, now) / aPage));
   const from = Math.max(0, shownPage * aPage);
   const shown = lines.slice(from, from + aPage);
-  const rows = shown.map((line) => ({
-    id: line.event.id,
-    line,
-    cell: line.stop && cells(line.event, line.stop),
-  }));
+  const rows = onceEachLens(
+    shown.map((line) => ({
+      id: line.event.id,
+      line,
+      cell: line.stop && cells(line.event, line.stop),
+    })),
+  );
   const begin = () => {
     const last = shoot.events.at(-1);
     const startLocal = last
