@@ -14,9 +14,12 @@ test(
     const shown = (await settingsNow(page).getAttribute('aria-label')) ?? '';
     await goTo(page, 'Day');
     const heat = page.getByRole('button', { name: /^10:00 Junior single 500 m, heat 1/ });
-    await expect(heat).toContainText(lens);
     const [planned = ''] = (await heat.innerText()).match(/1\/\d+ · f\/[\d.]+ · ISO \d+/) ?? [];
     expect(planned).toBe(shown.replaceAll(',', ' ·'));
+    await part(page, 'Route').click();
+    await expect(
+      page.getByRole('list', { name: 'Route' }).getByRole('listitem').first(),
+    ).toContainText('With the 200–600 mm f/5.6–6.3 on the Second body, 20 MP crop.');
     // The other body taken in hand: Field says what the plan had.
     await goTo(page, 'Kit');
     await part(page, 'Hands');

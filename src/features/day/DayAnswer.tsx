@@ -6,6 +6,7 @@ import { Button } from '@/ui/Button';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
+import { useIsWide } from '@/ui/use-shape';
 import {
   comingLines,
   dayInWords,
@@ -37,6 +38,7 @@ export function DayAnswer() {
   const { shoot, atMs, clock } = useShown('shoot', 'atMs', 'clock');
   const { lines, all, state } = useDay();
   const owed = peopleOwed(shoot);
+  const wide = useIsWide();
   if (shoot.events.length === 0) {
     const { inPlaceMs, before, lightMs } = arrivalOf(shoot);
     return (
@@ -57,7 +59,10 @@ export function DayAnswer() {
   const isKnown = lines.some(({ status }) => status !== 'unknown');
   const next = nextInWords(lines, atMs, shoot, clock);
   const [coming] = comingLines(lines, atMs);
-  const said = isKnown ? [...next.lines, coming ? withWhatLens(shoot, coming) : ''] : [];
+  const [where = '', ...calls] = next.lines;
+  // A phone has no line to spare for it: there the route and Field name it.
+  const lens = coming && wide ? withWhatLens(shoot, coming) : '';
+  const said = isKnown ? [[where, lens].filter(Boolean).join(' '), ...calls] : [];
   const sum = dayInWords(lines, metAmong(owed, all), all);
   return (
     <View role="region" aria-label="Day" className="gap-1">

@@ -31,7 +31,7 @@ export const STATUS_WORDS = {
 
 const WORTH_WORDS = { must: 'promised', should: '', could: '' } as const;
 
-/** The running order on a phone: an event under the other. */
+/** The running order on a phone: an event under the other; with which lens stands over it and in the route. */
 export function OrderList({ rows, atMs, onOpen, onMove }: OrderProps) {
   return (
     <Reorder
@@ -99,7 +99,6 @@ function Row({
           </Text>
           {cell ? (
             <>
-              {cell.lens ? <Text kind="small">{cell.lens}</Text> : null}
               <Text kind="small">{cellInWords(cell)}</Text>
               <Text kind="small" ink="quiet">
                 {`EV ${cell.ev}, ${cell.side.toLowerCase()}`}
