@@ -40,7 +40,7 @@ const faceEv = ({ day, sunAltitudeDeg, sunOffDeg, sunlit = true, skyView, ground
       sun: { azimuthDeg: sunOffDeg, altitudeDeg: sunAltitudeDeg },
       faceAzimuthDeg: 0,
       groundReflectance: ground,
-      directVisible: sunlit,
+      directShare: sunlit ? 1 : 0,
       ...(skyView !== undefined && { skyView }),
     }),
   );

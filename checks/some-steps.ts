@@ -1,4 +1,4 @@
-import { lightSeries, settingsCard, sunPosition, type LightSeries } from '@/core';
+import { lightSeries, monthOf, settingsCard, sunPosition, type LightSeries } from '@/core';
 import { cautionsOf } from '@/features/shoot/caution-tags';
 import { formOf, briefFormSchema } from '../src/features/shoot/brief-form';
 import { personInWords, shotInWords } from '@/features/shoot/brief-words';
@@ -124,7 +124,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => shoot.shots.map(shotInWords),
     () => shoot.people.map(personInWords),
     () => briefFormSchema.safeParse(formOf(shoot)).success && withBrief(shoot, formOf(shoot)),
-    () => marksInSun(shoot, shoot.features, sun),
+    () => marksInSun(shoot, shoot.features, sun, atMs),
     () => ownShadowOn(chosenPosition(shoot), chosenMark(shoot), shoot.features, sun),
     () => [servedInWords(shotsServed(shoot)), ...shotsServed(shoot).map(shotServedInWords)],
     () => packingList(shoot, stores, weather, []),
@@ -142,7 +142,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
   const { choice, features } = shoot;
   const scene = sceneOf(view, features);
   const heard = heardOf(shoot);
-  const along = alongSight(view, features);
+  const along = alongSight(view, features, monthOf(atMs));
   const answer = answerAt(view, shoot, atMs);
   const { exposure, light } = answer;
   const { settings } = exposure;
@@ -157,7 +157,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
   const shown: Step[] = [
     ...practiceSteps(shoot, picturedIn(shoot, view, answer, atMs), atMs, chance),
     () => closeExtent(view),
-    () => planLight({ sky: shoot.light.sky, features }, { ...light, sun }),
+    () => planLight({ sky: shoot.light.sky, features, atMs }, { ...light, sun }),
     () => planSight(view, along),
     () => ballOf(view, answer),
     () => notesOf(view, exposure),
@@ -201,7 +201,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => panSwing(view),
     () => memorySlots(view, choice, light),
     () => two && [twoBodiesInWords(two), bodyRings(two, view)],
-    () => features.map((feature) => effectsOf(feature, { view, answer })),
+    () => features.map((feature) => effectsOf(feature, { view, answer }, atMs)),
     () =>
       shoot.events
         .slice(0, 4)

@@ -17,7 +17,7 @@ function ball(centreX: number, centreY: number, radius: number): string {
   const strokes = ballStrokes({
     daylight: daylight({ sunAltitudeDeg: 28, sky: 'clear' }),
     sun: { azimuthDeg: 245, altitudeDeg: 28 },
-    sunlit: true,
+    sunShare: 1,
     groundReflectance: 0.2,
     lampLux: 0,
     toCameraDeg: 180,

@@ -1,9 +1,11 @@
 import {
+  boughsOf,
   fenceInSight,
   firstBackdrop,
   insidePolygon,
   obstaclesOf,
   sightBlocks,
+  sightThrough,
   swingsOf,
   type Backdrop,
   type BackdropDetail,
@@ -26,11 +28,40 @@ export interface Named extends Obstacle {
 
 export interface AlongSight {
   readonly blocks: readonly Block<Named>[];
+  /** Branches before the subject, the one that hides most first. */
+  readonly branches: readonly BranchInSight[];
   readonly fence: FenceInSight | undefined;
   readonly back: Backdrop<Named> | undefined;
   /** How far a lens can swing in each window of the hide it is in; none in the open, or where one sees out all round. */
   readonly swings: readonly WindowSwing[];
 }
+
+/** A branch that hides part of a subject. */
+export interface BranchInSight {
+  readonly id: string;
+  readonly name: string;
+  /** Share of the subject that it hides. */
+  readonly hidesShare: number;
+}
+
+/** A branch that hides less is not in the way. Common practice, no source. */
+const HIDES_FROM = 0.03;
+
+/** Branches before what a view looks at, as they are in a month, 1 to 12. */
+export const branchesBefore = (
+  { camera, aim, subject }: Pick<View, 'camera' | 'aim' | 'subject'>,
+  features: readonly SiteFeature[],
+  month: number,
+): readonly BranchInSight[] =>
+  features
+    .flatMap((feature): readonly BranchInSight[] => {
+      const boughs = boughsOf(feature);
+      if (boughs.length === 0) return [];
+      const { id, name } = feature;
+      const hidesShare = 1 - sightThrough(camera, aim, subject.heightM, boughs, month);
+      return hidesShare < HIDES_FROM ? [] : [{ id, name, hidesShare }];
+    })
+    .sort((a, b) => b.hidesShare - a.hidesShare);
 
 /** What one sees on things of each kind. Common practice, no source. */
 const DETAIL: Partial<Record<SiteFeature['kind'], BackdropDetail>> = {
@@ -65,11 +96,17 @@ export function thingsOf(features: readonly SiteFeature[]): readonly Named[] {
 
 const isFence = (feature: SiteFeature): feature is FeatureOf<'fence'> => feature.kind === 'fence';
 
-/** What a view looks past, through and at. */
-export function alongSight({ camera, aim }: View, features: readonly SiteFeature[]): AlongSight {
+/** What a view looks past, through and at. @param month 1 to 12: leaves are as they are in it */
+export function alongSight(
+  view: View,
+  features: readonly SiteFeature[],
+  month: number,
+): AlongSight {
+  const { camera, aim } = view;
   const things = thingsOf(features);
   return {
     blocks: sightBlocks(camera, aim, things),
+    branches: branchesBefore(view, features, month),
     fence: fenceInSight(camera, aim, features.filter(isFence)),
     back: firstBackdrop(camera, aim, things),
     swings: things

@@ -107,10 +107,10 @@ test('looking into the low sun warns; with the sun behind it does not', () => {
 test('the stand shades the south half of the pitch, and the plan draws it', () => {
   const { light } = answer(larkmoor, '19:00');
   const features = larkmoor.features.filter(({ id }) => id === 'west-stand');
-  const drawn = planLight({ sky: 'clear', features }, light);
+  const drawn = planLight({ sky: 'clear', features, atMs: 0 }, light);
   expect(drawn.shadows).toHaveLength(1);
   expect(Math.max(...(drawn.shadows[0] ?? []).map(({ x }) => x))).toBeGreaterThan(0);
-  expect(planLight({ sky: 'overcast', features }, light).shadows).toEqual([]);
+  expect(planLight({ sky: 'overcast', features, atMs: 0 }, light).shadows).toEqual([]);
 });
 
 test('under a roof the day makes no difference, only lamps do', () => {
@@ -124,7 +124,7 @@ test('under a roof the day makes no difference, only lamps do', () => {
   expect(day?.light.ev.expected).toBeCloseTo(6.91, 2);
   expect(lightInWords(day as Answer)).toBe('Lamplight');
   expect(
-    planLight({ sky: 'clear', features: larkmoor.features }, (day as Answer).light),
+    planLight({ sky: 'clear', features: larkmoor.features, atMs: 0 }, (day as Answer).light),
   ).toMatchObject({
     sunStrength: 0,
     shadows: [],
@@ -138,7 +138,7 @@ test('under a roof the day makes no difference, only lamps do', () => {
 
 test('the sight says distance and true bearing', () => {
   const view = seen(larkmoor);
-  expect(planSight(view, alongSight(view, larkmoor.features)).label).toMatch(
+  expect(planSight(view, alongSight(view, larkmoor.features, 4)).label).toMatch(
     /^\d+\.\d m · \d{3}° [NSEW]{1,2}$/,
   );
 });
@@ -161,14 +161,14 @@ test('by hand: a wall half way stops the sight there, one behind ends it, and 2�
       y: at(share).y + side * aside.y,
     })),
   });
-  const sight = planSight(view, alongSight(view, [wallAt(0.5, 'near'), wallAt(1.5, 'far')]));
+  const sight = planSight(view, alongSight(view, [wallAt(0.5, 'near'), wallAt(1.5, 'far')], 4));
   // A wall is 20 cm thick: its face is 10 cm before its line.
   const apart = (a: { x: number; y: number } | undefined, share: number) =>
     Math.hypot((a?.x ?? NaN) - at(share).x, (a?.y ?? NaN) - at(share).y);
   expect(apart(sight.blockedAt, 0.5)).toBeCloseTo(0.1, 2);
   expect(apart(sight.back, 1.5)).toBeCloseTo(0.1, 2);
   expect(apart(sight.twice, 2)).toBeCloseTo(0, 9);
-  expect(planSight(view, alongSight(view, [])).blockedAt).toBeUndefined();
+  expect(planSight(view, alongSight(view, [], 4)).blockedAt).toBeUndefined();
 });
 
 test('sunset and civil dusk of Larkmoor fall in its ribbon, noon in the regatta, by name', () => {

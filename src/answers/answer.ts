@@ -134,7 +134,7 @@ export const answerAt = (
 export const ballOf = ({ scene }: View, { light }: Answer) => ({
   daylight: light.daylight,
   sun: light.sun,
-  sunlit: light.sunlit,
+  sunShare: light.sunShare,
   groundReflectance: scene.groundReflectance,
   lampLux: light.lampLux,
   toCameraDeg: scene.faceAzimuthDeg,

@@ -12,7 +12,7 @@ function against(shoot: Shoot, more: Partial<Shoot['choice']> = {}) {
   const seen = viewOf({ ...shoot, choice: { ...shoot.choice, ...more } });
   if (!seen.ok) throw new Error(JSON.stringify(seen.trouble));
   const atMs = msOf(shoot.atLocal, shoot.place.timeZone);
-  return behindOf(shoot, seen.view, alongSight(seen.view, shoot.features), atMs);
+  return behindOf(shoot, seen.view, alongSight(seen.view, shoot.features, 5), atMs);
 }
 const said = (shoot: Shoot, more?: Partial<Shoot['choice']>) => {
   const behind = against(shoot, more);

@@ -3,14 +3,13 @@ import {
   GROUND_REFLECTANCE,
   lightOnSubject,
   meterReading,
-  obstaclesOf,
   point3,
   type HeardReading,
   type LitScene,
 } from '@/core';
 import type { Reading } from '@/records/reading';
 import { msOf } from '@/records/times';
-import { skyOver, type Setup } from './view';
+import { skyOver, standing, type Setup } from './view';
 
 /** One list for every shoot without readings. */
 export const NOTHING_HEARD: readonly HeardReading[] = [];
@@ -32,7 +31,7 @@ const openScene = ({ features, place, light, ground }: Measured): LitScene => ({
   place,
   ...skyOver(light),
   groundReflectance: GROUND_REFLECTANCE[ground.surface],
-  obstacles: features.flatMap(obstaclesOf),
+  ...standing(features),
   target: point3(0, 0, 0),
   faceAzimuthDeg: 0,
   lampLux: light.lampLux,

@@ -1,4 +1,6 @@
 import {
+  boughsOf,
+  FLECKS,
   bearingDeg,
   clicksOff,
   evNeededFor,
@@ -7,7 +9,7 @@ import {
   obstaclesOf,
   point3,
   shortSpans,
-  sunBlocked,
+  sunShareOn,
   sunPosition,
   turned,
   type HeardReading,
@@ -98,7 +100,10 @@ export function shadedBy(
 ): string | undefined {
   const sun = sunPosition({ time: timeMs, ...place });
   if (sun.altitudeDeg <= 0) return undefined;
-  return features.find((feature) => sunBlocked(target, sun, obstaclesOf(feature)))?.name;
+  return features.find((feature) => {
+    const scene = { target, obstacles: obstaclesOf(feature), boughs: boughsOf(feature) };
+    return sunShareOn(scene, sun, timeMs) < FLECKS.to;
+  })?.name;
 }
 
 /** How the light serves a picture through the shoot's hours. */

@@ -1,7 +1,6 @@
 import {
   GROUND_REFLECTANCE,
   limitsOf,
-  obstaclesOf,
   type Lens,
   type Limit,
   type ScoredKit,
@@ -17,7 +16,7 @@ import { subjectOf } from '@/records/own-subject';
 import type { Mark } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { heardOf } from './heard';
-import { skyOver, type Setup } from './view';
+import { skyOver, standing, type Setup } from './view';
 import { inWind, windMs } from './wind';
 
 /** A shoot's ground, marks and kit as positions are scored on them. */
@@ -57,7 +56,7 @@ export function scoredSite(
     place,
     ...skyOver(light),
     groundReflectance: GROUND_REFLECTANCE[ground.surface],
-    obstacles: features.flatMap(obstaclesOf),
+    ...standing(features),
     lampLux: light.lampLux,
     ...(lampsFromLocal && { lampsFromMs: msOf(lampsFromLocal, place.timeZone) }),
   };

@@ -25,17 +25,19 @@ test.each([ALDER_REACH, LARKMOOR])('every shade is its owner’s, at its hours (
   const shades = allShades(shoot);
   expect(shades.length).toBeGreaterThan(0);
   for (const { name, spans, request } of shades) {
-    const { stands } = request.owners.find((owner) => owner.name === name) ?? { stands: [] };
+    const { stands } = request.owners.find((owner) => owner.name === name) ?? {
+      stands: { obstacles: [] },
+    };
     for (const { fromMs, toMs } of spans) {
       const sunAt = (time: number) => sunPosition({ time, ...shoot.place });
       const middle = (fromMs + toMs) / 2;
-      expect(sunBlocked(request.point, sunAt(middle), stands)).toBe(true);
+      expect(sunBlocked(request.point, sunAt(middle), stands.obstacles)).toBe(true);
       // A minute before and after it is not, within the shoot's hours.
       for (const outside of [fromMs - 60_000, toMs + 60_000]) {
         const startMs = msOf(shoot.startLocal, shoot.place.timeZone);
         const endMs = msOf(shoot.endLocal, shoot.place.timeZone);
         if (outside <= startMs || outside >= endMs || sunAt(outside).altitudeDeg <= 0) continue;
-        expect(sunBlocked(request.point, sunAt(outside), stands)).toBe(false);
+        expect(sunBlocked(request.point, sunAt(outside), stands.obstacles)).toBe(false);
       }
     }
   }

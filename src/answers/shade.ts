@@ -1,4 +1,4 @@
-import { obstaclesOf, personObstacle, type LitScene } from '@/core';
+import { boughsOf, obstaclesOf, personObstacle, type LitScene } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import type { ShadeRequest } from './shades-on';
 import { isHidden } from './sun-on-ground';
@@ -22,10 +22,13 @@ export const shadeRequest = (
   ...{ point: target, place, startLocal, endLocal, timeZone: place.timeZone },
   owners: [
     ...features
-      .map((feature) => ({ name: feature.name, stands: obstaclesOf(feature) }))
-      .filter(({ stands }) => stands.length > 0),
+      .map((feature) => ({
+        name: feature.name,
+        stands: { obstacles: obstaclesOf(feature), boughs: boughsOf(feature) },
+      }))
+      .filter(({ stands: { obstacles, boughs } }) => obstacles.length + boughs.length > 0),
     ...(isHidden(position, features)
       ? []
-      : [{ name: YOURSELF, stands: [personObstacle(position)] }]),
+      : [{ name: YOURSELF, stands: { obstacles: [personObstacle(position)] } }]),
   ],
 });

@@ -1,5 +1,7 @@
 import {
+  FLECKS,
   goneOn,
+  leavesOfSun,
   msOf,
   shadesBy,
   sunTrack,
@@ -25,6 +27,8 @@ export interface ShadeRequest {
 export interface Shade {
   readonly name: string;
   readonly spans: readonly Span[];
+  /** Of leaves that let some of the sun through: how much of it at the least. */
+  readonly leastShare?: number;
   /** The last day running on which it comes in these hours, "2027-05-20"; nothing where that is all the year. */
   readonly untilDate?: string;
 }
@@ -35,6 +39,14 @@ const DAY_MS = 86_400_000;
 /** A wall-clock minute so many days later, by the calendar. */
 const daysLater = (local: string, days: number): string =>
   new Date(Date.parse(`${local}Z`) + days * DAY_MS).toISOString().slice(0, 16);
+
+const LOOK_MS = 5 * 60_000;
+
+/** A span's moments, five minutes apart, within its ends. */
+function momentsOf({ fromMs, toMs }: Span): readonly number[] {
+  const count = Math.max(1, Math.floor((toMs - fromMs) / LOOK_MS));
+  return Array.from({ length: count }, (_, i) => fromMs + ((i + 0.5) * (toMs - fromMs)) / count);
+}
 
 /** The shade of a request, in the order it begins. */
 export function shadesOn({
@@ -66,11 +78,16 @@ export function shadesOn({
   return [...new Set(found.map(({ owner }) => owner))].map((owner): Shade => {
     const { name, stands } = owners[owner] as ShadeRequest['owners'][number];
     const gone = goneOn(point, stands, sunAt, { count: DAYS_OF_YEAR, spanOn: dayOf });
+    const spans = found
+      .filter((span) => span.owner === owner)
+      .map(({ fromMs, toMs }) => ({ fromMs, toMs }));
+    const least = Math.min(
+      ...spans.flatMap((span) => momentsOf(span).map((at) => leavesOfSun(sunAt, at, point, stands))),
+    );
     return {
       name,
-      spans: found
-        .filter((span) => span.owner === owner)
-        .map(({ fromMs, toMs }) => ({ fromMs, toMs })),
+      spans,
+      ...(least > FLECKS.from && { leastShare: least }),
       // A shade that comes between two looks of that day has been there all the same.
       ...(gone !== undefined && {
         untilDate: daysLater(startLocal, Math.max(0, gone - 1)).slice(0, 10),

@@ -29,9 +29,9 @@ const alone = (marks: readonly Mark[]) => ({ marks: [...marks], subjects: [] });
 
 test('by hand: a 4 m wall under a sun at 10° shades 22.7 m; a head-high middle less', () => {
   // 4 m / tan 10° = 22.7 m of ground; at half a person, (4 − 0.9) / tan 10° = 17.6 m.
-  const lit = marksInSun(alone([mark(-12), mark(5), mark(9), mark(14)]), [wall], WEST_LOW);
+  const lit = marksInSun(alone([mark(-12), mark(5), mark(9), mark(14)]), [wall], WEST_LOW, 0);
   expect(lit).toEqual(['at-12', 'at9', 'at14']);
-  expect(marksInSun(alone([mark(14)]), [wall], { ...WEST_LOW, altitudeDeg: -1 })).toEqual([]);
+  expect(marksInSun(alone([mark(14)]), [wall], { ...WEST_LOW, altitudeDeg: -1 }, 0)).toEqual([]);
 });
 
 test('one casts a shadow away from the sun, but none from within a hide or at its window', () => {

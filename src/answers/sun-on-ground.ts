@@ -1,4 +1,5 @@
 import {
+  boughsOf,
   distanceToLine,
   insidePolygon,
   personObstacle,
@@ -7,6 +8,8 @@ import {
   shadowOnGround,
   subjectPoints,
   sunBlocked,
+  SUNLIT_SHARE,
+  sunShareOn,
   type Point2,
   type PostStrip,
   type SiteFeature,
@@ -25,13 +28,13 @@ export function marksInSun(
   { marks, subjects }: Pick<Shoot, 'marks' | 'subjects'>,
   features: readonly SiteFeature[],
   sun: Sun,
+  timeMs: number,
 ): readonly string[] {
-  if (sun.altitudeDeg <= 0) return [];
-  const things = thingsOf(features);
+  const scene = { obstacles: thingsOf(features), boughs: features.flatMap(boughsOf) };
   return marks
     .filter((mark) => {
       const { aim } = subjectPoints(mark, subjectOf({ subjects }, mark.subjectId).heightM);
-      return !sunBlocked(aim, sun, things);
+      return sunShareOn({ ...scene, target: aim }, sun, timeMs) >= SUNLIT_SHARE;
     })
     .map(({ id }) => id);
 }

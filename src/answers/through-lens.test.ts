@@ -38,7 +38,7 @@ test.each(DEMO_SHOOTS.map((shoot) => [shoot.title, shoot] as const))(
           faceAzimuthDeg: view.scene.faceAzimuthDeg,
           skyView: light.subjectSkyView,
           groundReflectance: light.groundReflectance,
-          directVisible: answer.light.sunlit,
+          directShare: answer.light.sunShare,
         }));
     expect(evFromIlluminance(lux)).toBeCloseTo(answer.light.ev.expected, 1);
     // At settings for that light grey comes to mid-grey, but for what is held back or lifted.

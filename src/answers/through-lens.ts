@@ -5,6 +5,7 @@ import {
   evFromIlluminance,
   figurePieces,
   GROUND_REFLECTANCE,
+  monthOf,
   siteSolids,
   skyAt,
   type ExposurePlan,
@@ -39,18 +40,24 @@ const GROUND_MATERIAL: Readonly<Record<Shoot['ground']['surface'], Surface['mate
 };
 
 type Site = Pick<Shoot, 'ground' | 'features' | 'marks' | 'subjects'>;
-const stood = new WeakMap<Site['features'], ReturnType<typeof siteSolids>>();
+const stood = new WeakMap<
+  Site['features'],
+  { readonly month: number; readonly solids: Scene['solids'] }
+>();
 
 /** The same ground gives the same solids, so that nothing is built anew while time or place is dragged. */
-function solidsOf({ ground, features }: Pick<Site, 'ground' | 'features'>): Scene['solids'] {
+function solidsOf(
+  { ground, features }: Pick<Site, 'ground' | 'features'>,
+  month: number,
+): Scene['solids'] {
   const known = stood.get(features);
-  if (known) return known;
+  if (known?.month === month) return known.solids;
   const lines = planLines(ground).map(({ points, weight }) => ({
     points,
     widthM: LINE_WIDTH_M[weight],
   }));
-  const solids = siteSolids(features, lines);
-  stood.set(features, solids);
+  const solids = siteSolids(features, lines, month);
+  stood.set(features, { month, solids });
   return solids;
 }
 
@@ -123,7 +130,7 @@ export const sceneThrough = (
   ...takenWith(view, settings),
   light: lightIn(view, answer, atMs),
   ground: groundOf(site),
-  solids: solidsOf(site),
+  solids: solidsOf(site, monthOf(atMs)),
   figure: figureIn(view, answer.exposure.smear),
   others: othersIn(site, view),
 });

@@ -3,6 +3,7 @@ import {
   apertureForDepth,
   aperturesFor,
   bearingDeg,
+  boughsOf,
   carefulLimit,
   circleOfConfusionMm,
   cropFactor,
@@ -79,12 +80,18 @@ export type Setup = Pick<
 export type Viewed = Omit<Setup, 'readings'>;
 
 /** What lights a mark, but for what stands in the way. */
-export type OpenScene = Omit<LitScene, 'obstacles'>;
+export type OpenScene = Omit<LitScene, 'obstacles' | 'boughs'>;
+
+/** All that stands and hangs on a ground. */
+export const standing = (features: Shoot['features']): Pick<LitScene, 'obstacles' | 'boughs'> => {
+  const boughs = features.flatMap(boughsOf);
+  return { obstacles: features.flatMap(obstaclesOf), ...(boughs.length > 0 && { boughs }) };
+};
 
 /** A view's light with all that stands on the ground. */
 export const sceneOf = (view: View, features: Shoot['features']): LitScene => ({
   ...view.scene,
-  obstacles: features.flatMap(obstaclesOf),
+  ...standing(features),
 });
 
 /** What one position sees of one mark, whatever the time: geometry, framing and motion. */

@@ -99,15 +99,26 @@ const StrokePattern = memo(function StrokePattern({
   );
 });
 
+/** How dense the shade of a branch is drawn. */
+const DAPPLED = 0.6;
+
 /** Shade lies over the strokes of light as a cool flat tint. */
 export function Shade({ light, canvas }: { readonly light: PlanLight; readonly canvas: Canvas }) {
   const { inks, scale } = canvas;
   if (light.sunStrength <= 0) return null;
   const tint = scaleLinear<string>().range([inks.paper, inks.shade]);
-  const d = light.shadows.map((shadow) => shadePath(shadow, scale)).join('');
+  const pathOf = (shadows: PlanLight['shadows']) =>
+    shadows.map((shadow) => shadePath(shadow, scale)).join('');
   return (
     <G>
-      <Path d={d} fill={tint(0.12 + 0.28 * light.sunStrength)} />
+      <Path d={pathOf(light.shadows)} fill={tint(0.12 + 0.28 * light.sunStrength)} />
+      {light.dapples.length > 0 ? (
+        <Path
+          d={pathOf(light.dapples)}
+          fill={tint(0.12 + 0.28 * light.sunStrength)}
+          fillOpacity={DAPPLED}
+        />
+      ) : null}
       {light.strips.length > 0 ? <Strips strips={light.strips} canvas={canvas} /> : null}
     </G>
   );

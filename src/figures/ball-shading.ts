@@ -4,7 +4,7 @@ import { illuminanceOnFace, type Daylight } from '@/core';
 export interface BallLight {
   readonly daylight: Daylight;
   readonly sun: { readonly azimuthDeg: number; readonly altitudeDeg: number };
-  readonly sunlit: boolean;
+  readonly sunShare: number;
   readonly groundReflectance: number;
   readonly lampLux: number;
   /** Direction from the ball to the camera. */
@@ -23,7 +23,7 @@ export function looksAlike(a: BallLight, b: BallLight): boolean {
     daylight.directNormalLux / daylight.globalHorizontalLux;
   const lampShare = ({ lampLux, daylight }: BallLight) => lampLux / daylight.globalHorizontalLux;
   return (
-    a.sunlit === b.sunlit &&
+    a.sunShare === b.sunShare &&
     a.groundReflectance === b.groundReflectance &&
     Math.abs(a.toCameraDeg - b.toCameraDeg) < UNSEEN_DEG &&
     Math.abs(a.sun.azimuthDeg - b.sun.azimuthDeg) < UNSEEN_DEG &&
@@ -57,7 +57,7 @@ export function ballLux(light: BallLight, right: number, up: number): number {
       faceAzimuthDeg,
       faceTiltDeg,
       groundReflectance: light.groundReflectance,
-      directVisible: light.sunlit,
+      directShare: light.sunShare,
     }) + light.lampLux
   );
 }

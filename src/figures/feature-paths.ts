@@ -1,5 +1,6 @@
 import {
   openingsOf,
+  wallObstacles,
   alongBearing,
   type FeatureKind,
   type FeatureOf,
@@ -82,7 +83,7 @@ const diamond: Draw<'lamp'> = (feature, canvas) => {
   );
 };
 
-const branch: Draw<'perch'> = (feature, canvas) => {
+const perch: Draw<'perch'> = (feature, canvas) => {
   const { x, y } = at(feature, canvas);
   const top = y - 11;
   return (
@@ -102,6 +103,14 @@ const branch: Draw<'perch'> = (feature, canvas) => {
     )
   );
 };
+
+/** What its leaves cover of the ground beneath. */
+const leaves: Draw<'branch'> = ({ points, spreadM }, { scale }) =>
+  spreadM === 0
+    ? ''
+    : wallObstacles(points, spreadM, 1)
+        .map(({ footprint }) => polyline(footprint.map(scale.toPx), true))
+        .join('');
 
 /** Gaps in the walls. */
 const windows: Draw<'hide'> = ({ points, windows: all = [] }, { scale }) =>
@@ -130,6 +139,11 @@ export const FEATURE_LAYERS: readonly FeatureLayer[] = [
       fill: inks.ink,
     }),
   ),
+  layer('leaves', ['branch'], leaves, (inks) => ({
+    ...line(0.8, { strokeDasharray: '5 2', fillOpacity: 0.5 })(inks),
+    fill: inks.line,
+  })),
+  layer('branches', ['branch'], open, line(2.2)),
   layer('stands', ['stand'], closed, (inks) => ({ ...line(1.6)(inks), fill: inks.line })),
   layer('hides', ['hide'], closed, (inks) => ({ ...line(1.6)(inks), fill: inks.sheet })),
   layer('windows of hides', ['hide'], windows, (inks) => ({
@@ -162,7 +176,7 @@ export const FEATURE_LAYERS: readonly FeatureLayer[] = [
     line(0.8),
   ),
   layer('hills', ['hill'], skyline, line(1.4)),
-  layer('perches', ['perch'], branch, line(1.6)),
+  layer('perches', ['perch'], perch, line(1.6)),
   layer(
     'halos of lamps',
     ['lamp'],

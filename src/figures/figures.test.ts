@@ -11,7 +11,7 @@ import { tonesOf } from './tone';
 const light = (change: Partial<BallLight> = {}): BallLight => ({
   daylight: daylight({ sunAltitudeDeg: 20, sky: 'clear' }),
   sun: { azimuthDeg: 270, altitudeDeg: 20 },
-  sunlit: true,
+  sunShare: 1,
   groundReflectance: 0.2,
   lampLux: 0,
   toCameraDeg: 180,
@@ -29,7 +29,7 @@ describe('lit ball, camera to the south', () => {
     expect(ballLux(back, 0, 0.99)).toBeGreaterThan(ballLux(back, 0, 0) * 2);
   });
   test('in shade it is evenly toned, left as right', () => {
-    const shade = light({ sunlit: false });
+    const shade = light({ sunShare: 0 });
     expect(ballLux(shade, -0.7, 0.2)).toBeCloseTo(ballLux(shade, 0.7, 0.2), 6);
   });
   test('strokes swell where it is dark', () => {
@@ -43,7 +43,7 @@ describe('lit ball, camera to the south', () => {
       light({ sun: { azimuthDeg, altitudeDeg } });
     expect(looksAlike(evening, sun(270.3, 19.8))).toBe(true);
     expect(looksAlike(evening, sun(275, 20))).toBe(false);
-    expect(looksAlike(evening, { ...evening, sunlit: false })).toBe(false);
+    expect(looksAlike(evening, { ...evening, sunShare: 0 })).toBe(false);
     expect(looksAlike(evening, { ...evening, lampLux: 2000 })).toBe(false);
   });
   test('tone is 0 at the brightest and 1 where deep', () => {

@@ -36,6 +36,8 @@ export interface PlanLight {
   /** 1 under a clear sky, less through cloud, 0 when no sunlight reaches the ground. */
   readonly sunStrength: number;
   readonly shadows: readonly (readonly Point2[])[];
+  /** Shade of branches, through which some of the sun comes. */
+  readonly dapples: readonly (readonly Point2[])[];
   /** Strips of shade along fences, at their posts. */
   readonly strips: readonly { readonly from: Point2; readonly to: Point2 }[];
   readonly lampsOn: boolean;

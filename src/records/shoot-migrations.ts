@@ -137,6 +137,9 @@ const from12To13: Migration = (older) => ({ ...older, version: 13, shooters: [] 
 /** From version 14 on a hide may have windows; those of before are open all round. */
 const from13To14: Migration = (older) => ({ ...older, version: 14 });
 
+/** From version 15 on branches hang over a ground; before, none did. */
+const from14To15: Migration = (older) => ({ ...older, version: 15 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -152,4 +155,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from11To12,
   from12To13,
   from13To14,
+  from14To15,
 ];

@@ -118,6 +118,8 @@ export const hideWindow = z.strictObject({
   pane: z.enum(WINDOW_PANES),
 });
 
+const month = z.number().int().min(1).max(12);
+
 /** What stands, lies or runs on a ground; each kind with its own figures. */
 export const featureSchema = z.discriminatedUnion('kind', [
   feature('stand', { heightM: height }),
@@ -129,6 +131,15 @@ export const featureSchema = z.discriminatedUnion('kind', [
   }),
   feature('trees', { heightM: height }),
   feature('tree', { heightM: height, crownM: z.number().gt(0).max(60) }),
+  feature('branch', {
+    heightM: height,
+    tipM: z.number().min(0).max(200),
+    thickMm: z.number().min(1).max(1000),
+    spreadM: z.number().min(0).max(20),
+    leafTakes: z.number().min(0).max(0.99),
+    leafFrom: month,
+    leafTo: month,
+  }),
   feature('hill', {
     fromDeg: bearing,
     toDeg: bearing,
@@ -175,7 +186,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 14;
+export const SHOOT_VERSION = 15;
 
 export const shootSchema = z
   .strictObject({

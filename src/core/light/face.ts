@@ -12,8 +12,8 @@ export interface FaceLight {
   /** Share of the surface's light that an even sky would send it: 0.5 for an open upright face. */
   readonly skyView?: number;
   readonly groundReflectance: number;
-  /** Whether the sun reaches the surface. */
-  readonly directVisible?: boolean;
+  /** How much of the sun reaches the surface, 0 to 1; all of it unless said. */
+  readonly directShare?: number;
 }
 
 /** View factor of an open sky from a surface of that tilt; the rest is ground. */
@@ -32,15 +32,17 @@ export function illuminanceOnFace({
   faceTiltDeg = 90,
   skyView = openSkyView(faceTiltDeg),
   groundReflectance,
-  directVisible = true,
+  directShare = 1,
 }: FaceLight): number {
   finite('faceAzimuthDeg', faceAzimuthDeg);
   within('faceTiltDeg', faceTiltDeg, 0, 180);
   within('skyView', skyView, 0, 1);
   within('groundReflectance', groundReflectance, 0, 1);
-  const direct = directVisible
-    ? daylight.directNormalLux * Math.max(0, cosineOfIncidence(sun, faceAzimuthDeg, faceTiltDeg))
-    : 0;
+  within('directShare', directShare, 0, 1);
+  const direct =
+    directShare *
+    daylight.directNormalLux *
+    Math.max(0, cosineOfIncidence(sun, faceAzimuthDeg, faceTiltDeg));
   const groundView = 1 - openSkyView(faceTiltDeg);
   return (
     direct +

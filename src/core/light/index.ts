@@ -56,6 +56,13 @@ export {
   type LightSeriesRequest,
   type ShortSpan,
 } from './series';
-export { lampsAt, lightOnSubject, type EvRange, type LitScene, type SubjectLight } from './subject';
+export {
+  lampsAt,
+  lightOnSubject,
+  sunShareOn,
+  type EvRange,
+  type LitScene,
+  type SubjectLight,
+} from './subject';
 export { daylightOver, WINDOW_SHARES, type Roofed, type Windows } from './windows';
 export { faceSpans, sunOnFace, type FacedScene, type FaceSpan, type SunOnFace } from './when';

@@ -1,4 +1,5 @@
 import { evFromIlluminance } from '../quantity/ev';
+import { FLECKS, monthOf, SUNLIT_SHARE, sunThrough, type Bough } from '../site/bough';
 import { skyViewOfFace, sunBlocked, type Obstacle } from '../site/obstacle';
 import type { Point3 } from '../site/vector';
 import { sunPosition, type Instant, type Place, type SunPosition } from '../sun/position';
@@ -12,6 +13,8 @@ export interface LitScene extends SkyOver, Roofed {
   readonly place: Place;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];
+  /** Branches with their leaves; none unless said. */
+  readonly boughs?: readonly Bough[];
   /** The lit point of the subject, at its own height. */
   readonly target: Point3;
   /** Direction the upright surface looks: from the subject to the camera. */
@@ -30,8 +33,10 @@ export interface EvRange {
 export interface SubjectLight {
   readonly sun: SunPosition;
   readonly daylight: Daylight;
-  /** Whether the sun's centre is up and nothing stands in its way. */
+  /** Whether the sun's centre is up, nothing stands in its way, and branches leave half of it. */
   readonly sunlit: boolean;
+  /** How much of the sun comes past what stands and what hangs there, 0 to 1, cloud apart. */
+  readonly sunShare: number;
   readonly indoors: boolean;
   readonly skyView: number;
   readonly daylightLux: number;
@@ -51,6 +56,16 @@ export const lampsAt = (
   timeMs: number,
 ): number => (lampsFromMs === undefined || timeMs >= lampsFromMs ? lampLux : 0);
 
+/** How much of the sun comes to a scene's subject past all that stands and hangs there; 0 while it is down. */
+export function sunShareOn(
+  { target, obstacles, boughs = [] }: Pick<LitScene, 'target' | 'obstacles' | 'boughs'>,
+  sun: Pick<SunPosition, 'azimuthDeg' | 'altitudeDeg'>,
+  timeMs: number,
+): number {
+  if (sun.altitudeDeg <= 0 || sunBlocked(target, sun, obstacles)) return 0;
+  return sunThrough(target, sun, boughs, monthOf(timeMs));
+}
+
 /**
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
  * part of the sky the face sees between obstacles, light off the ground, and lamps; under a roof
@@ -63,43 +78,47 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
   const skyView = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
   const { indoors = false } = scene;
-  const sunlit = !indoors && sun.altitudeDeg > 0 && !sunBlocked(scene.target, sun, scene.obstacles);
+  const sunShare = indoors ? 0 : sunShareOn(scene, sun, Number(time));
   const lampLux = lampsAt(scene, Number(time));
-  const luxUnder = (sky: Sky | number, directVisible: boolean) =>
+  const luxUnder = (sky: Sky | number, directShare: number) =>
     illuminanceOnFace({
       daylight: daylightOver(scene, sun.altitudeDeg, sky),
       sun,
       faceAzimuthDeg: scene.faceAzimuthDeg,
       skyView,
       groundReflectance: scene.groundReflectance,
-      directVisible,
+      directShare,
     });
   const evUnder = (lux: number) => evFromIlluminance(lux + lampLux);
   const sky = skyAt(scene, Number(time));
-  const daylightLux = luxUnder(sky, sunlit);
+  const daylightLux = luxUnder(sky, sunShare);
   const expected = evUnder(daylightLux);
   const cloud = scene.cloud?.length ? cloudAt(scene.cloud, Number(time)) : undefined;
   const range = (lux: readonly number[]): EvRange => {
     const evs = lux.map(evUnder);
     return { low: Math.min(expected, ...evs), expected, high: Math.max(expected, ...evs) };
   };
+  // Leaves let the whole sun through here and none there: a face meets both.
+  const shares = sunShare > FLECKS.from && sunShare < FLECKS.to ? [0, 1] : [sunShare];
+  const inSun = (under: Sky | number) => shares.map((share) => luxUnder(under, share));
   return {
     sun,
     daylight: daylightOver(scene, sun.altitudeDeg, sky),
-    sunlit: sunlit && skyNamed(sky) !== 'overcast',
+    sunlit: sunShare >= SUNLIT_SHARE && skyNamed(sky) !== 'overcast',
+    sunShare,
     indoors,
     skyView,
     daylightLux,
     lampLux,
     ev: cloud
       ? range([
-          luxUnder(cloud.low, sunlit),
-          luxUnder(cloud.high, sunlit),
-          ...(cloud.high > GAPS.from && cloud.low < GAPS.to ? [luxUnder(cloud.high, false)] : []),
+          ...inSun(cloud.low),
+          ...inSun(cloud.high),
+          ...(cloud.high > GAPS.from && cloud.low < GAPS.to ? [luxUnder(cloud.high, 0)] : []),
         ])
       : {
-          clear: range([]),
-          partly: range([luxUnder('partly', false), luxUnder('clear', sunlit)]),
+          clear: range(shares.length > 1 ? inSun(sky) : []),
+          partly: range([luxUnder('partly', 0), ...inSun('clear')]),
           overcast: range([
             daylightLux * 2 ** -OVERCAST_SPREAD_STOPS,
             daylightLux * 2 ** OVERCAST_SPREAD_STOPS,

@@ -1,9 +1,9 @@
 import { above, within } from '../check';
 import { lightSide, sunAngleFrom, type LightSide } from '../sun/angle';
 import { sunPosition } from '../sun/position';
-import { sunBlocked } from '../site/obstacle';
+import { SUNLIT_SHARE } from '../site/bough';
 import type { Span } from '../sun/horizon';
-import type { LitScene } from './subject';
+import { sunShareOn, type LitScene } from './subject';
 
 /** How the sun stands to a face that looks at the camera, whatever the clouds. */
 export type SunOnFace = LightSide | 'shade' | 'twilight' | 'dark';
@@ -14,7 +14,7 @@ const DARK_BELOW_DEG = -6;
 /** A face among obstacles, and the camera that looks at it. */
 export interface FacedScene extends Pick<
   LitScene,
-  'place' | 'obstacles' | 'target' | 'faceAzimuthDeg'
+  'place' | 'obstacles' | 'boughs' | 'target' | 'faceAzimuthDeg'
 > {
   /** Elevation of the line from camera to subject. */
   readonly viewAltitudeDeg: number;
@@ -22,12 +22,13 @@ export interface FacedScene extends Pick<
 
 /** How the sun stands to the face at one moment. @throws RangeError as the functions it stands on */
 export function sunOnFace(
-  { place, obstacles, target, faceAzimuthDeg, viewAltitudeDeg }: FacedScene,
+  scene: FacedScene,
   timeMs: number,
 ): SunOnFace {
+  const { place, faceAzimuthDeg, viewAltitudeDeg } = scene;
   const sun = sunPosition({ time: timeMs, ...place });
   if (sun.altitudeDeg <= 0) return sun.altitudeDeg < DARK_BELOW_DEG ? 'dark' : 'twilight';
-  if (sunBlocked(target, sun, obstacles)) return 'shade';
+  if (sunShareOn(scene, sun, timeMs) < SUNLIT_SHARE) return 'shade';
   const { phaseDeg } = sunAngleFrom(faceAzimuthDeg + 180, viewAltitudeDeg, sun);
   return lightSide(phaseDeg, sun.altitudeDeg);
 }

@@ -1,11 +1,11 @@
 import { insidePolygon } from '../site/frame';
-import { alongBearing } from '../site/vector';
+import { alongBearing, type Point2 } from '../site/vector';
 import { nonEmpty } from '../check';
 import { scorePosition, type PositionScore } from './score';
 import type { ScoredKit, ScoredMark, ScoredPosition, ScoredShot, ScoredSite } from './types';
 
 /** What can be changed about standing somewhere. */
-export type AdviceLever = 'move' | 'time' | 'kit' | 'height';
+export type AdviceLever = 'move' | 'time' | 'kit' | 'height' | 'cut' | 'perch';
 
 /** One change that makes a position better, and what it then scores. */
 export interface Advice {
@@ -14,6 +14,10 @@ export interface Advice {
   readonly timeMs: number;
   /** Which of the kits offered. */
   readonly kit: number;
+  /** The branch that is cut. */
+  readonly cutId?: string;
+  /** How far the perch is moved, east and north. */
+  readonly shift?: Point2;
   /** Score after the change, by the very arithmetic of `scorePosition`. */
   readonly total: number;
   readonly gain: number;
@@ -34,6 +38,8 @@ export interface CompareRequest {
   readonly timesMs: readonly number[];
   /** What is carried: the first is fitted, the rest could be. */
   readonly kits: readonly ScoredKit[];
+  /** Whether the mark sits on a perch that can be moved. */
+  readonly perchMoves?: boolean;
 }
 
 export interface Compared {
@@ -49,37 +55,48 @@ export interface Compared {
 const STEPS_M = [2, 4, 6, 10, 15];
 /** Steps of who sits in a hide: within its walls. Common practice, no source. */
 const SEAT_STEPS_M = [0.2, 0.4, 0.8, 1.2];
+/** Steps of a perch out of what shades or hides it. Common practice, no source. */
+const PERCH_STEPS_M = [0.1, 0.2, 0.4, 0.6];
 const BEARINGS_DEG = [0, 45, 90, 135, 180, 225, 270, 315];
 const HEIGHTS_M = [0.3, 0.8, 1.2, 1.6, 2.4];
 /** Less than this is not worth doing. */
 const LEAST_GAIN = 0.02;
 
-interface Trial {
-  readonly lever: AdviceLever;
-  readonly position: ScoredPosition;
-  readonly timeMs: number;
-  readonly kit: number;
-}
+type Trial = Omit<Advice, 'total' | 'gain'>;
+
+const around = (stepsM: readonly number[]): readonly Point2[] =>
+  stepsM.flatMap((step) =>
+    BEARINGS_DEG.map((bearing) => {
+      const { x, y } = alongBearing(bearing);
+      return { x: x * step, y: y * step };
+    }),
+  );
+
+/** Whether something keeps sun or sight from the mark: only then a perch is worth moving. */
+const isHindered = ({ parts }: PositionScore): boolean =>
+  parts.some(({ why }) => ['branches', 'inTheWay', 'noSun'].includes(why.kind));
 
 /** Every change worth trying, one lever at a time. */
 function trials(
   position: ScoredPosition,
-  { timeMs, timesMs, kits, site }: CompareRequest,
+  score: PositionScore,
+  { timeMs, timesMs, kits, site, perchMoves = false }: CompareRequest,
 ): Trial[] {
   const now = { position, timeMs, kit: 0 };
   const seat = site.obstacles.find(
     ({ openings, footprint }) => openings && insidePolygon(position, footprint),
   );
-  const moves = (seat ? SEAT_STEPS_M : STEPS_M).flatMap((step) =>
-    BEARINGS_DEG.flatMap((bearing): readonly Trial[] => {
-      const along = alongBearing(bearing);
-      const to = { x: position.x + along.x * step, y: position.y + along.y * step };
-      if (seat && !insidePolygon(to, seat.footprint)) return [];
-      return [{ ...now, lever: 'move', position: { ...position, ...to } }];
-    }),
-  );
+  const moves = around(seat ? SEAT_STEPS_M : STEPS_M).flatMap((step): readonly Trial[] => {
+    const to = { x: position.x + step.x, y: position.y + step.y };
+    if (seat && !insidePolygon(to, seat.footprint)) return [];
+    return [{ ...now, lever: 'move', position: { ...position, ...to } }];
+  });
+  const branches = [...new Set((site.boughs ?? []).map(({ id }) => id))];
+  const perchSteps = perchMoves && isHindered(score) ? around(PERCH_STEPS_M) : [];
   return [
     ...moves,
+    ...branches.map((cutId): Trial => ({ ...now, lever: 'cut', cutId })),
+    ...perchSteps.map((shift): Trial => ({ ...now, lever: 'perch', shift })),
     ...timesMs
       .filter((time) => time !== timeMs)
       .map((time): Trial => ({ ...now, lever: 'time', timeMs: time })),
@@ -93,17 +110,27 @@ function trials(
 }
 
 /** What a position scores with its first kit, or another, at a minute. */
-function totalOf(request: CompareRequest, { position, timeMs, kit }: Omit<Trial, 'lever'>): number {
+function totalOf(request: CompareRequest, trial: Omit<Trial, 'lever'>): number {
+  const { position, timeMs, kit, cutId, shift } = trial;
   const { mark, shot, site, kits } = request;
-  return scorePosition(position, mark, shot, timeMs, site, kits[kit] as ScoredKit).total;
+  const at = shift ? { ...mark, x: mark.x + shift.x, y: mark.y + shift.y } : mark;
+  const there =
+    cutId === undefined
+      ? site
+      : { ...site, boughs: (site.boughs ?? []).filter(({ id }) => id !== cutId) };
+  return scorePosition(position, at, shot, timeMs, there, kits[kit] as ScoredKit).total;
 }
 
 /** For each lever the change that helps most; of equal ones the first, which is the least. */
-function adviceFor(position: ScoredPosition, total: number, request: CompareRequest): Advice[] {
+function adviceFor(
+  position: ScoredPosition,
+  score: PositionScore,
+  request: CompareRequest,
+): Advice[] {
   const best = new Map<AdviceLever, Advice>();
-  for (const trial of trials(position, request)) {
+  for (const trial of trials(position, score, request)) {
     const tried = totalOf(request, trial);
-    const gain = tried - total;
+    const gain = tried - score.total;
     const known = best.get(trial.lever);
     if (gain < LEAST_GAIN || (known && known.gain >= gain)) continue;
     best.set(trial.lever, { ...trial, total: tried, gain });
@@ -125,6 +152,6 @@ export function comparePosition(position: ComparedPosition, request: CompareRequ
     id,
     score,
     totals: timesMs.map((time) => totalOf(request, { position: place, timeMs: time, kit: 0 })),
-    advice: adviceFor(place, score.total, request),
+    advice: adviceFor(place, score, request),
   };
 }

@@ -1,10 +1,5 @@
 import { above, atLeast, finite, nonEmpty } from '../check';
 import { toDegrees } from '../quantity/angles';
-import { skyAt } from '../light/cloud';
-import type { Daylight } from '../light/daylight';
-import { daylightOver } from '../light/windows';
-import { correctedOffsets } from '../light/corrected';
-import { lampsAt } from '../light/subject';
 import {
   faceAperture,
   nothingToPan,
@@ -22,11 +17,11 @@ import { diffractionCap } from '../optics/diffraction';
 import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
-import { skyViewOfFace, sunBlocked } from '../site/obstacle';
+import { monthOf, sightThrough } from '../site/bough';
+import { skyViewOfFace } from '../site/obstacle';
 import { subjectPoints } from '../site/subject-points';
 import { alongBearing, type Point3 } from '../site/vector';
 import { sunWarningDeg } from '../sun/angle';
-import { sunPosition } from '../sun/position';
 import {
   backdropDesirability,
   faceDesirability,
@@ -34,7 +29,7 @@ import {
   viewDesirability,
   walkDesirability,
 } from './desirability';
-import { heardAt } from './heard-at';
+import { momentsAt, type Moment } from './mark-light';
 import { flatten, followSight, type FlatObstacle, type SightFound } from './sight-kernel';
 import {
   DEFAULT_WEIGHTS,
@@ -61,18 +56,6 @@ const FROZEN = { technique: 'freeze' } as const;
 /** A beginner's pan. Common practice, no source. */
 export const BEGINNER_PAN_SIGMA = 0.1;
 
-export interface Moment {
-  readonly sunX: number;
-  readonly sunY: number;
-  readonly sunZ: number;
-  readonly daylight: Daylight;
-  readonly lampLux: number;
-  /** What readings say the light stands off its forecast. */
-  readonly offsetStops: number;
-  /** Whether the sun is up and reaches the mark. */
-  readonly sunlit: boolean;
-}
-
 /** Everything about a mark, its shot and the times that does not depend on where one stands. */
 export interface PreparedMark {
   readonly mark: ScoredMark;
@@ -83,6 +66,8 @@ export interface PreparedMark {
   readonly feetZ: number;
   readonly aimZ: number;
   readonly moments: readonly Moment[];
+  /** Of the first moment: leaves are taken as they are then. */
+  readonly month: number;
   readonly obstacles: readonly FlatObstacle[];
   readonly weights: Readonly<Record<ScorePart, number>>;
   readonly weightSum: number;
@@ -127,35 +112,11 @@ export function prepareMark(
     faceX: face.x,
     faceY: face.y,
     moments: momentsAt(site, target, mark.facingDeg, timesMs),
+    month: monthOf(timesMs[0] as number),
     obstacles: flatten(site.obstacles),
     weights,
     weightSum,
     skyView: new Float64Array(SKY_SLICES).fill(NaN),
-  };
-}
-
-/** The moments with what readings say of them at the mark, whichever way one looks at it. */
-function momentsAt(
-  site: ScoredSite,
-  target: Point3,
-  facingDeg: number,
-  timesMs: readonly number[],
-): readonly Moment[] {
-  const offsetAt = correctedOffsets({ ...site, target, faceAzimuthDeg: facingDeg }, heardAt(site));
-  return timesMs.map((time) => momentAt(site, target, time, offsetAt(time)));
-}
-
-function momentAt(site: ScoredSite, target: Point3, timeMs: number, offsetStops: number): Moment {
-  const sun = sunPosition({ time: timeMs, ...site.place });
-  const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
-  return {
-    sunX: toward.x,
-    sunY: toward.y,
-    sunZ: toward.z,
-    daylight: daylightOver(site, sun.altitudeDeg, skyAt(site, timeMs)),
-    lampLux: lampsAt(site, timeMs),
-    offsetStops,
-    sunlit: !site.indoors && sun.altitudeDeg > 0 && !sunBlocked(target, sun, site.obstacles),
   };
 }
 
@@ -170,6 +131,8 @@ export interface CellView {
   faceOffDeg: number;
   walkM: number;
   skyView: number;
+  /** Share of the subject that branches leave in view. */
+  clear: number;
   /** How fast the subject's image moves. */
   readonly rates: ImageRates;
   readonly sight: SightFound;
@@ -184,6 +147,7 @@ export const emptyCell = (): CellView => ({
   faceOffDeg: 0,
   walkM: 0,
   skyView: 0,
+  clear: 1,
   rates: emptyRates(),
   sight: { blocked: false, backdropM: Infinity },
 });
@@ -205,7 +169,7 @@ export function viewCell(
   cameraHeightM: number,
   cell: CellView,
 ): void {
-  const { mark, feetZ, aimZ, faceX, faceY, site } = prepared;
+  const { mark, feetZ, aimZ, faceX, faceY, site, month } = prepared;
   const toX = mark.x - x;
   const toY = mark.y - y;
   const rise = aimZ - cameraHeightM;
@@ -221,6 +185,15 @@ export function viewCell(
   cell.skyView = skyViewToward(prepared, toDegrees(Math.atan2(-cell.unitX, -cell.unitY)));
   const { picture } = prepared;
   imageRates({ ...mark, subject: picture.subject }, cell, aimZ - feetZ, picture.sharp, cell.rates);
+  cell.clear = site.boughs
+    ? sightThrough(
+        { x, y, z: cameraHeightM },
+        { x: mark.x, y: mark.y, z: aimZ },
+        mark.subject.heightM,
+        site.boughs,
+        month,
+      )
+    : 1;
   followSight(
     prepared.obstacles,
     x,
@@ -336,7 +309,7 @@ export function viewLens(
   const { distanceM } = cell;
   out.face = faceDesirability(cell.faceOffDeg, shot.face);
   out.comesAtYou = nothingToPan(picture, cell.rates);
-  out.view = viewDesirability(cell.sight.blocked, out.comesAtYou);
+  out.view = viewDesirability(cell.sight.blocked, out.comesAtYou) * cell.clear;
   out.walk = walkDesirability(cell.walkM);
   if (distanceM < lens.nearestFocusM) {
     out.reach = 0;

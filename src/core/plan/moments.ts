@@ -2,7 +2,8 @@ import { silhouetteEv } from '../exposure/technique';
 import { illuminanceFromEv } from '../quantity/ev';
 import { toDegrees } from '../quantity/angles';
 import { exposureLog, lightDesirability, SUN_IN_FRAME } from './desirability';
-import { weighed, type CellView, type LensView, type Moment, type PreparedMark } from './kernel';
+import { weighed, type CellView, type LensView, type PreparedMark } from './kernel';
+import type { Moment } from './mark-light';
 
 // Bound once: each call of an import goes through a getter in most bundles, which costs more than
 // these functions do in the innermost loop.
@@ -39,9 +40,9 @@ export function viewTimes(
   const groundShare = site.groundReflectance * 0.5;
   const beforeSky = picture.technique === 'silhouette' && !site.indoors;
   for (let t = 0; t < moments.length; t += 1) {
-    const { sunX, sunY, sunZ, daylight: day, lampLux, sunlit, offsetStops } = moments[t] as Moment;
+    const { sunX, sunY, sunZ, daylight: day, lampLux, sunlit, sunShare, offsetStops } = moments[t] as Moment;
     const along = sunX * unitX + sunY * unitY;
-    const direct = sunlit && along < 0 ? -along * day.directNormalLux : 0;
+    const direct = along < 0 ? -along * day.directNormalLux * sunShare : 0;
     const lux =
       direct + day.diffuseHorizontalLux * skyView + groundShare * day.globalHorizontalLux + lampLux;
     const cosView = (along + sunZ * risePerM) * levelShare;

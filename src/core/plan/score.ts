@@ -15,8 +15,8 @@ import {
   viewLens,
   type CellView,
   type LensView,
-  type Moment,
 } from './kernel';
+import type { Moment } from './mark-light';
 import { bestMoment, emptyTimes, lightPart, viewTimes, type BestMoment } from './moments';
 import type {
   ScoredKit,
@@ -40,6 +40,8 @@ export type ScoreWhy =
   /** The background, as many times as far as the subject; nothing behind without it. */
   | { readonly kind: 'behind'; readonly timesAsFar?: number; readonly blurShare: number }
   | { readonly kind: 'inTheWay' }
+  /** Branches hide as much of the subject. */
+  | { readonly kind: 'branches'; readonly hidesShare: number }
   /** Nothing to follow with a pan. */
   | { readonly kind: 'comesAtYou' }
   | { readonly kind: 'clear' }
@@ -98,6 +100,15 @@ const evNeededOnDial = ({ shutterS, widest }: LensView, { iso }: ScoredKit): num
         iso: iso.usable,
       });
 
+/** Less than this is no branch in the way worth a word. Common practice, no source. */
+const WORTH_NAMING = 0.03;
+
+function viewWhy({ sight, clear }: CellView, { comesAtYou }: LensView): ScoreWhy {
+  if (sight.blocked) return { kind: 'inTheWay' };
+  if (comesAtYou) return { kind: 'comesAtYou' };
+  return clear < 1 - WORTH_NAMING ? { kind: 'branches', hidesShare: 1 - clear } : { kind: 'clear' };
+}
+
 function reasons(
   cell: CellView,
   lens: LensView,
@@ -133,9 +144,7 @@ function reasons(
       ...(backdropM < Infinity && { timesAsFar: backdropM / cell.levelM }),
       blurShare: lens.blurShare,
     }),
-    part('view', lens.view, {
-      kind: cell.sight.blocked ? 'inTheWay' : lens.comesAtYou ? 'comesAtYou' : 'clear',
-    }),
+    part('view', lens.view, viewWhy(cell, lens)),
     part('walk', lens.walk, { kind: 'walk', walkM: cell.walkM }),
     part(
       'light',

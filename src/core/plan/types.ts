@@ -8,6 +8,7 @@ import type { Roofed } from '../light/windows';
 import type { Support } from '../motion/shake';
 import type { Lens } from '../optics/lens';
 import type { FrameOrientation, Sensor } from '../optics/sensor';
+import type { Bough } from '../site/bough';
 import type { Limit } from '../site/limits';
 import type { Obstacle } from '../site/obstacle';
 import type { Point2 } from '../site/vector';
@@ -66,6 +67,8 @@ export interface ScoredSite extends SkyOver, Roofed {
   readonly place: Place;
   readonly groundReflectance: number;
   readonly obstacles: readonly Obstacle[];
+  /** Branches with their leaves; none unless said. */
+  readonly boughs?: readonly Bough[];
   readonly limits: readonly Limit[];
   /** Nearer to a subject than this one may not stand. */
   readonly keepAwayM: number;

@@ -294,6 +294,7 @@ test('what stands is solid, what only limits is not', () => {
       },
     ],
     [{ points: square, widthM: 0.1 }],
+    7,
   );
   expect(solids.map(({ shape }) => shape)).toEqual([
     ...['prism', 'rod', 'ellipsoid', 'mesh', 'mesh', 'painted'],

@@ -1,7 +1,8 @@
-import { obstaclesOf, type FeatureOf, type SiteFeature } from '../site/feature';
+import { boughsOf, obstaclesOf, type FeatureOf, type SiteFeature } from '../site/feature';
 import { wallPieces, type HideWindow } from '../site/hide';
 import { wallObstacles } from '../site/shade';
-import type { Point2 } from '../site/vector';
+import type { Bough } from '../site/bough';
+import { alongBearing, type Point2 } from '../site/vector';
 import type { Solid, Surface } from './types';
 
 /** What stands on a ground, as plain solids. Reflectances: usual magnitudes, no source. */
@@ -45,8 +46,46 @@ function hollow(
   return [...boards, { ...roof, ...TRUNK }];
 }
 
+/** Leaves are drawn as so many balls at the most, and each turns so far round the wood from the one before. */
+const MOST_CLUMPS = 60;
+const CLUMP_M = 0.04;
+const GOLDEN_DEG = 137.5;
+/** The mean way through a round of leaves, as a share of the way through its middle. */
+const MEAN_WAY = Math.PI / 4;
+
+/**
+ * A branch as a rod and balls of leaves about it, which cover as much of what is behind as the leaves take of a line:
+ * of n balls of area a over an area A, e^(−n·a/A) is seen.
+ */
+function leafy({ from, to, woodM, leafRadiusM, leafTakes }: Bough, month: number): readonly Solid[] {
+  const wood: Solid = { shape: 'rod', from, to, radiusM: woodM / 2, ...TRUNK };
+  const takes = leafTakes[month - 1] ?? 0;
+  if (takes <= 0 || leafRadiusM <= 0) return [wood];
+  const lengthM = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+  const coverM2 = -Math.log(1 - takes) * MEAN_WAY * 2 * leafRadiusM * lengthM;
+  const count = Math.min(MOST_CLUMPS, Math.ceil(coverM2 / (Math.PI * CLUMP_M ** 2)));
+  const radiusM = Math.sqrt(coverM2 / count / Math.PI);
+  const clumps = Array.from({ length: count }, (_, i): Solid => {
+    const along = (i + 0.5) / count;
+    // Evenly over the round: as many within each ring as its area.
+    const offM = leafRadiusM * Math.sqrt(((i * 0.618) % 1) * 0.999);
+    const round = alongBearing(i * GOLDEN_DEG);
+    return {
+      shape: 'ellipsoid',
+      middle: {
+        x: from.x + (to.x - from.x) * along + round.x * offM,
+        y: from.y + (to.y - from.y) * along + round.y * offM * 0.7,
+        z: Math.max(radiusM, from.z + (to.z - from.z) * along + round.y * offM),
+      },
+      radiiM: { x: radiusM, y: radiusM, z: radiusM },
+      ...LEAVES,
+    };
+  });
+  return [wood, ...clumps];
+}
+
 /** The solids of a feature; none for what only limits or names a place. */
-function solidsOf(feature: SiteFeature): readonly Solid[] {
+function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
   const walls = (surface: Surface): readonly Solid[] =>
     obstaclesOf(feature).map(({ footprint, heightM }) => ({
       ...{ shape: 'prism', footprint, fromM: 0, toM: heightM },
@@ -80,6 +119,8 @@ function solidsOf(feature: SiteFeature): readonly Solid[] {
           },
         ];
       });
+    case 'branch':
+      return boughsOf(feature).flatMap((bough) => leafy(bough, month));
     case 'perch':
     case 'lamp':
       return feature.points.map(({ x, y }) => ({
@@ -99,11 +140,12 @@ function solidsOf(feature: SiteFeature): readonly Solid[] {
   }
 }
 
-/** Everything that stands on a ground and is painted on it. */
+/** Everything that stands on a ground and is painted on it. @param month 1 to 12: leaves are as they are in it */
 export const siteSolids = (
   features: readonly SiteFeature[],
   lines: readonly { readonly points: readonly Point2[]; readonly widthM: number }[],
+  month: number,
 ): readonly Solid[] => [
-  ...features.flatMap(solidsOf),
+  ...features.flatMap((feature) => solidsOf(feature, month)),
   ...lines.map((line) => ({ shape: 'painted' as const, ...line, ...PAINT })),
 ];

@@ -1,10 +1,11 @@
 import type { BackdropDetail } from '../optics/blur';
 import { tanDeg } from '../quantity/angles';
+import { leafByMonth, type Bough } from './bough';
 import { openingsOf, type HideWindow } from './hide';
 import type { Limit } from './limits';
 import type { Obstacle } from './obstacle';
 import { treeObstacle, wallObstacles } from './shade';
-import { alongBearing, type Point2 } from './vector';
+import { alongBearing, type Point2, type Point3 } from './vector';
 
 /** What each kind of thing on a ground is drawn as: a point, a line or an area; a hill has none. */
 export const FEATURE_SHAPE = {
@@ -13,6 +14,7 @@ export const FEATURE_SHAPE = {
   hide: 'area',
   tree: 'point',
   trees: 'area',
+  branch: 'line',
   hill: 'none',
   fence: 'line',
   lamp: 'point',
@@ -55,6 +57,18 @@ interface Figures {
   readonly lamp: Tall;
   readonly perch: Tall;
   readonly tree: Tall & { readonly crownM: number };
+  /** From its stem, where it is so high, to its tip. */
+  readonly branch: Tall & {
+    readonly tipM: number;
+    readonly thickMm: number;
+    /** Across its leaves; 0 is bare. */
+    readonly spreadM: number;
+    /** Share of the light that they take straight through, in full leaf. */
+    readonly leafTakes: number;
+    /** First and last month of full leaf, 1 to 12; half of it in the months beside. */
+    readonly leafFrom: number;
+    readonly leafTo: number;
+  };
   readonly backdrop: Tall & { readonly detail: BackdropDetail };
   readonly fence: Tall & {
     readonly meshPitchMm: number;
@@ -129,6 +143,40 @@ export function obstaclesOf(feature: SiteFeature): readonly Obstacle[] {
   if (known) return known;
   const made = solidOf(feature);
   solids.set(feature, made);
+  return made;
+}
+
+const boughs = new WeakMap<SiteFeature, readonly Bough[]>();
+const NO_BOUGHS: readonly Bough[] = [];
+
+/** The pieces of a branch, its height changing evenly along it; none for anything else. */
+export function boughsOf(feature: SiteFeature): readonly Bough[] {
+  if (feature.kind !== 'branch') return NO_BOUGHS;
+  const known = boughs.get(feature);
+  if (known) return known;
+  const { id, points, heightM, tipM, thickMm, spreadM, leafTakes, leafFrom, leafTo } = feature;
+  const byMonth = leafByMonth(leafFrom, leafTo).map((share) => share * leafTakes);
+  const along = [0];
+  points.slice(1).forEach((to, i) => {
+    const from = points[i] as Point2;
+    along.push((along[i] as number) + Math.hypot(to.x - from.x, to.y - from.y));
+  });
+  const lengthM = along.at(-1) as number;
+  const at = (i: number): Point3 => ({
+    ...(points[i] as Point2),
+    z: heightM + ((tipM - heightM) * (along[i] as number)) / lengthM,
+  });
+  const made = points.slice(1).flatMap((_, i): readonly Bough[] =>
+    along[i + 1] === along[i]
+      ? []
+      : [
+          {
+            ...{ id, from: at(i), to: at(i + 1), woodM: thickMm / 1000 },
+            ...{ leafRadiusM: spreadM / 2, leafTakes: byMonth },
+          },
+        ],
+  );
+  boughs.set(feature, made);
   return made;
 }
 

@@ -1,4 +1,14 @@
 export {
+  FLECKS,
+  leafByMonth,
+  monthOf,
+  requireBough,
+  sightThrough,
+  SUNLIT_SHARE,
+  sunThrough,
+  type Bough,
+} from './bough';
+export {
   clearingHeight,
   firstBackdrop,
   sightBlocks,
@@ -8,6 +18,7 @@ export {
 } from './clearance';
 export { compassFromTrue, magneticDeclination, trueFromCompass } from './declination';
 export {
+  boughsOf,
   FEATURE_SHAPE,
   FEWEST_POINTS,
   hillObstacle,
@@ -82,8 +93,16 @@ export {
   wallObstacles,
 } from './shade';
 export { behindHead, sectionAlong, type HeadClearance, type SectionPiece } from './section';
-export { goneOn, shadesBy, shadesWithin, type Owned, type ShadeBy, type SunAt } from './shade-by';
-export { shadowOnGround } from './shadow';
+export {
+  goneOn,
+  leavesOfSun,
+  shadesBy,
+  shadesWithin,
+  type Owned,
+  type ShadeBy,
+  type SunAt,
+} from './shade-by';
+export { boughShadow, shadowOnGround } from './shadow';
 export { subjectPoints, type Standing, type SubjectPoints } from './subject-points';
 export { sightLine, type SightLine } from './sight';
 export {

@@ -1,14 +1,15 @@
 import type { Span } from '../sun/horizon';
 import { sunTrack } from '../sun/track';
 import { shadeTimes } from './shade';
-import { goneOn, shadesBy, shadesWithin, type SunAt } from './shade-by';
+import { goneOn, shadesBy, shadesWithin, type Owned, type SunAt } from './shade-by';
 import { point3 } from './vector';
 
 /** A sun that goes once round in a day at 45°, bearing 0 at midnight: 15° an hour. */
 const EVEN: SunAt = (ms) => ({ azimuthDeg: (ms / 86_400_000) * 360, altitudeDeg: 45 });
 const H = 3_600_000;
+const owned = (obstacles: Owned['obstacles']): Owned => ({ obstacles });
 /** A wall 2 m east of the point, from 2 m south of it to 2 m north, and one 2 m south from east to west. */
-const EAST = [
+const EAST = owned([
   {
     footprint: [
       { x: 2, y: -2 },
@@ -18,8 +19,8 @@ const EAST = [
     ],
     heightM: 9,
   },
-];
-const SOUTH = [
+]);
+const SOUTH = owned([
   {
     footprint: [
       { x: -2, y: -2.1 },
@@ -29,7 +30,7 @@ const SOUTH = [
     ],
     heightM: 9,
   },
-];
+]);
 const AT = point3(0, 0);
 
 test('each shade has its owner and its hours', () => {
@@ -57,9 +58,9 @@ test('all owners together shade as one list of obstacles does', () => {
   const span = { fromMs: Date.UTC(2027, 4, 8, 4), toMs: Date.UTC(2027, 4, 8, 20) };
   const sums = (spans: readonly { fromMs: number; toMs: number }[]) =>
     spans.reduce((sum, { fromMs, toMs }) => sum + toMs - fromMs, 0) / 60_000;
-  for (const owned of [EAST, SOUTH]) {
-    const mine = shadesBy(AT, [owned], sunTrack(place), span);
-    const old = shadeTimes({ point: AT, obstacles: owned, place, ...span });
+  for (const owner of [EAST, SOUTH]) {
+    const mine = shadesBy(AT, [owner], sunTrack(place), span);
+    const old = shadeTimes({ point: AT, obstacles: owner.obstacles, place, ...span });
     expect(mine).toHaveLength(old.length);
     expect(Math.abs(sums(mine) - sums(old))).toBeLessThan(1);
   }

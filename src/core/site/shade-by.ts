@@ -1,6 +1,7 @@
 import { above } from '../check';
 import { spansWhere, type Span } from '../sun/horizon';
 import type { SunPosition } from '../sun/position';
+import { FLECKS, monthOf, sunThrough, type Bough } from './bough';
 import { sunBlocked, type Obstacle } from './obstacle';
 import type { Point3 } from './vector';
 
@@ -8,8 +9,11 @@ import type { Point3 } from './vector';
 
 export type SunAt = (timeMs: number) => Pick<SunPosition, 'azimuthDeg' | 'altitudeDeg'>;
 
-/** All that stands of one owner. */
-export type Owned = readonly Obstacle[];
+/** All that stands and hangs of one owner. */
+export interface Owned {
+  readonly obstacles: readonly Obstacle[];
+  readonly boughs?: readonly Bough[];
+}
 
 /** A span in which one owner keeps the sun off a point. */
 export interface ShadeBy extends Span {
@@ -20,8 +24,21 @@ export interface ShadeBy extends Span {
 const STEP_MS = 60_000;
 const TOLERANCE_MS = 10_000;
 
-const shadesAt = (sun: ReturnType<SunAt>, point: Point3, owned: Owned): boolean =>
-  sun.altitudeDeg > 0 && sunBlocked(point, sun, owned);
+/** How much of the sun an owner leaves a point, 0 to 1; all of it while it is down. */
+export function leavesOfSun(
+  sunAt: SunAt,
+  timeMs: number,
+  point: Point3,
+  { obstacles, boughs = [] }: Owned,
+): number {
+  const sun = sunAt(timeMs);
+  if (sun.altitudeDeg <= 0) return 1;
+  return sunBlocked(point, sun, obstacles) ? 0 : sunThrough(point, sun, boughs, monthOf(timeMs));
+}
+
+/** A branch that takes less than a tenth is no shade. */
+const shadesAt = (...asked: Parameters<typeof leavesOfSun>): boolean =>
+  leavesOfSun(...asked) < FLECKS.to;
 
 /**
  * Who keeps the sun off a point when, the sun being up: two at once are both told. In order of their beginning, ends
@@ -38,7 +55,7 @@ export function shadesBy(
   return owners
     .flatMap((owned, owner) =>
       spansWhere(
-        (timeMs) => shadesAt(sunAt(timeMs), point, owned),
+        (timeMs) => shadesAt(sunAt, timeMs, point, owned),
         { fromMs, toMs },
         { stepMs: STEP_MS, toleranceMs: TOLERANCE_MS },
       ).map((span) => ({ ...span, owner })),
@@ -58,7 +75,7 @@ export function shadesWithin(
 ): boolean {
   for (const stepMs of [COARSE_STEP_MS, STEP_MS]) {
     for (let at = fromMs; at <= toMs; at += stepMs) {
-      if (shadesAt(sunAt(at), point, owned)) return true;
+      if (shadesAt(sunAt, at, point, owned)) return true;
     }
   }
   return false;

@@ -1,4 +1,6 @@
-import { scale, alongBearing, type Point2 } from './vector';
+import { sinDeg } from '../quantity/angles';
+import type { Bough } from './bough';
+import { scale, alongBearing, type Point2, type Point3 } from './vector';
 import { requireObstacle, shadowLength, type Obstacle } from './obstacle';
 
 /** Which way a polygon goes round, if it never turns back: 1 left-handed, −1 right-handed, else 0. */
@@ -60,4 +62,36 @@ export function shadowOnGround(
     return [a, b, swept(b), swept(a)];
   });
   return [footprint, ...sides, footprint.map(swept)];
+}
+
+const ROUND_CORNERS = 16;
+
+/**
+ * The ground that a branch dapples: what its leaves reach, or its bare wood, as the sun throws it. A ball of radius r
+ * throws an ellipse, r across the sun's bearing and r/sin(altitude) along it, and the branch is that swept along.
+ * @param month 1 to 12, @returns corners in metres; none while the sun is down
+ */
+export function boughShadow(
+  { from, to, woodM, leafRadiusM, leafTakes }: Bough,
+  sun: { readonly azimuthDeg: number; readonly altitudeDeg: number },
+  month: number,
+): readonly Point2[] {
+  if (sun.altitudeDeg <= 0) return [];
+  const radiusM = leafTakes[month - 1] ? Math.max(woodM / 2, leafRadiusM) : woodM / 2;
+  const away = alongBearing(sun.azimuthDeg + 180);
+  const thrown = ({ x, y, z }: Point3): Point2 => {
+    const reachM = z > 0 ? shadowLength(z, sun.altitudeDeg) : 0;
+    return { x: x + away.x * reachM, y: y + away.y * reachM };
+  };
+  const [start, end] = [thrown(from), thrown(to)];
+  const alongM = radiusM / sinDeg(sun.altitudeDeg);
+  const ellipse = Array.from({ length: ROUND_CORNERS }, (_, i) => {
+    const turn = (2 * Math.PI * i) / ROUND_CORNERS;
+    const [long, across] = [alongM * Math.cos(turn), radiusM * Math.sin(turn)];
+    return {
+      x: start.x + away.x * long - away.y * across,
+      y: start.y + away.y * long + away.x * across,
+    };
+  });
+  return sweptConvex(ellipse, { x: end.x - start.x, y: end.y - start.y }, wayRound(ellipse));
 }

@@ -21,6 +21,7 @@ import { useInks } from '@/ui/theme';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { BearingField } from './BearingField';
+import { BranchLeaves } from './BranchLeaves';
 import { HideWindows } from './HideWindows';
 import { KIND_NUMBERS, type NumberSpec } from './kinds';
 import { PlaceFields } from './PlaceFields';
@@ -68,6 +69,7 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
           onChange={(detail) => change((entry) => ({ ...entry, detail }) as Feature)}
         />
       ) : null}
+      {feature.kind === 'branch' ? <BranchLeaves branch={feature} /> : null}
       {feature.kind === 'hide' ? <HideWindows hide={feature} /> : null}
       {rectangle ? <RectangleFields rectangle={rectangle} change={change} /> : null}
       {!rectangle && feature.points.length > 1 ? (

@@ -32,7 +32,7 @@ const BESIDE_M = 3;
 
 /** The thing in hand: what it does now, and its exact figures. */
 export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
-  const plan = useShown('shoot', 'seen');
+  const plan = useShown('shoot', 'seen', 'atMs');
   const { update } = useEdits();
   const { act } = useDrawTool();
   const takeAway = useTakeAway();
@@ -41,7 +41,7 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
   if (!item) return <Gone />;
   const anchor = anchorOf(item);
   const feature = list === 'features' ? (item as Feature) : undefined;
-  const effects = feature && plan.seen.ok ? effectsOf(feature, plan.seen) : [];
+  const effects = feature && plan.seen.ok ? effectsOf(feature, plan.seen, plan.atMs) : [];
   const kind = feature?.kind ?? (list === 'marks' ? 'mark' : 'position');
   const copy = () => {
     const copyId = newId();

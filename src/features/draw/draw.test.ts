@@ -194,6 +194,7 @@ describe('what a thing does now', () => {
     effectsOf(
       shoot.features.find((entry) => entry.id === id) as Feature,
       seenAt(shoot, clock),
+      Date.parse(shoot.atLocal),
     ).join(' ');
 
   test('the stand’s shadow is h/tan of the sun’s height', () => {
@@ -255,7 +256,11 @@ describe('what a thing does now', () => {
       if (!seen.ok) throw new Error(seen.trouble.kind);
       const answer = answerAt(seen.view, shoot, msOf(shoot.atLocal, 'Europe/London'));
       for (const feature of shoot.features) {
-        const words = effectsOf(feature, { view: seen.view, answer });
+        const words = effectsOf(
+          feature,
+          { view: seen.view, answer },
+          Date.parse(shoot.atLocal),
+        );
         expect({ of: feature.name, says: words.join(' ') }).not.toEqual({
           of: feature.name,
           says: '',

@@ -2,12 +2,16 @@ import {
   BACKDROP_DETAIL_M,
   backdropVerdict,
   bearingDeg,
+  boughsOf,
   distanceToLine,
   FEATURE_SHAPE,
   firstBackdrop,
+  FLECKS,
   insidePolygon,
+  leafByMonth,
   measure,
   meshThrough,
+  monthOf,
   nearestOnSegment,
   obstaclesOf,
   point3,
@@ -16,13 +20,15 @@ import {
   shadowLength,
   sightBlocks,
   sunBlocked,
+  sunThrough,
   type FeatureOf,
   type Point2,
   type SiteFeature,
 } from '@/core';
+import { branchesBefore } from '@/answers/along-sight';
 import type { Answer } from '@/answers/answer';
 import type { View } from '@/answers/view';
-import { bearingInWords, metres, smallLength } from '@/features/shoot/words';
+import { bearingInWords, metres, percent, smallLength } from '@/features/shoot/words';
 import { written } from '@/ui/units';
 
 /** What one thing on the ground does to the picture just now, in sentences of computed figures. */
@@ -141,6 +147,36 @@ function fenceWords(feature: FeatureOf<'fence'>, seen: Seen): readonly string[] 
   return words;
 }
 
+/** What a branch leaves of the sun and of the sight. */
+function branchWords(
+  feature: FeatureOf<'branch'>,
+  seen: Seen,
+  atMs: number,
+): readonly string[] {
+  const { view, answer } = seen;
+  const { mark, scene } = view;
+  const boughs = boughsOf(feature);
+  const month = monthOf(atMs);
+  const share = sunUp(seen) ? sunThrough(scene.target, answer.light.sun, boughs, month) : 1;
+  const [inSight] = branchesBefore(view, [feature], month);
+  const leaf = leafByMonth(feature.leafFrom, feature.leafTo)[month - 1] ?? 0;
+  return [
+    feature.spreadM === 0 || feature.leafTakes === 0 || leaf === 0
+      ? 'Bare now.'
+      : `${leaf === 1 ? 'In full leaf' : 'Half in leaf'} now.`,
+    share < FLECKS.to
+      ? `It leaves ${percent(share)} of the sun on ${mark.name} now${share > FLECKS.from ? ': dappled' : ''}.`
+      : `It takes no sun from ${mark.name} now.`,
+    inSight
+      ? `It hides ${percent(inSight.hidesShare)} of ${mark.name} from ${view.position.name}.`
+      : `It is not in the way from ${view.position.name}.`,
+    NESTING,
+  ];
+}
+
+/** Before a branch is cut. Common practice, and the law in many places. */
+const NESTING = 'Before you cut it, ask whose it is, and leave it while birds nest there.';
+
 const awayWords = (points: readonly Point2[], { view }: Seen, closed: boolean): string => {
   const [first] = points;
   const round = closed && first ? [...points, first] : points;
@@ -175,7 +211,7 @@ function courseWords({ points }: SiteFeature, { view }: Seen): readonly string[]
 }
 
 /** What a thing does now, for the position and mark that are chosen. */
-export function effectsOf(feature: SiteFeature, seen: Seen): readonly string[] {
+export function effectsOf(feature: SiteFeature, seen: Seen, atMs: number): readonly string[] {
   switch (feature.kind) {
     case 'stand':
     case 'wall':
@@ -183,6 +219,8 @@ export function effectsOf(feature: SiteFeature, seen: Seen): readonly string[] {
     case 'tree':
     case 'trees':
       return [...shadowWords(feature.heightM, seen), ...solidWords(feature, seen)];
+    case 'branch':
+      return branchWords(feature, seen, atMs);
     case 'backdrop':
       return [...solidWords(feature, seen), ...backdropWords(feature, seen)];
     case 'fence':

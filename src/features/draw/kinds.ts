@@ -31,6 +31,7 @@ export const KIND_WORDS: Readonly<Record<AddKind, KindWords>> = {
   fence: { name: 'Fence', what: 'Wire to shoot through, and the posts’ shade' },
   tree: { name: 'Tree', what: 'One crown' },
   trees: { name: 'Trees', what: 'A row or a wood' },
+  branch: { name: 'Branch', what: 'From its stem to its tip: dapples, hides, and can be cut' },
   hill: { name: 'Hill on the skyline', what: 'Keeps the sun off the whole ground' },
   lamp: { name: 'Lamp mast', what: 'Where the lamps stand' },
   hide: { name: 'Hide', what: 'To sit in, with a window and a seat' },
@@ -75,6 +76,10 @@ const USUAL = {
   lamp: { heightM: 15 },
   perch: { heightM: 1.2 },
   backdrop: { heightM: 2, detail: 'leaf' },
+  branch: {
+    ...{ heightM: 2.5, tipM: 2, thickMm: 30, spreadM: 0.6 },
+    ...{ leafTakes: 0.6, leafFrom: 5, leafTo: 10 },
+  },
 } as const;
 
 /** Half the width of skyline that a new hill takes, and how high it stands. */
@@ -137,6 +142,8 @@ export function newFeature(
       return { ...base, kind, ...USUAL.tree };
     case 'fence':
       return { ...base, kind, ...USUAL.fence };
+    case 'branch':
+      return { ...base, kind, ...USUAL.branch };
     case 'backdrop':
       return { ...base, kind, ...USUAL.backdrop };
     default:
@@ -194,6 +201,12 @@ export const KIND_NUMBERS: Readonly<Partial<Record<FeatureKind, readonly NumberS
   perch: [HEIGHT],
   backdrop: [HEIGHT],
   tree: [HEIGHT, { key: 'crownM', label: 'Crown across', unit: 'm', min: 0.1, max: 60 }],
+  branch: [
+    { key: 'heightM', label: 'Height at its stem', unit: 'm', min: 0.1, max: 200 },
+    { key: 'tipM', label: 'Height at its tip', unit: 'm', min: 0, max: 200 },
+    { key: 'thickMm', label: 'Wood, across', unit: 'mm', min: 1, max: 1000 },
+    { key: 'spreadM', label: 'Leaves, across', unit: 'm', min: 0, max: 20 },
+  ],
   hill: [
     { key: 'fromDeg', label: 'From bearing', unit: '°', min: 0, max: 359.9 },
     { key: 'toDeg', label: 'To bearing, clockwise', unit: '°', min: 0, max: 359.9 },

@@ -72,7 +72,7 @@ test('glass costs light that the settings count, and says how it is looked throu
     'Through glass, 0° off its square: hood against it and the room dark, or it reflects. It costs 0.2 stop; the settings count it.',
   );
   expect(throughInWords(tent.view)).toMatch(/^Through the net of Tent hide: lens in its slit/);
-  const figures = figuresOf(open.view, open.answer, alongSight(open.view, open.shoot.features));
+  const figures = figuresOf(open.view, open.answer, alongSight(open.view, open.shoot.features, 5));
   // 0.6 m either side at 0.3 m: 63° each way. The lens at 1.18 m: 0.18 m down to the sill, 0.17 m up.
   expect(figures.find(({ name }) => name === 'Swings in the window')?.value).toMatch(
     /^\d+° \w+ to \d+° \w+, 31° down to 30° up$/,
@@ -87,7 +87,7 @@ test('a mark that a wall hides is in the way of nothing else', () => {
   };
   const view = viewOf(behind);
   if (!view.ok) throw new Error('must be seen');
-  const [block, ...others] = alongSight(view.view, behind.features).blocks;
+  const [block, ...others] = alongSight(view.view, behind.features, 5).blocks;
   expect(block).toMatchObject({ fromWithin: true });
   expect(others).toEqual([]);
   expect(view.view.through).toBeUndefined();

@@ -49,10 +49,13 @@ export function planSheet(plan: Plan): string {
         choice={setup.choice}
         light={
           seen.ok
-            ? planLight({ sky: plan.light.sky, features: setup.features }, seen.answer.light)
+            ? planLight(
+                { sky: plan.light.sky, features: setup.features, atMs: plan.atMs },
+                seen.answer.light,
+              )
             : undefined
         }
-        inSun={sun && marksInSun(setup, setup.features, sun)}
+        inSun={sun && marksInSun(setup, setup.features, sun, plan.atMs)}
         sight={seen.ok && along ? planSight(seen.view, along) : undefined}
         scale={scale}
         widthPx={widthPx}

@@ -12,6 +12,7 @@ import {
   adviceInWords,
   compareRequestOf,
   followed,
+  nameIn,
   otherConverters,
   partOf,
   SORTS,
@@ -137,7 +138,7 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
       {advice.map((one) => (
         <Button
           key={one.lever}
-          label={`${adviceInWords(one, from, { converters, clock, atMs: timeMs })}: ${outOfHundred(one.total)}`}
+          label={`${adviceInWords(one, from, { converters, clock, atMs: timeMs, nameOf: nameIn(shoot) })}: ${outOfHundred(one.total)}`}
           onPress={() => update((current) => followed(current, entry.id, one, converters))}
         />
       ))}

@@ -30,7 +30,7 @@ export function FromHere() {
     ...(against
       ? [{ name: 'Stands against', value: behindInWords(against, setup.ground.surface) }]
       : []),
-    ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun)) : []),
+    ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun, atMs)) : []),
     ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),
   ];
   const own = shining && ownShadowOn(chosenPosition(setup), chosenMark(setup), setup.features, sun);

@@ -1,6 +1,7 @@
 import { refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { FLECKS } from '@/core';
 import { behindOf } from '@/answers/behind';
 import { ballOf } from '@/answers/answer';
 import { shadedBy } from '@/answers/light-plan';
@@ -9,14 +10,14 @@ import type { Setup } from '@/answers/view';
 import type { Plan } from '@/features/shoot/use-plan';
 import { weakest } from '@/answers/search';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { blockInWords } from '@/features/shoot/hide-words';
+import { inTheWayInWords } from '@/features/shoot/hide-words';
 import { faceSeen, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useIsWide } from '@/ui/use-shape';
-import { adviceInWords, followed, otherConverters } from './compare';
+import { adviceInWords, followed, nameIn, otherConverters } from './compare';
 import { FiguresSection, FromHere } from './FiguresSection';
 import { behindInShort } from './behind-words';
 import { backdropInShort } from './figures';
@@ -36,7 +37,11 @@ function shadeNow(setup: Setup, { view, answer }: Seen, atMs: number): string | 
     return 'Your own shadow lies on it: stand aside, or crouch.';
   }
   const owner = shadedBy(view.scene, features, atMs);
-  return owner && `In the shade of ${owner}.`;
+  if (owner === undefined) return undefined;
+  const { sunShare } = answer.light;
+  return sunShare > FLECKS.from
+    ? `Dappled by ${owner}: ${percent(sunShare)} of the sun.`
+    : `In the shade of ${owner}.`;
 }
 
 /** The place one stands at: what it gives of the mark, what it is worth, and what would better it most. */
@@ -54,7 +59,7 @@ export function Here() {
     );
   }
   const { view, answer } = seen;
-  const block = along?.blocks[0];
+  const inTheWay = along && inTheWayInWords(along);
   const shade = shadeNow(setup, seen, atMs);
   const behind = along && backdropInShort(view, answer.exposure.settings.aperture, along.back);
   const against = along && behindOf(setup, view, along, atMs);
@@ -78,7 +83,7 @@ export function Here() {
           <Text kind="small" ink="quiet">
             {[lightInWords(answer), faceSeen(view.faceOffDeg)].join(' · ')}
           </Text>
-          {block ? <Text kind="small">{`In the way: ${blockInWords(block)}.`}</Text> : null}
+          {inTheWay ? <Text kind="small">{inTheWay}</Text> : null}
           {shade ? <Text kind="small">{shade}</Text> : null}
           {behind ? (
             <Text kind="small" ink="quiet">
@@ -151,7 +156,10 @@ function Advised() {
   return (
     <View role="group" aria-label="What would better it" className="flex-row gap-2">
       {best.map((one, i) => {
-        const words = adviceInWords(one, from, { converters, clock, atMs: request.timeMs });
+        const words = adviceInWords(one, from, {
+          ...{ converters, clock, atMs: request.timeMs },
+          nameOf: nameIn(shoot),
+        });
         return (
           <View key={one.lever} className="min-w-0 flex-1">
             <Button

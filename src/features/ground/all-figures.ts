@@ -1,10 +1,11 @@
 import { refusalInWords } from '@/features/shoot/score-words';
-import { limitsOf, refusals } from '@/core';
+import { limitsOf, monthOf, refusals } from '@/core';
 import { alongSight } from '@/answers/along-sight';
 import { ballOf } from '@/answers/answer';
 import { reportOf, type ReportLine } from '@/answers/report';
 import { engraved, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
 import type { Shoot } from '@/records/shoot';
+import { msOf } from '@/records/times';
 import { onFieldOfPlay } from '@/presets/grounds';
 import { figuresOf, type Figure } from './figures';
 
@@ -52,7 +53,7 @@ function rowOf(line: ReportLine, shoot: Shoot): FiguresRow {
   };
   if (!line.ok) return { ...names, ...NO_NUMBERS, problem: troubleInWords(line.trouble) };
   const { view, answer } = line;
-  const along = alongSight(view, shoot.features);
+  const along = alongSight(view, shoot.features, monthOf(msOf(shoot.atLocal, shoot.place.timeZone)));
   const { shutter, aperture, iso } = engraved(answer.exposure.settings);
   return {
     ...names,

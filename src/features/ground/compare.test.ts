@@ -21,6 +21,7 @@ const words = {
   converters: otherConverters(larkmoor.kit),
   clock: (ms: number) => clockOf(ms, 'Europe/London'),
   atMs: hours.startMs + 30 * 60_000,
+  nameOf: (id: string) => id,
 };
 
 test('every position is asked for, through the shoot by quarter hours, with each converter', () => {

@@ -7,10 +7,10 @@ import {
   type ScorePart,
 } from '@/core';
 import type { Setup, View } from '@/answers/view';
-import { bearingInWords } from '@/features/shoot/words';
+import { bearingInWords, smallLength } from '@/features/shoot/words';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
 import { lensOf } from '@/records/kit';
-import { changeItem } from '@/records/edit-site';
+import { changeItem, moveItem, removeItem } from '@/records/edit-site';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, type ShootHours } from '@/records/times';
 import { searchRequestOf, type Wish } from '@/answers/search';
@@ -39,6 +39,8 @@ export function compareRequestOf(
   const [asked] = shots;
   const [kit] = kits;
   if (!asked || !kit) throw new RangeError('search request: must ask for a shot with a kit');
+  const mark = setup.marks.find(({ id }) => id === view.mark.id);
+  const perchMoves = perchOf(setup, mark?.carriedBy) !== undefined;
   const count = Math.floor((endMs - startMs) / QUARTER_MS) + 1;
   return {
     positions: setup.positions.map(({ id, x, y, cameraHeightM }) => ({ id, x, y, cameraHeightM })),
@@ -46,6 +48,7 @@ export function compareRequestOf(
     shot: asked.shot,
     site,
     timeMs: atMs,
+    perchMoves,
     timesMs: Array.from({ length: count }, (_, i) => startMs + i * QUARTER_MS),
     kits: [
       kit,
@@ -90,6 +93,18 @@ const valueOf = ({ score }: Compared, key: SortKey): number =>
 export const sorted = (compared: readonly Compared[], key: SortKey): readonly Compared[] =>
   [...compared].sort((a, b) => valueOf(b, key) - valueOf(a, key) || b.score.total - a.score.total);
 
+/** What a thing on a shoot's ground is called. */
+export const nameIn =
+  ({ features }: Pick<Shoot, 'features'>) =>
+  (id: string): string =>
+    features.find((feature) => feature.id === id)?.name ?? 'it';
+
+/** The perch that carries a mark; nothing where it is carried by none. */
+const perchOf = ({ features }: Pick<Setup, 'features'>, id: string | undefined) =>
+  id === undefined
+    ? undefined
+    : features.find((feature) => feature.kind === 'perch' && feature.id === id);
+
 const heldAt = (m: number) => written(m, 'm', 1);
 
 /** "Move 6 m S": what one would do, as a button says it. */
@@ -100,13 +115,16 @@ export function adviceInWords(
     converters,
     clock,
     atMs,
+    nameOf,
   }: {
     readonly converters: readonly Converter[];
     readonly clock: (ms: number) => string;
     readonly atMs: number;
+    /** What a thing on the ground is called. */
+    readonly nameOf: (id: string) => string;
   },
 ): string {
-  const { lever, position, timeMs, kit } = advice;
+  const { lever, position, timeMs, kit, cutId = '', shift = { x: 0, y: 0 } } = advice;
   switch (lever) {
     case 'move': {
       const offM = Math.hypot(position.x - from.x, position.y - from.y);
@@ -119,6 +137,10 @@ export function adviceInWords(
       const factor = converters[kit - 1] ?? 1;
       return factor === 1 ? 'Take the converter off' : `Add the ${factor}x`;
     }
+    case 'cut':
+      return `Cut ${nameOf(cutId)}`;
+    case 'perch':
+      return `Perch ${smallLength(Math.hypot(shift.x, shift.y))} ${bearingInWords(bearingDeg({ x: 0, y: 0 }, shift)).slice(5)}`;
     case 'height':
       return `Hold the camera at ${heldAt(position.cameraHeightM)}`;
   }
@@ -128,7 +150,7 @@ export function adviceInWords(
 export function followed(
   shoot: Shoot,
   id: string,
-  { lever, position, timeMs, kit }: Advice,
+  { lever, position, timeMs, kit, cutId, shift }: Advice,
   converters: readonly Converter[],
 ): Shoot {
   const here = { ...shoot, choice: { ...shoot.choice, positionId: id } };
@@ -138,6 +160,15 @@ export function followed(
       return changeItem(here, 'positions', id, (entry) => ({ ...entry, ...position }));
     case 'time':
       return { ...here, atLocal: localMinuteOf(timeMs, shoot.place.timeZone) };
+    case 'cut':
+      return cutId === undefined ? here : removeItem(here, { list: 'features', id: cutId });
+    case 'perch': {
+      const mark = here.marks.find((one) => one.id === here.choice.markId);
+      const perch = perchOf(here, mark?.carriedBy);
+      return perch && shift
+        ? moveItem(here, { list: 'features', id: perch.id }, shift.x, shift.y)
+        : here;
+    }
     case 'kit':
       return { ...here, kit: { ...here.kit, converter: converters[kit - 1] ?? 1 } };
   }

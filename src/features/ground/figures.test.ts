@@ -20,7 +20,7 @@ function seen(shoot: Shoot) {
   const result = viewOf(shoot);
   if (!result.ok) throw new Error(result.trouble.kind);
   const { view } = result;
-  return { view, along: alongSight(view, shoot.features), answer: answerAt(view, shoot, AT_MS) };
+  return { view, along: alongSight(view, shoot.features, 4), answer: answerAt(view, shoot, AT_MS) };
 }
 
 test('the background is as far, and blurs as much, as the core says', () => {

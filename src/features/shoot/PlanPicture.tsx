@@ -29,13 +29,16 @@ import { usePlanView, type Framing } from './use-plan-view';
 import { bearingInWords, metres } from './words';
 
 /** The minute's light on the plan: each part the same while what it rests on has not changed. */
-function useShownLight({ setup, light }: Pick<Look, 'setup' | 'light'>) {
+function useShownLight({ setup, light, atMs }: Pick<Look, 'setup' | 'light' | 'atMs'>) {
   const { features, marks, subjects, positions, choice } = setup;
   const { sun } = light;
-  const shown = useMemo(() => planLight({ sky: light.sky, features }, light), [light, features]);
+  const shown = useMemo(
+    () => planLight({ sky: light.sky, features, atMs }, light),
+    [light, features, atMs],
+  );
   const inSun = useMemo(
-    () => marksInSun({ marks, subjects }, features, sun),
-    [marks, subjects, features, sun],
+    () => marksInSun({ marks, subjects }, features, sun, atMs),
+    [marks, subjects, features, sun, atMs],
   );
   const { x, y } = chosenPosition({ positions, choice });
   const shining = shown.sunStrength > 0;
@@ -84,12 +87,13 @@ export const PlanPicture = memo(function PlanPicture({
   readonly stations?: readonly PlanStation[] | undefined;
 }) {
   const { update, hold: holdEdits } = useEdits();
-  const { shoot, setup, viewed, along, light } = useLooked(
+  const { shoot, setup, viewed, along, light, atMs } = useLooked(
     'shoot',
     'setup',
     'viewed',
     'along',
     'light',
+    'atMs',
   );
   const { ground: site, features, marks, positions, choice } = setup;
   const [size, setSize] = useState({ width: 0, height: 0, tallest: 0 });
@@ -113,7 +117,7 @@ export const PlanPicture = memo(function PlanPicture({
   );
   const use = usePlan(scale);
   const sight = useMemo(() => view && along && planSight(view, along), [view, along]);
-  const shownLight = useShownLight({ setup, light });
+  const shownLight = useShownLight({ setup, light, atMs });
   const underlay = useUnderlay(shoot.underlay);
   const position = chosenPosition(setup);
   const mark = chosenMark(setup);

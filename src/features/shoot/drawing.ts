@@ -1,5 +1,8 @@
 import {
+  boughShadow,
+  boughsOf,
   fieldOfView,
+  monthOf,
   obstaclesOf,
   point3,
   type Obstacle,
@@ -57,7 +60,11 @@ export type ShownLight = Pick<SubjectLight, 'indoors' | 'lampLux'> & { readonly 
 
 /** What the minute's light does to the plan. */
 export function planLight(
-  { sky, features }: { readonly sky: Sky; readonly features: readonly SiteFeature[] },
+  {
+    sky,
+    features,
+    atMs,
+  }: { readonly sky: Sky; readonly features: readonly SiteFeature[]; readonly atMs: number },
   light: ShownLight,
 ): PlanLight {
   const { sun } = light;
@@ -74,6 +81,10 @@ export function planLight(
             .filter(({ kind }) => kind !== 'hill')
             .flatMap(obstaclesOf)
             .flatMap((obstacle) => shadowOf(obstacle, sun))
+        : [],
+    dapples:
+      sunStrength > 0
+        ? features.flatMap(boughsOf).map((bough) => boughShadow(bough, sun, monthOf(atMs)))
         : [],
     strips: sunStrength > 0 ? postShade(features, sun) : [],
     lampsOn: light.lampLux > 0,

@@ -1,8 +1,8 @@
 import type { Block, WindowSwing } from '@/core';
-import type { Named } from '@/answers/along-sight';
+import type { AlongSight, Named } from '@/answers/along-sight';
 import type { Hidden, Seat } from '@/answers/seats';
 import { inALine } from './day-lines';
-import { bearingInWords, metres, smallLength } from './words';
+import { bearingInWords, metres, percent, smallLength } from './words';
 
 /** Hides and what is in the way, in words. */
 
@@ -11,6 +11,12 @@ export const blockInWords = ({ obstacle, distanceM, fromWithin }: Block<Named>):
   fromWithin
     ? `a wall of ${obstacle.name}, ${smallLength(distanceM)} off`
     : `${obstacle.name}, ${metres(distanceM)} off`;
+
+/** What is in the way of a view: "In the way: Shed, 4.2 m off.", "Branch hides 40 %."; nothing where nothing is. */
+export function inTheWayInWords({ blocks: [block], branches: [branch] }: AlongSight): string {
+  if (block) return `In the way: ${blockInWords(block)}.`;
+  return branch ? `${branch.name} hides ${percent(branch.hidesShare)}.` : '';
+}
 
 const upInWords = (deg: number): string =>
   Math.abs(deg) < 0.5 ? 'level' : `${Math.abs(deg).toFixed(0)}° ${deg > 0 ? 'up' : 'down'}`;

@@ -23,6 +23,8 @@ export function scoreWhyInWords(why: ScoreWhy): string {
       return 'nothing to pan: it comes at you';
     case 'inTheWay':
       return 'something stands in the way';
+    case 'branches':
+      return `branches hide ${percent(why.hidesShare)}`;
     case 'clear':
       return 'clear';
     case 'walk':

@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
 import type { Shade } from '@/answers/shades-on';
 import { inALine } from './day-lines';
+import { percent } from './words';
 
 /** Whose shade lies on a mark when, in words. */
 
@@ -8,7 +9,7 @@ const day = (date: string): string => DateTime.fromISO(date).setLocale('en-GB').
 
 /** "07:10 to 07:40, until 20 May"; "all these hours, all year". */
 export function shadeInWords(
-  { spans, untilDate }: Omit<Shade, 'name'>,
+  { spans, leastShare, untilDate }: Omit<Shade, 'name'>,
   { startMs, endMs }: { readonly startMs: number; readonly endMs: number },
   clock: (ms: number) => string,
   today: string,
@@ -23,5 +24,7 @@ export function shadeInWords(
       : untilDate === today
         ? 'for the last day'
         : `until ${day(untilDate)}`;
-  return `${hours}, ${season}`;
+  const dappled =
+    leastShare === undefined ? '' : `; dappled, ${percent(leastShare)} of the sun at the least`;
+  return `${hours}, ${season}${dappled}`;
 }

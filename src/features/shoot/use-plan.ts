@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import {
   correctedLight,
   lampsAt,
+  monthOf,
   skyAt,
   skyNamed,
   sunEvents,
@@ -143,9 +144,11 @@ export function useLook(shoot: Shoot): Look {
     () => toldOr(() => heardOf({ readings, features, place, light, ground }), []),
     [readings, features, place, light, ground],
   );
+  const month = monthOf(atMs);
   const along = useMemo(
-    () => (viewed.ok ? toldOr(() => alongSight(viewed.view, features), undefined) : undefined),
-    [viewed, features],
+    () =>
+      viewed.ok ? toldOr(() => alongSight(viewed.view, features, month), undefined) : undefined,
+    [viewed, features, month],
   );
   const { lampLux, indoors } = light;
   const over = useMemo(() => skyOver(light), [light]);
