@@ -257,6 +257,42 @@ test('two shooters bring as much as the best found by trying everything', () => 
   );
 });
 
+/**
+ * A promise more may bring less beside it: whoever stays at the window has more, and owes the picture of the heat. What
+ * was reckoned from the whole sum said once that no promise more could be kept.
+ */
+const BRINGS_MORE_FOR_LESS: Small = {
+  positions: [{ id: 'p0', x: 475, y: 184 }],
+  events: [
+    {
+      ...{ id: 'h0', startMs: 36 * MINUTE, endMs: 42 * MINUTE, value: 5, mustHave: false },
+      group: 'g',
+      from: {
+        a: [{ positionId: 'p0', quality: 0.102 }],
+        b: [{ positionId: 'p0', quality: 0.106 }],
+      },
+    },
+    {
+      ...{ id: 'h1', startMs: 14 * MINUTE, endMs: 17 * MINUTE, value: 1, mustHave: false },
+      from: { a: [{ positionId: 'p0', quality: 0.118 }], b: [] },
+    },
+    {
+      ...{ id: 'w0', startMs: 5 * MINUTE, endMs: 13 * MINUTE, value: 5, mustHave: false },
+      from: {
+        a: [{ positionId: 'p0', quality: 0.256 }],
+        b: [{ positionId: 'p0', quality: 0.218 }],
+      },
+      window: { visitMs: 5 * MINUTE, most: 3, againShare: 0.5 },
+    },
+  ],
+  shooters: [{ id: 'a' }, { id: 'b', starts: { fromMs: 9 * MINUTE, positionId: 'p0' } }],
+  debts: [
+    { id: 'd0', events: ['h1'] },
+    { id: 'd1', events: ['w0'] },
+  ],
+  quotas: [{ group: 'g', need: 1, beyondShare: 0.4 }],
+};
+
 test('a plan made with that of before is worth as much as one made anew', () => {
   fc.assert(
     fc.property(smallArb, fc.nat(), ({ events, ...day }, pick) => {
@@ -275,17 +311,15 @@ test('a plan made with that of before is worth as much as one made anew', () => 
       const more = lost(first) - lost(anew);
       expect(more).toBeGreaterThanOrEqual(0);
       expect(more).toBeLessThanOrEqual(first.atMostMore?.promises ?? 0);
-      if (more === 0) {
-        expect(first.value).toBeLessThanOrEqual(anew.value + 1e-9);
-        expect(first.value + (first.atMostMore?.value ?? 0)).toBeGreaterThanOrEqual(
-          anew.value - 1e-9,
-        );
-      }
+      if (more === 0) expect(first.value).toBeLessThanOrEqual(anew.value + 1e-9);
+      expect(first.value + (first.atMostMore?.value ?? 0)).toBeGreaterThanOrEqual(
+        anew.value - 1e-9,
+      );
       expect(again.value).toBeCloseTo(anew.value, 9);
       expect(again.debtsMissed).toHaveLength(anew.debtsMissed.length);
       expect(again.mustHavesMissed).toHaveLength(anew.mustHavesMissed.length);
     }),
-    { numRuns: 100 },
+    { numRuns: 100, examples: [[BRINGS_MORE_FOR_LESS, 2]] },
   );
 });
 

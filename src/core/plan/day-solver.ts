@@ -1,5 +1,6 @@
 import type { Debt, Quota } from './day';
 import { timetable, type Bound } from './day-bound';
+import { atMostMore, mostPromises, type AtMostMore } from './day-more';
 import { Pricing } from './day-prices';
 import { remembered, States } from './day-states';
 import { momentsOf, Sweep, swept, type Chain } from './day-sweep';
@@ -19,8 +20,8 @@ const TINY = 1e-10;
 
 /** The best chain of stays that was found. */
 export interface Planned extends Chain {
-  /** How much more a better one might come to, in promises and beside those in value; absent where there is none. */
-  readonly atMostMore?: { readonly promises: number; readonly value: number };
+  /** How much more a better one might come to; absent where there is none. */
+  readonly atMostMore?: AtMostMore;
   /** Prices found on the way: a plan of nearly the same day is quicker with them. */
   readonly prices: Readonly<Record<string, number>>;
 }
@@ -119,11 +120,14 @@ export function planRoute(
     }
     if (!quickly) pricing.lower(best.score, valueOf(best));
   }
-  const more = pricing.lowest - best.score;
-  const promises = Math.floor((more + TINY) / promised);
-  return {
-    ...best,
-    prices: pricing.known,
-    atMostMore: { promises, value: more - promises * promised },
-  };
+  const value = valueOf(best);
+  const more = atMostMore(
+    { kept: Math.round((best.score - value) / promised), value },
+    {
+      ...{ highest: pricing.lowest, promised },
+      mostKept: mostPromises(digits, counted),
+      mostValue: promised - 1,
+    },
+  );
+  return { ...best, prices: pricing.known, atMostMore: more };
 }

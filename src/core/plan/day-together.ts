@@ -2,9 +2,10 @@ import type { DayEvent, DayPosition, Debt, LeadTimes, Quota, Route } from './day
 import { timetable } from './day-bound';
 import { checkDay, type DayAsked } from './day-checks';
 import { jointly } from './day-joint';
+import { atMostMore, mostPromises } from './day-more';
 import { Pricing } from './day-prices';
 import { routeOf, staysOf, visitsOf, walksOf, type Way } from './day-route';
-import { remembered, States, unpromised, type Counted, type Digit } from './day-states';
+import { remembered, States, unpromised } from './day-states';
 import { Turns, type Together } from './day-turns';
 import { beginningsOf, type Visit } from './day-visits';
 
@@ -28,12 +29,6 @@ const LOOKS = [
 /** In so many steps at the most prices are bettered in a round. */
 const STEPS = 80;
 const TINY = 1e-10;
-
-/** As many promises as can be kept at all, each by itself. */
-function mostPromises(digits: readonly Digit[], counted: ReadonlyMap<string, Counted>): number {
-  const owed = digits.reduce((sum, digit) => sum + (digit.kind === 'debt' ? digit.promises : 0), 0);
-  return [...counted.values()].reduce((sum, { alone }) => sum + alone, owed);
-}
 
 /**
  * The routes of most value for several shooters together: of a heat one has the picture, and visits to a window count
@@ -102,15 +97,13 @@ export function planTogether(
   const pricing = new Pricing(tables, walkMs, digits, counted, promised, before?.prices ?? {});
   const bare = unpromised(digits, counted);
   const worth = new Pricing(tables, walkMs, bare.digits, bare.counted, 0, {});
-  /** How much more there could be, in promises and beside those in value. */
-  const moreThan = ({ kept, value }: Together) => {
-    const left = mostPromises(digits, counted) - kept;
-    const more = pricing.lowest - kept * promised - value;
-    const promises = Math.min(left, Math.floor((more + TINY) / promised));
-    const beside = more - promises * promised;
-    return { promises, value: promises > 0 ? beside : Math.min(more, worth.lowest - value) };
-  };
-  const allKept = () => best.kept === mostPromises(digits, counted);
+  const mostKept = mostPromises(digits, counted);
+  const moreThan = (than: Together) =>
+    atMostMore(than, {
+      ...{ highest: pricing.lowest, promised, mostKept },
+      mostValue: worth.lowest,
+    });
+  const allKept = () => best.kept === mostKept;
   const isProven = () => {
     const { promises, value } = moreThan(best);
     return promises <= 0 && value <= TINY;

@@ -1,5 +1,6 @@
 import { checkDay } from './day-checks';
 import type { MissedReason } from './day-missed';
+import type { AtMostMore } from './day-more';
 import { routeOf, staysOf, visitsOf, walksOf } from './day-route';
 import { planRoute } from './day-solver';
 import type { Point2 } from '../site/vector';
@@ -92,10 +93,10 @@ export interface Route {
   /** Debts that no stop meets. */
   readonly debtsMissed: readonly string[];
   /**
-   * By how much a better day could be, at the most, where so much could be had in so many ways that not all were tried:
-   * so many promises more, and beside those so much more value. Absent where there is none better.
+   * By how much a better day could be, at the most, where so much could be had in so many ways that not all were tried.
+   * Absent where there is none better.
    */
-  readonly atMostMore?: { readonly promises: number; readonly value: number };
+  readonly atMostMore?: AtMostMore;
   /** What the planner learned of this day: it plans nearly the same day faster with it. */
   readonly prices: Readonly<Record<string, number>>;
 }
