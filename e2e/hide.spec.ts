@@ -65,3 +65,37 @@ test(
     );
   },
 );
+
+test('a branch before the bird is told, and cut by a press', async ({ page }) => {
+  await openDrawing(page, 'demo-alder-reach');
+  await take(page, 'Branch');
+  // From north to south, across the view from the hide.
+  await tapPlan(page, 0.5, 0.5);
+  await tapPlan(page, 0.5, 0.6);
+  await button(page, 'Finish').click();
+  const { marks, positions } = await keptShoot(page, 'demo-alder-reach');
+  const [bird, seat] = [marks, positions].map((list) => list[0] as { x: number; y: number });
+  if (!bird || !seat) throw new Error('must be there');
+  // A metre before the bird, level with it.
+  const share = 1 / Math.hypot(seat.x - bird.x, seat.y - bird.y);
+  await fill(page, 'East of the middle, m', (bird.x + (seat.x - bird.x) * share).toFixed(2));
+  await fill(page, 'North of the middle, m', (bird.y + (seat.y - bird.y) * share).toFixed(2));
+  await fill(page, 'Height at its stem, m', '1.2');
+  await fill(page, 'Height at its tip, m', '1.2');
+  await expect(page.getByText(/^It hides \d+ % of Near perch from Hide window\.$/)).toBeVisible();
+  await expect(page.getByText(/leave it while birds nest there\.$/)).toBeVisible();
+  await button(page, 'Done drawing').click();
+
+  const here = page.getByRole('region', { name: 'Where you stand' });
+  await expect(here).toContainText(/Branch hides [4-9]\d %\./);
+  const cut = here.getByRole('button', { name: /^Cut Branch: \d+$/ });
+  const promised = Number(/\d+$/.exec((await cut.textContent()) ?? '')?.[0]);
+  await cut.click();
+  await expect(here).not.toContainText('Branch hides');
+  await expect(here.getByText(String(promised), { exact: true })).toBeVisible();
+  await button(page, 'Undo').click();
+  await expect(here).toContainText(/Branch hides/);
+  await settle(page);
+  await page.reload();
+  await expect(here).toContainText(/Branch hides/);
+});

@@ -180,3 +180,13 @@ test('a file of version 13 is read as it is: its hide is open all round', () => 
   expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
   expect(read.record.features.find(({ kind }) => kind === 'hide')).not.toHaveProperty('windows');
 });
+
+test('a file of version 14 is read as it is: no branch hangs over its ground', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v14.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(14);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  expect(read.record.features.some(({ kind }) => kind === 'hide')).toBe(true);
+});

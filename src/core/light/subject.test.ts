@@ -1,4 +1,12 @@
-import { lightOnSubject, lightSeries, momentsWithin, shortSpans, type LitScene } from '.';
+import { alongBearing } from '../site/vector';
+import {
+  lightOnSubject,
+  lightSeries,
+  momentsWithin,
+  shortSpans,
+  sunOnFace,
+  type LitScene,
+} from '.';
 
 const PLACE = { latitudeDeg: 53.12, longitudeDeg: -1.87 };
 const WEST_WALL = {
@@ -97,4 +105,46 @@ describe('a series', () => {
     expect(spans(7.9, 8)).toEqual([]);
     expect(spans()).toEqual([]);
   });
+});
+
+test('leaves take their share of the sun, and the light under them is told from fleck to shade', () => {
+  const time = at('18:30');
+  const { sun } = lightOnSubject(scene, time);
+  const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
+  const along = (m: number, aside: number) => ({
+    x: toward.x * m + aside * toward.y,
+    y: toward.y * m - aside * toward.x,
+    z: 1.5 + toward.z * m,
+  });
+  // Across the line to the sun 3 m before the face: straight through its middle, 40 % are left.
+  const bough = {
+    ...{ id: 'b', from: along(3, -2), to: along(3, 2), woodM: 1e-9, leafRadiusM: 0.4 },
+    leafTakes: Array<number>(12).fill(0.6),
+  };
+  const under = lightOnSubject({ ...scene, boughs: [bough] }, time);
+  const open = lightOnSubject(scene, time);
+  const shade = lightOnSubject({ ...scene, obstacles: [WEST_WALL] }, time);
+  expect(open.sunShare).toBe(1);
+  expect(shade.sunShare).toBe(0);
+  expect(under.sunShare).toBeCloseTo(0.4, 3);
+  expect(under.sunlit).toBe(false);
+  const direct =
+    open.daylightLux -
+    lightOnSubject(
+      { ...scene, sky: 'clear', boughs: [{ ...bough, leafTakes: Array<number>(12).fill(1) }] },
+      time,
+    ).daylightLux;
+  expect(open.daylightLux - under.daylightLux).toBeCloseTo(0.6 * direct, -1);
+  // A fleck is the open sun; between them lies all of the shade.
+  expect(under.ev.high).toBeCloseTo(open.ev.expected, 6);
+  expect(under.ev.low).toBeLessThan(under.ev.expected);
+  expect(under.ev.high - under.ev.low).toBeGreaterThan(2);
+  const thin = { ...bough, leafTakes: Array<number>(12).fill(0.45) };
+  expect(lightOnSubject({ ...scene, boughs: [thin] }, time).sunlit).toBe(true);
+  expect(lightOnSubject({ ...scene, sky: 'overcast', boughs: [bough] }, time).daylightLux).toBe(
+    lightOnSubject({ ...scene, sky: 'overcast' }, time).daylightLux,
+  );
+  const facing = { ...scene, viewAltitudeDeg: 0 };
+  expect(sunOnFace({ ...facing, boughs: [bough] }, time)).toBe('shade');
+  expect(sunOnFace({ ...facing, boughs: [thin] }, time)).toBe(sunOnFace(facing, time));
 });

@@ -3,6 +3,7 @@ import { bodyById, lensById, subjectById } from '@/presets/find';
 import { comparePosition, type CompareRequest } from './advice';
 import { obstaclesOf } from '../site/feature';
 import { insidePolygon } from '../site/frame';
+import { alongBearing } from '../site/vector';
 import { rectangleCorners } from '../site/measure';
 import { scorePosition } from './score';
 import type { ScoredKit } from './types';
@@ -154,4 +155,90 @@ test('who sits in a hide is moved within its walls alone', () => {
   expect(
     Math.hypot((open?.position.x ?? 29.4) - 29.4, (open?.position.y ?? 2) + 0.6),
   ).toBeGreaterThan(1.9);
+});
+
+/** Leaves before a perch and over it, on all sides. */
+const HUNG: CompareRequest = {
+  ...REQUEST,
+  mark: { ...REQUEST.mark, feetM: 1.5, subject: subjectById('small-bird-perched') },
+  perchMoves: true,
+  site: {
+    ...REQUEST.site,
+    limits: [],
+    obstacles: [],
+    boughs: [
+      ['south', 0, -0.5, 1.6],
+      ['west', -1, 0, 2.2],
+      ['over', 0, -0.2, 2.4],
+    ].map(([id, x, y, z]) => ({
+      id: String(id),
+      from: { x: Number(x) - 0.6, y: Number(y), z: Number(z) },
+      to: { x: Number(x) + 0.6, y: Number(y), z: Number(z) },
+      ...{ woodM: 0.02, leafRadiusM: 0.3, leafTakes: Array<number>(12).fill(0.7) },
+    })),
+  },
+};
+
+test('a branch cut and a perch moved as advised score as promised', () => {
+  const levers = new Set<string>();
+  fc.assert(
+    fc.property(
+      fc.nat(359),
+      fc.integer({ min: 4, max: 9 }),
+      fc.constantFrom(16, 17, 18),
+      (turn, off, hour) => {
+        const along = alongBearing(turn);
+        const place = { x: along.x * off, y: along.y * off, cameraHeightM: 1.5 };
+        const request = { ...HUNG, timeMs: at(hour) };
+        const { advice, score } = comparePosition({ id: 'p', ...place }, request);
+        for (const { lever, cutId, shift, total, gain } of advice) {
+          levers.add(lever);
+          if (lever !== 'cut' && lever !== 'perch') continue;
+          const boughs = HUNG.site.boughs?.filter(({ id }) => id !== cutId) ?? [];
+          expect(boughs).toHaveLength(lever === 'cut' ? 2 : 3);
+          const { x, y } = HUNG.mark;
+          const mark = { ...HUNG.mark, x: x + (shift?.x ?? 0), y: y + (shift?.y ?? 0) };
+          const done = scorePosition(
+            place,
+            mark,
+            HUNG.shot,
+            at(hour),
+            { ...HUNG.site, boughs },
+            KIT,
+          );
+          expect(done.total).toBe(total);
+          expect(total - score.total).toBeCloseTo(gain, 12);
+          expect(gain).toBeGreaterThanOrEqual(0.02);
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+  expect([...levers]).toEqual(expect.arrayContaining(['cut', 'perch']));
+});
+
+test('no other branch gains more by its cut, and a perch that nothing hinders stays', () => {
+  const place = { x: 0, y: -7, cameraHeightM: 1.5 };
+  const { advice, score } = comparePosition({ id: 'p', ...place }, HUNG);
+  const cut = advice.find(({ lever }) => lever === 'cut');
+  expect(cut?.cutId).toBe('south');
+  expect(score.parts.find(({ name }) => name === 'view')?.why).toMatchObject({ kind: 'branches' });
+  for (const { id } of HUNG.site.boughs ?? []) {
+    const boughs = HUNG.site.boughs?.filter((bough) => bough.id !== id) ?? [];
+    const without = scorePosition(
+      place,
+      HUNG.mark,
+      HUNG.shot,
+      HUNG.timeMs,
+      { ...HUNG.site, boughs },
+      KIT,
+    );
+    expect(without.total).toBeLessThanOrEqual(cut?.total ?? NaN);
+  }
+  const free = { ...HUNG, site: { ...HUNG.site, boughs: [] } };
+  const freely = comparePosition({ id: 'p', ...place }, { ...free, timeMs: at(17) });
+  expect(freely.advice.map(({ lever }) => lever)).not.toContain('cut');
+  expect(freely.advice.map(({ lever }) => lever)).not.toContain('perch');
+  const fixed = comparePosition({ id: 'p', ...place }, { ...HUNG, perchMoves: false });
+  expect(fixed.advice.map(({ lever }) => lever)).not.toContain('perch');
 });

@@ -1,6 +1,6 @@
 import type { BackdropDetail } from '../optics/blur';
 import { tanDeg } from '../quantity/angles';
-import { leafByMonth, type Bough } from './bough';
+import { leafByMonth, requireBough, type Bough } from './bough';
 import { openingsOf, type HideWindow } from './hide';
 import type { Limit } from './limits';
 import type { Obstacle } from './obstacle';
@@ -176,6 +176,7 @@ export function boughsOf(feature: SiteFeature): readonly Bough[] {
           },
         ],
   );
+  made.forEach(requireBough);
   boughs.set(feature, made);
   return made;
 }

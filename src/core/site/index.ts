@@ -2,7 +2,6 @@ export {
   FLECKS,
   leafByMonth,
   monthOf,
-  requireBough,
   sightThrough,
   SUNLIT_SHARE,
   sunThrough,

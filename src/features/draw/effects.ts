@@ -156,6 +156,7 @@ function branchWords(
   const { view, answer } = seen;
   const { mark, scene } = view;
   const boughs = boughsOf(feature);
+  if (boughs.length === 0) return ['Its points lie on each other: move its tip away from its stem.'];
   const month = monthOf(atMs);
   const share = sunUp(seen) ? sunThrough(scene.target, answer.light.sun, boughs, month) : 1;
   const [inSight] = branchesBefore(view, [feature], month);
