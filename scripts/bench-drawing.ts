@@ -4,9 +4,10 @@ import { newFeature } from '../src/features/draw/kinds';
 import type { FeatureKind } from '@/core';
 import { SHOOT_VERSION, shootSchema, type Shoot } from '@/records/shoot';
 
-/** A ground of two hundred things, and the ways they are dragged. */
+/** A ground of two hundred things, forty of them branches about the mark, and the ways they are dragged. */
 
 const COUNT = 200;
+const BRANCHES = 40;
 const ID = 'bench-200';
 /** Of everything that can be drawn, most of what there usually is most of. */
 const KINDS: readonly FeatureKind[] = [
@@ -26,10 +27,26 @@ const KINDS: readonly FeatureKind[] = [
   'backdrop',
 ];
 
-/** Larkmoor with things in rings about it, up to the count. */
+/** Branches about the mark that is looked at, near enough to hide and to dapple. */
+function branchesAbout(shoot: Shoot): Shoot['features'] {
+  const mark = shoot.marks.find(({ id }) => id === shoot.choice.markId) ?? shoot.marks[0];
+  return Array.from({ length: BRANCHES }, (_, i) => {
+    const [off, angle] = [2 + (i % 7), i * 2.399963];
+    const at = (m: number) => ({
+      x: (mark?.x ?? 0) + m * Math.cos(angle),
+      y: (mark?.y ?? 0) + m * Math.sin(angle),
+    });
+    const made = newFeature('branch', { shoot, id: `branch-${i}`, points: [at(off), at(off + 2)] });
+    return { ...made, name: `Branch ${i}` };
+  });
+}
+
+/** Larkmoor with branches about its mark, and other things in rings about it, up to the count. */
 export function crowdedShoot(): Shoot {
   const [larkmoor] = DEMO_SHOOTS as [Shoot];
-  const more = Array.from({ length: COUNT - larkmoor.features.length }, (_, i) => {
+  const branches = branchesAbout(larkmoor);
+  const others = COUNT - larkmoor.features.length - BRANCHES;
+  const more = Array.from({ length: others }, (_, i) => {
     const ring = 62 + 9 * (i % 6);
     const angle = i * 2.399963;
     const at = { x: ring * Math.cos(angle), y: ring * Math.sin(angle) };
@@ -47,7 +64,7 @@ export function crowdedShoot(): Shoot {
     ...larkmoor,
     version: SHOOT_VERSION,
     id: ID,
-    features: [...larkmoor.features, ...more],
+    features: [...larkmoor.features, ...branches, ...more],
   });
 }
 

@@ -10,7 +10,7 @@ const lit = (
   ({
     sunAngle: { phaseDeg, side },
     light: {
-      ...{ lampLux: 0, daylightLux: 9e4, indoors: false, sunlit: true },
+      ...{ lampLux: 0, daylightLux: 9e4, indoors: false, sunlit: true, sunShare: 1 },
       sun: { altitudeDeg: 30, azimuthDeg: 180 },
       daylight: { directNormalLux: 8e4 },
       ...more,
@@ -33,7 +33,10 @@ test.each([
   ['Dark: no lamps', { indoors: true, daylightLux: 0.001 }],
   ['Window light', { indoors: true, daylightLux: 90 }],
   ['Twilight', { sun: { altitudeDeg: -3, azimuthDeg: 280 } }],
-  ['In shade', { sunlit: false }],
+  ['In shade', { sunlit: false, sunShare: 0 }],
+  ['Dappled light', { sunlit: false, sunShare: 0.4 }],
+  ['Dappled light', { sunShare: 0.7 }],
+  ['Overcast', { sunlit: false, sunShare: 0.4, daylight: { directNormalLux: 0 } }],
   ['Overcast', { sunlit: false, daylight: { directNormalLux: 0 } }],
   ['High sun, eyes in shade', { sun: { altitudeDeg: 80, azimuthDeg: 180 } }],
 ])('where no side is lit it is said: %s', (words, light) => {

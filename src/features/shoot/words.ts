@@ -1,4 +1,4 @@
-import { engravedMark, lightSide, type Grade, type Settings } from '@/core';
+import { engravedMark, FLECKS, lightSide, type Grade, type Settings } from '@/core';
 import type { Answer } from '@/answers/answer';
 import type { Trouble } from '@/answers/told';
 import { shownIn, unitsNow, written } from '@/ui/units';
@@ -54,7 +54,11 @@ export function lightInWords({ light, sunAngle }: Pick<Answer, 'light' | 'sunAng
   if (light.lampLux > light.daylightLux) return 'Lamplight';
   if (light.indoors) return light.daylightLux >= DARK_LUX ? 'Window light' : 'Dark: no lamps';
   if (light.sun.altitudeDeg <= 0) return 'Twilight';
-  if (!light.sunlit) return light.daylight.directNormalLux > 0 ? 'In shade' : 'Overcast';
+  const { sunShare, daylight } = light;
+  if (daylight.directNormalLux > 0 && sunShare > FLECKS.from && sunShare < FLECKS.to) {
+    return 'Dappled light';
+  }
+  if (!light.sunlit) return daylight.directNormalLux > 0 ? 'In shade' : 'Overcast';
   const { phaseDeg, side } = sunAngle;
   const named = lightSide(phaseDeg, light.sun.altitudeDeg);
   if (named === 'high') return 'High sun, eyes in shade';
