@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, headline, inAnswer, openRow, part, readAnswer, settle, test } from './app';
+import {
+  expect,
+  giveFile,
+  goTo,
+  headline,
+  inAnswer,
+  openRow,
+  part,
+  readAnswer,
+  settle,
+  test,
+} from './app';
 
 const LIGHT = '/shoot/demo-larkmoor/light';
 const readings = (page: Page) => page.getByRole('region', { name: 'Readings' });
@@ -230,5 +241,58 @@ test(
     expect(
       await change((sheet) => sheet.getByRole('radio', { name: 'None', exact: true }).click()),
     ).toBe(dark);
+  },
+);
+
+test(
+  'a forecast of one’s own is pasted, opened or typed in, refused by its line, and kept',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-alder-reach/light');
+    await expect(headline(page)).toBeVisible();
+    await page.getByRole('button', { name: 'Change sky' }).click();
+    const own = page.getByRole('group', { name: 'A forecast of your own' });
+    await own.getByRole('button', { name: 'Paste a forecast' }).click();
+    const pasted = page.getByLabel('Forecast', { exact: true });
+    const readIt = page.getByRole('button', { name: 'Read it' });
+    await pasted.fill('time; cloud %\n05:00; 10\n06:00; much');
+    await readIt.click();
+    await expect(page.getByText('line 3, cloud %: "much" is no number')).toBeVisible();
+    await pasted.fill('time; cloud %; wind km/h\n05:00; 10; 4\n06:00; 40; 6\n07:00; 85; 11');
+    await readIt.click();
+    await expect(own.getByRole('status')).toHaveText(
+      '3 hours were read. Not in it, and as set by hand in Kit: temperature, humidity and rain.',
+    );
+    // 06:40 is two thirds of the way from 40 % (20 to 60) to 85 % (65 to all of the sky).
+    await expect(own).toContainText('06:40: cloud 70 % (50 to 87)');
+    const hours = own.getByRole('list', { name: 'Hours of the forecast' });
+    await expect(hours.getByRole('listitem')).toHaveCount(3);
+    await hours.getByRole('button', { name: /^07:00/ }).click();
+    await hours.getByRole('radio', { name: 'Overcast' }).click();
+    await expect(own).toContainText('06:40: cloud 80 %');
+    await hours.getByRole('button', { name: 'Done with 07:00' }).click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText('by what was pasted, changed by hand')).toBeVisible();
+
+    await page.getByRole('button', { name: 'Change sky' }).click();
+    const text = JSON.stringify({
+      hourly_units: { wind_speed: 'm/s' },
+      hourly: {
+        time: ['2027-05-08T05:00', '2027-05-08T06:00', '2027-05-08T07:00', '2027-05-08T08:00'],
+        cloud_cover: [0, 0, 0, 0],
+        wind_speed: [9, 9, 9, 9],
+      },
+    });
+    await giveFile(page, 'Open a forecast file', {
+      ...{ name: 'valley.json', mimeType: 'application/json', text },
+    });
+    await expect(own).toContainText('06:40: cloud 0 % (0 to 20)');
+    await settle(page);
+    await page.reload();
+    await expect(page.getByText('by valley.json')).toBeVisible();
+    await expect(page.getByText('Simulated, not measured.')).toBeHidden();
+    await page.getByRole('button', { name: 'Change sky' }).click();
+    await own.getByRole('button', { name: 'Type it in by the hour' }).click();
+    await expect(own).toContainText('06:40: cloud 50 %');
   },
 );

@@ -2,6 +2,7 @@ import { chance } from '@/demo/chance';
 import {
   FORECAST_VERSION,
   type Forecast,
+  type ForecastQuery,
   type ForecastHour,
   type Weather,
 } from '@/records/forecast';
@@ -88,7 +89,7 @@ function seasonC(latitudeDeg: number, timeMs: number): number {
   return 27 - 0.35 * Math.abs(latitudeDeg) + swing * summer;
 }
 
-function hourOf(timeMs: number, asked: Omit<Forecast, 'version' | 'simulated' | 'hours'>) {
+function hourOf(timeMs: number, asked: ForecastQuery) {
   const { latitudeDeg, longitudeDeg, weather } = asked;
   const kind = KINDS[weather];
   const at = (what: string, hour: number) =>
@@ -122,7 +123,7 @@ function hourOf(timeMs: number, asked: Omit<Forecast, 'version' | 'simulated' | 
 }
 
 /** The forecast for a day at a place, from 14 hours before its midnight UTC for 54 hours. */
-export function forecastFor(asked: Omit<Forecast, 'version' | 'simulated' | 'hours'>): Forecast {
+export function forecastFor(asked: ForecastQuery): Forecast {
   const fromMs = Date.parse(`${asked.date}T00:00:00Z`) - HOURS_BEFORE * HOUR_MS;
   return {
     version: FORECAST_VERSION,

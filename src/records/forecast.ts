@@ -2,8 +2,8 @@ import { z } from 'zod';
 import type { CloudHour } from '@/core';
 
 /**
- * A forecast as it comes over the wire and as a shoot keeps it: hourly, versioned. The service that
- * ships with the app makes its weather up and says so.
+ * A forecast as it comes over the wire, out of a file or by hand, and as a shoot keeps it: hourly, versioned. The
+ * service that ships with the app makes its weather up and says so.
  * @example
  * const checked = forecastSchema.safeParse(await response.json());
  */
@@ -28,7 +28,8 @@ export const forecastHourSchema = z
     temperatureC: z.number().min(-90).max(60),
     humidityPct: z.number().min(0).max(100),
     rainMmH: z.number().min(0).max(400),
-    visibilityKm: z.number().min(0).max(300),
+    /** Where it is told. */
+    visibilityKm: z.number().min(0).max(300).optional(),
   })
   .refine(({ cloudLow, cloud, cloudHigh }) => cloudLow <= cloud && cloud <= cloudHigh, {
     message: 'cloud must lie between cloudLow and cloudHigh',
@@ -36,21 +37,28 @@ export const forecastHourSchema = z
 export type ForecastHour = z.infer<typeof forecastHourSchema>;
 
 /** Most hours of one forecast. */
-const MOST_HOURS = 96;
+export const MOST_HOURS = 96;
 
 export const forecastSchema = z
   .strictObject({
     version: z.literal(FORECAST_VERSION),
     /** True of the stand-in: nobody should plan a paid job by it. */
     simulated: z.boolean(),
-    weather: z.enum(WEATHERS),
+    /** What the stand-in made up. */
+    weather: z.enum(WEATHERS).optional(),
+    /** What a real one was read from: a file's name, what was pasted, by hand. */
+    from: z.string().trim().min(1).max(120).optional(),
     latitudeDeg: z.number().min(-90).max(90),
     longitudeDeg: z.number().min(-180).max(180),
     /** The day it was asked for. */
     date: z.iso.date(),
     hours: z.array(forecastHourSchema).min(2).max(MOST_HOURS),
   })
-  .superRefine(({ hours }, context) => {
+  .superRefine(({ hours, simulated, weather, from }, context) => {
+    if (simulated ? weather === undefined : from === undefined) {
+      const path = [simulated ? 'weather' : 'from'];
+      context.addIssue({ code: 'custom', path, message: 'must be told' });
+    }
     const wrong = hours.findIndex(
       ({ time }, i) => i > 0 && Date.parse(time) <= Date.parse(hours[i - 1]?.time ?? ''),
     );

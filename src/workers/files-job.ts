@@ -5,6 +5,7 @@ import { readOrderTable } from '@/formats/heat-sheet';
 import { readTable, type TableRead } from '@/formats/table';
 import { readCalendar, type CalendarRead } from '@/formats/order-ics';
 import { readShootFile } from '@/formats/shoot-json';
+import { readForecast, type ForecastAsked, type ForecastRead } from '@/formats/forecast-file';
 import type { SiteRead } from '@/formats/site';
 import { readSite, type SiteAsked } from '@/formats/site-file';
 import type { Parsed } from '@/records/parse';
@@ -25,6 +26,7 @@ export interface FilesService {
   table: (text: string) => TableRead;
   orderTable: (text: string) => TableRead;
   order: (text: string, asked: OrderAsked) => OrderRead | undefined;
+  forecast: (text: string, asked: ForecastAsked) => ForecastRead;
   site: (text: string, asked: SiteAsked) => SiteRead;
   shoot: (text: string) => Parsed<Shoot>;
   backup: (text: string) => Parsed<Backup>;
@@ -40,6 +42,7 @@ export const filesService: FilesService = {
     const read = readOrderTable(text);
     return read.ok ? readOrder(read.table, meanings, options) : undefined;
   },
+  forecast: readForecast,
   site: readSite,
   shoot: readShootFile,
   backup: readBackup,

@@ -104,7 +104,7 @@ export function WeatherTab({ weather }: { readonly weather: Weather }) {
         </Heading>
         <Text kind="small" ink="quiet">
           {weather.from === 'forecast'
-            ? 'By the forecast of the Light step, which is simulated.'
+            ? `By the forecast of the Light step${plan.shoot.light.forecast?.simulated ? ', which is simulated' : ''}.`
             : 'Set by hand for all the hours, until the Light step follows a forecast.'}
         </Text>
         {settings.map(({ key, label, min, max, step, said }) => (

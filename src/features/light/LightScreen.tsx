@@ -14,6 +14,7 @@ import { StepFrame } from '@/features/shoot/StepFrame';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { lightInWords, sunInWords, troubleInWords } from '@/features/shoot/words';
 import { LitBall } from '@/figures/LitBall';
+import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { RowButton } from '@/ui/RowButton';
@@ -173,12 +174,20 @@ function Sources({ onOpen }: Pick<Parts, 'onOpen'>) {
       <Source
         name="Sky"
         value={skyInWords(light)}
-        note={light.skyFrom === 'forecast' ? 'Simulated, not measured.' : ''}
+        note={skyNote(light)}
         onChange={() => onOpen('sky')}
       />
     </View>
   );
 }
+
+/** What is made up is no forecast to plan a paid job by. */
+const skyNote = ({ skyFrom, forecast }: Shoot['light']): string => {
+  if (skyFrom === 'hand' || !forecast) return '';
+  return forecast.simulated
+    ? 'Simulated, not measured.'
+    : 'A forecast: it may be off by a fifth of the sky.';
+};
 
 function Source({
   name,

@@ -1,25 +1,17 @@
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import { View } from 'react-native';
-import { LAMP_LEVELS_LUX, WINDOW_SHARES, type LampLevel, type Sky, type Windows } from '@/core';
+import { LAMP_LEVELS_LUX, WINDOW_SHARES, type LampLevel, type Windows } from '@/core';
 import type { Update } from '@/features/shoot/edits';
 import { LAMPS, lampLabel } from '@/presets/lamps';
-import { hourAt, WEATHERS, type Forecast, type Weather } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
-import { localMinuteOf, msOf, type ShootHours } from '@/records/times';
-import { Button } from '@/ui/Button';
+import { localMinuteOf, msOf } from '@/records/times';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
-import { Simulated } from '@/ui/Simulated';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
-import { fetchForecast } from './forecast-client';
-import { degrees, written } from '@/ui/units';
-
-const SKIES: readonly { readonly value: Sky; readonly label: string }[] = [
-  { value: 'clear', label: 'Clear' },
-  { value: 'partly', label: 'Partly' },
-  { value: 'overcast', label: 'Overcast' },
-];
+import { ForecastControls } from './ForecastControls';
+import { forecastInWords } from './forecast-words';
+import { SKIES, type SkyProps } from './sky-props';
 
 const ROOFS = [
   { value: 'sky', label: 'Open sky' },
@@ -52,28 +44,11 @@ const FROM = [
   { value: 'forecast', label: 'By the forecast' },
 ] as const;
 
-const WEATHER_NAMES: Readonly<Record<Weather, string>> = {
-  settled: 'Settled',
-  changeable: 'Changeable',
-  overcast: 'Overcast',
-  rain: 'Rain',
-  mist: 'Mist',
-  snow: 'Snow',
-};
-
 const LAMP_OPTIONS = LAMPS.map((lamp) => ({ value: lamp.id, label: lampLabel(lamp) }));
 
 type Light = Shoot['light'];
 
 const MINUTE_MS = 60_000;
-
-interface SkyProps {
-  readonly shoot: Pick<Shoot, 'light' | 'place' | 'startLocal'>;
-  readonly hours: ShootHours;
-  readonly clock: (ms: number) => string;
-  readonly atMs: number;
-  readonly update: Update;
-}
 
 const lightChanger =
   (update: Update) =>
@@ -86,13 +61,13 @@ const lightChanger =
       step,
     );
 
-/** "clear", "by the simulated forecast, changeable", "a roof over the ground". */
+/** "clear, set by hand", "changeable, by the simulated forecast", "by garden.json", "a roof over the ground". */
 export function skyInWords({ indoors, windowShare, sky, skyFrom, forecast }: Light): string {
   if (indoors && windowShare === undefined) return 'a roof over the ground';
   const roof = indoors ? 'a roof with windows; ' : '';
   const over =
     skyFrom === 'forecast' && forecast
-      ? `${WEATHER_NAMES[forecast.weather].toLowerCase()}, by the simulated forecast`
+      ? forecastInWords(forecast)
       : `${SKIES.find(({ value }) => value === sky)?.label.toLowerCase() ?? sky}, set by hand`;
   return roof + over;
 }
@@ -216,88 +191,3 @@ export const LampControls = memo(function LampControls({
     </View>
   );
 });
-
-const WEATHER_OPTIONS = WEATHERS.map((weather) => ({
-  value: weather,
-  label: WEATHER_NAMES[weather],
-}));
-
-const percent = (share: number) => Math.round(share * 100);
-
-/** The hour's weather in one line. */
-export function weatherInWords(forecast: Forecast, atMs: number): string {
-  const hour = hourAt(forecast, atMs);
-  if (!hour) return 'The forecast has no such hour: the sky set by hand counts.';
-  const { cloudLow, cloud, cloudHigh, temperatureC, windMs, humidityPct, rainMmH } = hour;
-  return [
-    `cloud ${percent(cloud)} % (${percent(cloudLow)} to ${percent(cloudHigh)})`,
-    degrees(temperatureC),
-    `wind ${written(windMs, 'm/s', 0)}`,
-    `humidity ${humidityPct} %`,
-    rainMmH > 0 ? `rain ${rainMmH} mm/h` : 'dry',
-    `seeing ${written(hour.visibilityKm, 'km', 0)}`,
-  ].join(', ');
-}
-
-/** Asks for a forecast, and shows the one that is kept. */
-function ForecastControls({ shoot, clock, atMs, update }: SkyProps) {
-  const { forecast } = shoot.light;
-  const { latitudeDeg, longitudeDeg } = shoot.place;
-  const date = shoot.startLocal.slice(0, 10);
-  const [weather, setWeather] = useState<Weather>(forecast?.weather ?? 'changeable');
-  const [state, setState] = useState<{ readonly busy: boolean; readonly trouble?: string }>({
-    busy: false,
-  });
-  const ask = () => {
-    setState({ busy: true });
-    fetchForecast({ latitudeDeg, longitudeDeg, date, weather }).then(
-      (came) => {
-        update((current) => ({
-          ...current,
-          light: { ...current.light, forecast: came, skyFrom: 'forecast' },
-        }));
-        setState({ busy: false });
-      },
-      (error: Error) => setState({ busy: false, trouble: error.message }),
-    );
-  };
-  const stale = forecast && forecast.date !== date;
-  return (
-    <Simulated what="forecast">
-      {forecast ? (
-        <>
-          <Text kind="small">
-            <Text kind="label">{`${clock(atMs)}: `}</Text>
-            {weatherInWords(forecast, atMs)}
-          </Text>
-          {stale ? (
-            <Text kind="small" role="alert">
-              {`This forecast is for ${forecast.date}; the shoot is on ${date}. Ask again.`}
-            </Text>
-          ) : null}
-        </>
-      ) : null}
-      <Picker
-        label="Simulated weather"
-        value={weather}
-        options={WEATHER_OPTIONS}
-        onChange={setWeather}
-      />
-      <Button
-        label={forecast ? 'Ask for it again' : 'Get a simulated forecast'}
-        disabled={state.busy}
-        onPress={ask}
-      />
-      <Text kind="small" ink="quiet" aria-live="polite">
-        {state.busy
-          ? 'Asking'
-          : 'Made up by this app from place, day and the weather named. It is kept with the shoot and needs no network once here.'}
-      </Text>
-      {state.trouble ? (
-        <Text kind="small" role="alert">
-          {state.trouble}
-        </Text>
-      ) : null}
-    </Simulated>
-  );
-}
