@@ -35,11 +35,41 @@ export type Behind =
 /** Hills are seen from so far as they stand. */
 const HILL_M = 30_000;
 
-/** What is behind the mark of a view at a minute; nothing under a roof, where all is lit alike. */
+type Grounds = Pick<Shoot, 'features' | 'ground'>;
+
+const last = new WeakMap<
+  View,
+  Grounds & { readonly back: AlongSight['back']; readonly timeMs: number; readonly found?: Behind }
+>();
+
+/**
+ * What is behind the mark of a view at a minute; nothing under a roof, where all is lit alike. Asked again for the same,
+ * by another part of the page, it is what was found before.
+ */
 export function behindOf(
-  { features, ground }: Pick<Shoot, 'features' | 'ground'>,
+  { features, ground }: Grounds,
   view: View,
   { back }: Pick<AlongSight, 'back'>,
+  timeMs: number,
+): Behind | undefined {
+  const known = last.get(view);
+  if (
+    known?.timeMs === timeMs &&
+    known.back === back &&
+    known.features === features &&
+    known.ground === ground
+  ) {
+    return known.found;
+  }
+  const found = foundBehind({ features, ground }, view, back, timeMs);
+  last.set(view, { features, ground, back, timeMs, ...(found && { found }) });
+  return found;
+}
+
+function foundBehind(
+  { features, ground }: Grounds,
+  view: View,
+  back: AlongSight['back'],
   timeMs: number,
 ): Behind | undefined {
   const scene = sceneOf(view, features);

@@ -13,13 +13,19 @@ export function useHereScored(): {
 } {
   const { setup, seen, atMs, hours } = useShown('setup', 'seen', 'atMs', 'hours');
   const { wish } = useSearch('wish');
-  const asked = useMemo(() => {
-    if (!seen.ok) return undefined;
-    const all = compareRequestOf(setup, seen.view, wish, atMs, hours);
-    const positions = all.positions.filter(({ id }) => id === seen.view.position.id);
+  const view = seen.ok ? seen.view : undefined;
+  const asked = useMemo(
+    () => view && { setup, view, wish, atMs, hours },
+    [setup, view, wish, atMs, hours],
+  );
+  // The request is long: it is made once, when nothing is dragged any more.
+  const still = useSettled(asked);
+  const settled = useMemo(() => {
+    if (!still) return undefined;
+    const all = compareRequestOf(still.setup, still.view, still.wish, still.atMs, still.hours);
+    const positions = all.positions.filter(({ id }) => id === still.view.position.id);
     return { ...all, positions };
-  }, [setup, seen, wish, atMs, hours]);
-  const settled = useSettled(asked);
+  }, [still]);
   const key = useMemo(() => hashKey([settled]), [settled]);
   const { data } = useQuery({
     queryKey: ['here-scored', key],

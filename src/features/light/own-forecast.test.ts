@@ -1,5 +1,5 @@
 import { ALDER_REACH } from '@/demo/alder-reach';
-import { cloudOf, forecastSchema } from '@/records/forecast';
+import { cloudOf, forecastSchema, type ForecastHour } from '@/records/forecast';
 import { shootSchema } from '@/records/shoot';
 import { forecastInWords, hourInShort, weatherInWords } from './forecast-words';
 import { askedOf, typedForecast, withHour } from './own-forecast';
@@ -25,7 +25,7 @@ test('one hour is set right, its cloud within what it may be off, and who change
   expect(changed.hours[2]).toMatchObject({ cloudLow: 0.7, cloud: 0.9, cloudHigh: 1, windMs: 7 });
   expect(changed.hours[1]).toBe(TYPED.hours[1]);
   expect(cloudOf(changed)[2]?.expected).toBe(0.9);
-  expect(hourInShort({ ...(changed.hours[2] as never), rainMmH: 0.25 })).toMatch(
+  expect(hourInShort({ ...(changed.hours[2] as ForecastHour), rainMmH: 0.25 })).toMatch(
     /^cloud 90 %, -?\d+ °C, wind 7 m\/s, rain 0\.3 mm\/h$/,
   );
   const file = { ...TYPED, from: 'garden.json' };
