@@ -9,9 +9,11 @@ import { LitHours } from '@/figures/LitHours';
 import { onDay } from '@/records/edit-day';
 import { clockOf } from '@/records/times';
 import { Button } from '@/ui/Button';
+import { RowButton } from '@/ui/RowButton';
 import { Slider } from '@/ui/Slider';
-import { Text } from '@/ui/Text';
+import { Heading, Text } from '@/ui/Text';
 import { requestFaceDays } from '@/workers/light-series-client';
+import { bestMornings, morningsOf, seasonInWords, type Morning } from './mornings';
 import { calendarDay, calendarOf, dayInWords, facedScene, yearInWords } from './when';
 
 const STEP_MS = 10 * 60_000;
@@ -73,6 +75,7 @@ function DayAndYear() {
   const words = dayInWords(spans, (ms) => clockOf(ms, timeZone));
   const told = yearInWords(calendar, year, atShare);
   const at = shoot.atLocal.slice(11);
+  const mornings = morningsOf(calendar, year, timeZone);
   return (
     <View className="gap-2" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
       <Text kind="small" ink="quiet">
@@ -112,6 +115,12 @@ function DayAndYear() {
         label={`The year at ${at}: ${told}`}
       />
       <Text kind="small">{`At ${at}: ${told}.`}</Text>
+      <Mornings
+        season={seasonInWords(mornings)}
+        best={bestMornings(mornings, calendar, shootDate)}
+        clock={(ms) => clockOf(ms, timeZone)}
+        onLook={setRow}
+      />
       {day.date === shootDate ? null : (
         <Button
           label={`Move the shoot to ${day.name}`}
@@ -121,6 +130,38 @@ function DayAndYear() {
           }}
         />
       )}
+    </View>
+  );
+}
+
+/** The weeks of the year with front light before nine, and the best of the mornings to come, each a press from being looked at. */
+function Mornings({
+  season,
+  best,
+  clock,
+  onLook,
+}: {
+  readonly season: string;
+  readonly best: readonly Morning[];
+  readonly clock: (ms: number) => string;
+  readonly onLook: (row: number) => void;
+}) {
+  return (
+    <View role="region" aria-label="Mornings" className="gap-1">
+      <Heading level={3} kind="label">
+        Mornings
+      </Heading>
+      <Text kind="small">{`Front light before 09:00: ${season}.`}</Text>
+      <View role="list" aria-label="The best mornings to come">
+        {best.map(({ row, name, spans }) => (
+          <RowButton
+            key={row}
+            name={name}
+            detail={dayInWords(spans, clock).join('; ')}
+            onPress={() => onLook(row)}
+          />
+        ))}
+      </View>
     </View>
   );
 }

@@ -53,7 +53,11 @@ function rowOf(line: ReportLine, shoot: Shoot): FiguresRow {
   };
   if (!line.ok) return { ...names, ...NO_NUMBERS, problem: troubleInWords(line.trouble) };
   const { view, answer } = line;
-  const along = alongSight(view, shoot.features, monthOf(msOf(shoot.atLocal, shoot.place.timeZone)));
+  const along = alongSight(
+    view,
+    shoot.features,
+    monthOf(msOf(shoot.atLocal, shoot.place.timeZone)),
+  );
   const { shutter, aperture, iso } = engraved(answer.exposure.settings);
   return {
     ...names,

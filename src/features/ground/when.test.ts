@@ -1,6 +1,7 @@
 import { DEMO_SHOOTS } from '@/demo';
 import { faceSpans, type FaceSpan } from '@/core';
 import { sceneOf, viewOf } from '@/answers/view';
+import { bestMornings, morningsOf, seasonInWords } from './mornings';
 import { calendarDay, calendarOf, dayInWords, facedScene, sunAtShare, yearInWords } from './when';
 
 const [larkmoor] = DEMO_SHOOTS;
@@ -61,4 +62,84 @@ test('at Larkmoor the evening of the shoot agrees with what the plan says then',
   const share = (18 + 50 / 60) / 24;
   expect(sunAtShare(day, spans, share)).toBe('front');
   expect(sunAtShare(day, spans, 22.5 / 24)).toBe('dark');
+});
+
+describe('mornings', () => {
+  const days = calendarOf('2027-04-16', 'UTC');
+  const fromHours = (
+    day: { fromMs: number },
+    spans: readonly (readonly [number, number, FaceSpan['sun']])[],
+  ) =>
+    spans.map(([from, to, sun]) => ({
+      ...{ fromMs: day.fromMs + from * HOUR_MS, toMs: day.fromMs + to * HOUR_MS, sun },
+    }));
+  // April to September from 06:00 in front light, an hour of it in shade but for June; in winter the sun is up at 09:00.
+  const found = days.map((day, i) => {
+    if (i < 9 || i > 26)
+      return fromHours(day, [
+        [0, 8, 'dark'],
+        [8, 9, 'twilight'],
+        [9, 16, 'front'],
+      ]);
+    const shadeUntil = i >= 15 && i < 18 ? 6 : 7;
+    return fromHours(
+      day,
+      [
+        [0, 5, 'dark'],
+        [5, 6, 'twilight'],
+        [6, shadeUntil, 'shade'],
+        [shadeUntil, 12, 'front'],
+      ].filter(([a, b]) => a !== b) as never,
+    );
+  });
+  const mornings = morningsOf(days, found, 'UTC');
+
+  test('front light counts until nine, and what comes later does not', () => {
+    expect(mornings[0]).toMatchObject({ name: '1 Jan', frontMin: 0 });
+    expect(mornings[10]).toMatchObject({ name: '11 Apr', frontMin: 120 });
+    expect(mornings[15]).toMatchObject({ name: '1 Jun', frontMin: 180 });
+    expect(
+      dayInWords(mornings[10]?.spans ?? [], (ms) => new Date(ms).toISOString().slice(11, 16)),
+    ).toEqual([
+      ...['05:00 to 06:00 twilight', '06:00 to 07:00 in shade', '07:00 to 09:00 front light'],
+    ]);
+  });
+
+  test('the weeks are told in runs, with the best day', () => {
+    expect(seasonInWords(mornings)).toBe('1 Apr to 21 Sept; most on 1 Jun, 3 h');
+    const gap = mornings.map((one) => (one.row === 12 ? { ...one, frontMin: 0 } : one));
+    expect(seasonInWords(gap)).toMatch(/^1 Apr to 21 Apr and 11 May to 21 Sept; /);
+    expect(seasonInWords(mornings.map((one) => ({ ...one, frontMin: 0 })))).toBe(
+      'on no day of the year',
+    );
+    expect(
+      seasonInWords(mornings.map((one) => ({ ...one, frontMin: one.row === 3 ? 40 : 0 }))),
+    ).toBe('1 Feb; most on 1 Feb, 40 min');
+  });
+
+  test('the best to come are the longest, the soonest first of equal ones, round the year’s end', () => {
+    const names = (date: string) => bestMornings(mornings, days, date).map(({ name }) => name);
+    expect(names('2027-04-16')).toEqual(['1 Jun', '11 Jun', '21 Jun']);
+    expect(names('2027-06-15')).toEqual(['21 Jun', '1 Jun', '11 Jun']);
+    expect(names('2027-12-25')).toEqual(['1 Jun', '11 Jun', '21 Jun']);
+  });
+});
+
+test('the year of a face is asked with the branches that hang there', () => {
+  const shoot = larkmoor as (typeof DEMO_SHOOTS)[number];
+  const seen = viewOf(shoot);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
+  const bough = {
+    ...{
+      id: 'b',
+      from: { x: -1, y: 0, z: 3 },
+      to: { x: 1, y: 0, z: 3 },
+      woodM: 0.03,
+      leafRadiusM: 0.3,
+    },
+    leafTakes: Array<number>(12).fill(0.9),
+  };
+  const lit = sceneOf(seen.view, []);
+  expect(facedScene(seen.view, { ...lit, boughs: [bough] }).boughs).toEqual([bough]);
+  expect(facedScene(seen.view, lit)).not.toHaveProperty('boughs');
 });

@@ -39,10 +39,11 @@ export function calendarOf(date: string, timeZone: string): readonly CalendarDay
 /** Just what the sun on the face depends on: a lamp or the sky changes none of it. */
 export const facedScene = (
   { sight }: View,
-  { place, obstacles, target, faceAzimuthDeg }: LitScene,
+  { place, obstacles, boughs, target, faceAzimuthDeg }: LitScene,
 ): FacedScene => ({
   place,
   obstacles,
+  ...(boughs && { boughs }),
   target,
   faceAzimuthDeg,
   viewAltitudeDeg: sight.elevationDeg,

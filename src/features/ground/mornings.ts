@@ -1,0 +1,83 @@
+import { DateTime } from 'luxon';
+import type { FaceSpan } from '@/core';
+import { inALine } from '@/features/shoot/day-lines';
+import type { CalendarDay } from './when';
+
+/** In which weeks a face has front light early in the day, and which mornings are the best. */
+
+/** What counts as morning, as a share of the day's clock: photographers of birds sit until about then. No source. */
+const MORNING_UNTIL_HOUR = 9;
+const MINUTE_MS = 60_000;
+/** As many mornings are named. */
+const MOST_MORNINGS = 3;
+
+/** A morning by how long the face has front light in it. */
+export interface Morning {
+  /** Which of the calendar's days. */
+  readonly row: number;
+  readonly name: string;
+  readonly frontMin: number;
+  /** All that is light of it, until nine by the clock there. */
+  readonly spans: readonly FaceSpan[];
+}
+
+/** A day's spans from its dawn to nine, and how long of that is front light. */
+function morningOf(
+  day: CalendarDay,
+  row: number,
+  spans: readonly FaceSpan[],
+  timeZone: string,
+): Morning {
+  const untilMs = DateTime.fromISO(day.date, { zone: timeZone })
+    .set({ hour: MORNING_UNTIL_HOUR })
+    .toMillis();
+  const early = spans
+    .filter(({ fromMs, sun }) => fromMs < untilMs && sun !== 'dark')
+    .map((span) => ({ ...span, toMs: Math.min(span.toMs, untilMs) }));
+  const frontMs = early
+    .filter(({ sun }) => sun === 'front')
+    .reduce((sum, { fromMs, toMs }) => sum + toMs - fromMs, 0);
+  return { row, name: day.name, frontMin: Math.round(frontMs / MINUTE_MS), spans: early };
+}
+
+/** The mornings of a year, in the order of its days. */
+export const morningsOf = (
+  days: readonly CalendarDay[],
+  found: readonly (readonly FaceSpan[])[],
+  timeZone: string,
+): readonly Morning[] => days.map((day, i) => morningOf(day, i, found[i] ?? [], timeZone));
+
+/** "40 min", "2 h", "2 h 10 min". */
+function lasting(minutes: number): string {
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+  return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ');
+}
+
+/** The weeks with front light in the morning: "21 Mar to 21 Sep; most on 11 Jun, 2 h 10 min". */
+export function seasonInWords(mornings: readonly Morning[]): string {
+  const runs: { from: string; to: string; last: number }[] = [];
+  for (const { row, name, frontMin } of mornings) {
+    if (frontMin === 0) continue;
+    const run = runs.at(-1);
+    if (run && run.last === row - 1) Object.assign(run, { to: name, last: row });
+    else runs.push({ from: name, to: name, last: row });
+  }
+  if (runs.length === 0) return 'on no day of the year';
+  const most = mornings.reduce((a, b) => (b.frontMin > a.frontMin ? b : a));
+  const weeks = inALine(runs.map(({ from, to }) => (from === to ? from : `${from} to ${to}`)));
+  return `${weeks}; most on ${most.name}, ${lasting(most.frontMin)}`;
+}
+
+/** The best mornings from a date on, to the year's end and round it; the soonest of equal ones first. */
+export function bestMornings(
+  mornings: readonly Morning[],
+  days: readonly CalendarDay[],
+  fromDate: string,
+): readonly Morning[] {
+  const first = days.findIndex(({ date }) => date >= fromDate);
+  const ahead = first < 0 ? mornings : [...mornings.slice(first), ...mornings.slice(0, first)];
+  return ahead
+    .filter(({ frontMin }) => frontMin > 0)
+    .sort((a, b) => b.frontMin - a.frontMin)
+    .slice(0, MOST_MORNINGS);
+}
