@@ -116,6 +116,14 @@ test(
     await when(page).getByRole('slider', { name: 'Day looked at' }).focus();
     await page.keyboard.press('End');
     await expect(when(page).getByRole('img', { name: /^21 Dec: / })).toBeVisible();
+    // Of the mornings to come the longest, a press from being looked at.
+    await expect(
+      when(page).getByText(/^Front light before 09:00: .*most on 21 Jun, 3 h \d+ min\.$/),
+    ).toBeVisible();
+    const best = when(page).getByRole('list', { name: 'The best mornings to come' });
+    await best.getByRole('button', { name: /^21 Jun/ }).press('Enter');
+    await expect(when(page).getByRole('img', { name: /^21 Jun: / })).toBeVisible();
+    await when(page).getByRole('slider', { name: 'Day looked at' }).focus();
     await page.keyboard.press('Home');
     await expect(when(page).getByRole('img', { name: /^1 Jan: / })).toBeVisible();
     await when(page).getByRole('button', { name: 'Move the shoot to 1 Jan' }).focus();

@@ -17,5 +17,5 @@ export {
   type Span,
 } from './horizon';
 export { sunTrack } from './track';
-export { moonPosition, type MoonPosition } from './moon';
+export { moonLux, moonPosition, moonTimes, type MoonPosition, type MoonTimes } from './moon';
 export { isTimeZone, msOf, zoneOffsetMs } from './zone';

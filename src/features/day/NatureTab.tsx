@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { MoonPart } from '@/features/shoot/MoonPart';
 import { ShadeList } from '@/features/shoot/ShadeList';
 import { chosenMark } from '@/answers/view';
 import { VisitsChart } from '@/figures/VisitsChart';
@@ -82,6 +83,7 @@ export function NatureTab() {
           On the face as you see it from where you stand; choose another mark on the plan.
         </Text>
       </View>
+      <MoonPart />
       <ShadeList />
       <Visits markId={mark.id} markName={mark.name} lit={lit} />
       <Times />

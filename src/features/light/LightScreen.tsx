@@ -24,6 +24,7 @@ import { useShape } from '@/ui/use-shape';
 import { FlickerSection } from './FlickerSection';
 import { HourFrames } from './HourFrames';
 import { ChartKey, HoursChart } from './HoursChart';
+import { MoonPart } from '@/features/shoot/MoonPart';
 import { ShadeList } from '@/features/shoot/ShadeList';
 import { colourInWords, ShotsThrough, Turnings } from './HoursLists';
 import { MeterSection } from './MeterSection';
@@ -260,6 +261,7 @@ function DeeperPart({ deeper, seen, light, by, setBy }: Parts & { readonly deepe
       return (
         <View className="gap-5">
           <Turnings light={light} />
+          <MoonPart />
           <ShadeList />
         </View>
       );
@@ -344,6 +346,7 @@ function LightWide({ sheet, ...parts }: Parts & { readonly sheet: React.ReactNod
               {DEEPER.turns}
             </Heading>
             <Turnings light={light} />
+            <MoonPart />
             <ShadeList />
           </ScrollView>
         )
