@@ -176,7 +176,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
       const asked = shadeRequest(shoot, scene, view.position);
       return shadesOn({ ...asked, owners: asked.owners.slice(-2) });
     },
-    () => sideView(view, features),
+    () => sideView(view, features, monthOf(atMs)),
     () => facedScene(view, scene),
     () =>
       searchRequestOf(shoot, view, FIRST_WISH, atMs, {

@@ -1,4 +1,4 @@
-import { G, Line, Path, Rect, Svg } from 'react-native-svg';
+import { Circle, Ellipse, G, Line, Path, Rect, Svg } from 'react-native-svg';
 import { useInks } from '@/ui/theme';
 import { HaloText } from './HaloText';
 
@@ -17,7 +17,16 @@ export interface SideViewPieces {
     readonly name: string;
     readonly fromM: number;
     readonly toM: number;
+    readonly lowM: number;
     readonly heightM: number;
+  }[];
+  /** Branches that cross the line: where, how high, and how far their leaves reach along it and up. */
+  readonly branches: readonly {
+    readonly atM: number;
+    readonly heightM: number;
+    readonly acrossM: number;
+    readonly upM: number;
+    readonly isBare: boolean;
   }[];
 }
 
@@ -26,6 +35,27 @@ const FOOT_PX = 26;
 const HEAD_PX = 22;
 const SIDE_PX = 14;
 const LEAST_WIDE_PX = 3;
+const MOST_NAMES = 4;
+
+const LETTER_PX = 6.3;
+const BETWEEN_PX = 8;
+
+/** Middles of names from left to right so that none lies on the next: what has no room gives way to the left. */
+export function apartFrom(
+  names: readonly { readonly name: string; readonly at: number }[],
+  widthPx: number,
+): readonly number[] {
+  let limit = widthPx;
+  return names
+    .toReversed()
+    .map(({ name, at }) => {
+      const half = (name.length * LETTER_PX) / 2;
+      const middle = Math.min(at, limit - half);
+      limit = middle - half - BETWEEN_PX;
+      return middle;
+    })
+    .toReversed();
+}
 
 /**
  * The line from camera over the subject and on, from the side. Heights are drawn larger than
@@ -41,25 +71,48 @@ export function SideView({
   readonly label: string;
 }) {
   const inks = useInks();
-  const { reachM, topM, cameraM, subject, things } = pieces;
+  const { reachM, topM, cameraM, subject, things, branches } = pieces;
   const groundY = HEIGHT_PX - FOOT_PX;
   const x = (m: number) => SIDE_PX + (m / reachM) * (widthPx - 2 * SIDE_PX);
   const y = (m: number) => groundY - (m / topM) * (groundY - HEAD_PX);
+  const named = things.filter(({ name }) => name !== '').slice(0, MOST_NAMES);
+  const middles = apartFrom(
+    named.map(({ name, fromM, toM }) => ({ name, at: x((fromM + toM) / 2) })),
+    widthPx,
+  );
   const aimM = (subject.feetM + subject.headM) / 2;
   const slope = (subject.headM - cameraM) / subject.awayM;
   return (
     <Svg width={widthPx} height={HEIGHT_PX} role="img" aria-label={label}>
-      {things.map(({ fromM, toM, heightM }, i) => (
+      {things.map(({ fromM, toM, lowM, heightM }, i) => (
         <Rect
           key={i}
           x={x(fromM)}
           y={y(Math.min(heightM, topM))}
           width={Math.max(LEAST_WIDE_PX, x(toM) - x(fromM))}
-          height={groundY - y(Math.min(heightM, topM))}
+          height={Math.max(0, y(Math.min(lowM, topM)) - y(Math.min(heightM, topM)))}
           fill={inks.line}
           stroke={inks.ink}
           strokeWidth={1.4}
         />
+      ))}
+      {branches.map(({ atM, heightM, acrossM, upM, isBare }, i) => (
+        <G key={i}>
+          {isBare ? null : (
+            <Ellipse
+              cx={x(atM)}
+              cy={y(heightM)}
+              rx={Math.max(LEAST_WIDE_PX, x(acrossM / 2) - x(0))}
+              ry={Math.max(LEAST_WIDE_PX, y(0) - y(upM / 2))}
+              fill={inks.line}
+              fillOpacity={0.6}
+              stroke={inks.ink}
+              strokeWidth={0.8}
+              strokeDasharray="5 2"
+            />
+          )}
+          <Circle cx={x(atM)} cy={y(heightM)} r={2.2} fill={inks.ink} />
+        </G>
       ))}
       <Line x1={0} x2={widthPx} y1={groundY} y2={groundY} stroke={inks.ink} strokeWidth={2} />
       <Line
@@ -110,10 +163,10 @@ export function SideView({
         strong
         withinPx={widthPx}
       />
-      {things.slice(0, 4).map(({ name, fromM, toM }, i) => (
+      {named.map(({ name }, i) => (
         <HaloText
           key={i}
-          x={x((fromM + toM) / 2)}
+          x={middles[i] ?? 0}
           y={groundY + 16}
           text={name}
           inks={inks}

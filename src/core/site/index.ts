@@ -91,7 +91,14 @@ export {
   treeObstacle,
   wallObstacles,
 } from './shade';
-export { behindHead, sectionAlong, type HeadClearance, type SectionPiece } from './section';
+export {
+  behindHead,
+  boughsAcross,
+  sectionAlong,
+  type BoughSection,
+  type HeadClearance,
+  type SectionPiece,
+} from './section';
 export {
   goneOn,
   leavesOfSun,

@@ -1,4 +1,5 @@
 import { above } from '../check';
+import type { Bough } from './bough';
 import { clearingHeight } from './clearance';
 import { crossings, type Obstacle } from './obstacle';
 import type { Point2, Point3 } from './vector';
@@ -86,4 +87,49 @@ export function behindHead<T extends Obstacle>(
       topDistanceM: distanceM,
     }),
   };
+}
+
+/** Where a level ray passes over or under a branch, from the side. */
+export interface BoughSection {
+  readonly bough: Bough;
+  /** Level distance from the camera, and the height of the branch there. */
+  readonly atM: number;
+  readonly heightM: number;
+  /** How long the ray is among its leaves, measured level through their middle. */
+  readonly acrossM: number;
+}
+
+/** A ray nearer to a branch's own line than this runs along it: it is as long as it is. */
+const LEAST_SINE = 0.05;
+
+/**
+ * The branches that a level ray from camera through subject crosses, nearest first.
+ * @throws RangeError as {@link sectionAlong}
+ */
+export function boughsAcross(
+  camera: Point2,
+  subject: Point2,
+  boughs: readonly Bough[],
+  reachM: number,
+): readonly BoughSection[] {
+  above('reachM', reachM, 0);
+  const toward = { x: subject.x - camera.x, y: subject.y - camera.y };
+  const levelM = Math.hypot(toward.x, toward.y);
+  above('level distance from camera to subject', levelM, 0);
+  const unit = { x: toward.x / levelM, y: toward.y / levelM };
+  return boughs
+    .flatMap((bough): readonly BoughSection[] => {
+      const { from, to, leafRadiusM, woodM } = bough;
+      const aside = ({ x, y }: Point2) => (x - camera.x) * unit.y - (y - camera.y) * unit.x;
+      const [start, end] = [aside(from), aside(to)];
+      if (start > 0 === end > 0) return [];
+      const share = start / (start - end);
+      const at = { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
+      const atM = (at.x - camera.x) * unit.x + (at.y - camera.y) * unit.y;
+      if (atM < 0 || atM > reachM) return [];
+      const sine = Math.abs(end - start) / Math.hypot(to.x - from.x, to.y - from.y);
+      const acrossM = Math.max(2 * leafRadiusM, woodM) / Math.max(LEAST_SINE, sine);
+      return [{ bough, atM, heightM: from.z + (to.z - from.z) * share, acrossM }];
+    })
+    .sort((a, b) => a.atM - b.atM);
 }

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { monthOf } from '@/core';
 import { useShown } from '@/features/shoot/open-shoot';
 import { SideView as SideDrawing } from '@/figures/SideView';
 import { Text } from '@/ui/Text';
@@ -7,11 +8,12 @@ import { sideView } from './side-view';
 
 /** Camera, subject and what is behind, from the side. */
 export function SideView() {
-  const { setup, seen } = useShown('setup', 'seen');
+  const { setup, seen, atMs } = useShown('setup', 'seen', 'atMs');
   const [widthPx, setWidthPx] = useState(300);
   const view = seen.ok ? seen.view : undefined;
   const { features } = setup;
-  const side = useMemo(() => view && sideView(view, features), [view, features]);
+  const month = monthOf(atMs);
+  const side = useMemo(() => view && sideView(view, features, month), [view, features, month]);
   if (!side) return null;
   return (
     <View className="gap-1" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>

@@ -8,7 +8,7 @@ const [larkmoor] = DEMO_SHOOTS as [Shoot];
 function side(shoot: Shoot) {
   const seen = viewOf(shoot);
   if (!seen.ok) throw new Error(seen.trouble.kind);
-  return sideView(seen.view, shoot.features);
+  return sideView(seen.view, shoot.features, 7);
 }
 
 /** A camera at 1.6 m looking 10 m north at a player, and what stands there. */
@@ -72,9 +72,84 @@ test('every demo view has its side, in figures', () => {
       const choice = { ...shoot.choice, positionId: position.id };
       const seen = viewOf({ ...shoot, choice });
       if (!seen.ok) continue;
-      const { words, pieces } = sideView(seen.view, shoot.features);
+      const { words, pieces } = sideView(seen.view, shoot.features, 7);
       expect(words.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
       expect(pieces.subject.awayM).toBeLessThan(pieces.reachM);
     }
+  }
+});
+
+const HIDE: Feature = {
+  ...{ id: 'h', name: 'Hide', kind: 'hide', heightM: 2.2 },
+  points: [
+    { x: -1, y: -1 },
+    { x: 1, y: -1 },
+    { x: 1, y: 1 },
+    { x: -1, y: 1 },
+  ],
+};
+const window = { wall: 2, asideM: 0, widthM: 1, sillM: 1.2, heightM: 0.6, pane: 'open' } as const;
+
+test('from within a hide its wall stands round the window, under its roof', () => {
+  const rects = (feature: Feature) =>
+    side(facing(feature)).pieces.things.map(({ name, fromM, toM, lowM, heightM }) => [
+      ...[name, fromM, toM],
+      ...[Number(lowM.toFixed(2)), Number(heightM.toFixed(2))],
+    ]);
+  const roof = ['Hide', 0, 1, 2.15, 2.2];
+  expect(rects({ ...HIDE, windows: [window] })).toEqual([
+    ...[roof, ['', 1, 1, 0, 1.2], ['', 1, 1, 1.8, 2.2]],
+  ]);
+  // A sill over the camera: the wall is whole, and named.
+  const high = { ...HIDE, windows: [{ ...window, sillM: 1.7, heightM: 0.4 }] };
+  expect(rects(high)).toEqual([roof, ['', 1, 1, 0, 2.2]]);
+  expect(side(facing(high)).words.join(' ')).toMatch(/wall of Hide, 1\.0 m off, is in the way/);
+  expect(rects(HIDE)).toEqual([roof]);
+  // From outside it is what it was.
+  const there = { ...HIDE, points: HIDE.points.map(({ x, y }) => ({ x, y: y + 5 })) };
+  expect(rects(there)).toEqual([['Hide', 4, 6, 0, 2.2]]);
+});
+
+test('a branch is drawn where the line crosses it, as high as it is there, and what it hides is said', () => {
+  const branch: Feature = {
+    ...{ id: 'b', name: 'Branch', kind: 'branch', heightM: 2, tipM: 1 },
+    points: [
+      { x: -2, y: 4 },
+      { x: 2, y: 4 },
+    ],
+    ...{ thickMm: 30, spreadM: 0.6, leafTakes: 0.6, leafFrom: 5, leafTo: 10 },
+  };
+  const { pieces, words } = side(facing(branch));
+  // In its middle, half way down.
+  expect(pieces.branches).toEqual([
+    { atM: 4, heightM: 1.5, acrossM: 0.6, upM: 0.6, isBare: false },
+  ]);
+  expect(pieces.things).toEqual([]);
+  expect(words.join(' ')).toMatch(/Branch hides \d\d % of Player\./);
+  const leaning = {
+    ...branch,
+    points: [
+      { x: -2, y: 2 },
+      { x: 2, y: 6 },
+    ],
+  };
+  // At 45° the line is longer among its leaves: 0.6/sin 45°.
+  expect(side(facing(leaning as Feature)).pieces.branches[0]?.acrossM).toBeCloseTo(0.8485, 3);
+  const aside = {
+    ...branch,
+    points: [
+      { x: 1, y: 4 },
+      { x: 2, y: 4 },
+    ],
+  };
+  const behind = {
+    ...branch,
+    points: [
+      { x: -2, y: -4 },
+      { x: 2, y: -4 },
+    ],
+  };
+  for (const other of [aside, behind]) {
+    expect(side(facing(other as Feature)).pieces.branches).toEqual([]);
   }
 });

@@ -1,8 +1,16 @@
-import { behindHead, sectionAlong, sightBlocks } from '@/core';
-import { thingsOf, type Named } from '@/answers/along-sight';
+import {
+  behindHead,
+  boughsAcross,
+  boughsOf,
+  insidePolygon,
+  sectionAlong,
+  sightBlocks,
+  sightLeaves,
+} from '@/core';
+import { branchesBefore, thingsOf, type Named } from '@/answers/along-sight';
 import type { View } from '@/answers/view';
 import { blockInWords } from '@/features/shoot/hide-words';
-import { metres, sentence, smallLength } from '@/features/shoot/words';
+import { metres, percent, sentence, smallLength } from '@/features/shoot/words';
 import type { SideViewPieces } from '@/figures/SideView';
 import type { Shoot } from '@/records/shoot';
 
@@ -26,8 +34,33 @@ function slopeWords(elevationDeg: number): string {
   return `Looking ${deg.toFixed(0)}° ${elevationDeg > 0 ? 'up' : 'down'}.`;
 }
 
-/** What the chosen position sees of the chosen mark, from the side. */
-export function sideView(view: View, features: Shoot['features']): SideSeen {
+type Thing = SideViewPieces['things'][number];
+
+const ROOF_M = 0.05;
+
+/** A thing as it is drawn; of what the camera sits in the wall before it, round the window that is looked out of, and a roof. */
+function drawn(
+  { camera, aim }: View,
+  {
+    obstacle,
+    fromM,
+    toM,
+  }: { readonly obstacle: Named; readonly fromM: number; readonly toM: number },
+): readonly Thing[] {
+  const { name, heightM, openings, footprint } = obstacle;
+  if (!openings || fromM > 0 || !insidePolygon(camera, footprint)) {
+    return [{ name, fromM, toM, lowM: 0, heightM }];
+  }
+  const roof = { name, fromM, toM, lowM: heightM - ROOF_M, heightM };
+  if (openings.length === 0) return [roof];
+  const wall = { name: '', fromM: toM, toM, lowM: 0, heightM };
+  const opening = sightLeaves(camera, aim, obstacle);
+  if (!opening) return [roof, wall];
+  return [roof, { ...wall, heightM: opening.sillM }, { ...wall, lowM: opening.headM }];
+}
+
+/** What the chosen position sees of the chosen mark, from the side. @param month 1 to 12: leaves are as they are in it */
+export function sideView(view: View, features: Shoot['features'], month: number): SideSeen {
   const { camera, aim, subject, mark, sight } = view;
   const { feetM = 0 } = mark;
   const headM = feetM + subject.heightM;
@@ -45,12 +78,13 @@ export function sideView(view: View, features: Shoot['features']): SideSeen {
       topM,
       cameraM: camera.z,
       subject: { name: mark.name, awayM, feetM, headM },
-      things: met.map(({ obstacle, fromM, toM }) => ({
-        name: obstacle.name,
-        fromM,
-        toM,
-        heightM: obstacle.heightM,
-      })),
+      things: met.flatMap((piece) => drawn(view, piece)),
+      branches: boughsAcross(camera, aim, features.flatMap(boughsOf), reachM).map(
+        ({ bough, atM, heightM, acrossM }) => ({
+          ...{ atM, heightM, acrossM, upM: Math.max(2 * bough.leafRadiusM, bough.woodM) },
+          isBare: !bough.leafTakes[month - 1],
+        }),
+      ),
     },
     words: [
       `Camera at ${metres(camera.z)}, head at ${metres(headM)}, ${metres(awayM)} apart. ${slopeWords(sight.elevationDeg)}`,
@@ -58,6 +92,9 @@ export function sideView(view: View, features: Shoot['features']): SideSeen {
         block.fromWithin
           ? `${sentence(blockInWords(block)).slice(0, -1)}, is in the way.`
           : `${block.obstacle.name} is in the way, ${metres(block.distanceM)} off: the line passes ${smallLength(block.overM)} under its top.`,
+      ),
+      ...branchesBefore(view, features, month).map(
+        ({ name, hidesShare }) => `${name} hides ${percent(hidesShare)} of ${mark.name}.`,
       ),
       head ?? 'Nothing stands behind the head.',
     ],
