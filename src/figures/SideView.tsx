@@ -1,6 +1,7 @@
 import { Circle, Ellipse, G, Line, Path, Rect, Svg } from 'react-native-svg';
 import { useInks } from '@/ui/theme';
 import { HaloText } from './HaloText';
+import { apartFrom } from './side-names';
 
 /** What is drawn from the side: distances from the camera, heights over the ground, metres. */
 export interface SideViewPieces {
@@ -36,26 +37,6 @@ const HEAD_PX = 22;
 const SIDE_PX = 14;
 const LEAST_WIDE_PX = 3;
 const MOST_NAMES = 4;
-
-const LETTER_PX = 6.3;
-const BETWEEN_PX = 8;
-
-/** Middles of names from left to right so that none lies on the next: what has no room gives way to the left. */
-export function apartFrom(
-  names: readonly { readonly name: string; readonly at: number }[],
-  widthPx: number,
-): readonly number[] {
-  let limit = widthPx;
-  return names
-    .toReversed()
-    .map(({ name, at }) => {
-      const half = (name.length * LETTER_PX) / 2;
-      const middle = Math.min(at, limit - half);
-      limit = middle - half - BETWEEN_PX;
-      return middle;
-    })
-    .toReversed();
-}
 
 /**
  * The line from camera over the subject and on, from the side. Heights are drawn larger than

@@ -1,6 +1,7 @@
 import { DEMO_SHOOTS } from '@/demo';
 import { viewOf } from '@/answers/view';
 import type { Feature, Shoot } from '@/records/shoot';
+import { apartFrom } from '@/figures/side-names';
 import { sideView } from './side-view';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
@@ -152,4 +153,19 @@ test('a branch is drawn where the line crosses it, as high as it is there, and w
   for (const other of [aside, behind]) {
     expect(side(facing(other as Feature)).pieces.branches).toEqual([]);
   }
+});
+
+test('names under the ground lie beside each other, never on each other', () => {
+  const names = [
+    { name: 'Hide', at: 12 },
+    { name: 'Reeds', at: 290 },
+    { name: 'Alders, far bank', at: 330 },
+  ];
+  const middles = apartFrom(names, 374);
+  expect(middles[0]).toBe(12);
+  middles.slice(1).forEach((middle, i) => {
+    const halves = (names[i]?.name.length ?? 0) + (names[i + 1]?.name.length ?? 0);
+    expect(middle - (middles[i] ?? 0)).toBeGreaterThan((halves * 6) / 2);
+  });
+  expect(Math.max(...middles)).toBeLessThan(374 - 40);
 });
