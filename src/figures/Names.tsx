@@ -19,7 +19,16 @@ import { written } from '@/ui/units';
 const SIGN_CLEAR_PX = 11;
 const CORNER_CLEAR_PX = 8;
 /** Things that are named on the plan where there is room; the rest are known by their look. */
-const NAMED_KINDS = new Set(['stand', 'hide', 'trees', 'tree', 'backdrop', 'perch', 'wall', 'branch']);
+const NAMED_KINDS = new Set([
+  'stand',
+  'hide',
+  'trees',
+  'tree',
+  'backdrop',
+  'perch',
+  'wall',
+  'branch',
+]);
 const MOST_NAMED = 40;
 /** Narrower plans have no room for how far it is to walk to each position. */
 const WALKS_FROM_PX = 480;
