@@ -107,17 +107,14 @@ export function Shade({ light, canvas }: { readonly light: PlanLight; readonly c
   const { inks, scale } = canvas;
   if (light.sunStrength <= 0) return null;
   const tint = scaleLinear<string>().range([inks.paper, inks.shade]);
+  const fill = tint(0.12 + 0.28 * light.sunStrength);
   const pathOf = (shadows: PlanLight['shadows']) =>
     shadows.map((shadow) => shadePath(shadow, scale)).join('');
   return (
     <G>
-      <Path d={pathOf(light.shadows)} fill={tint(0.12 + 0.28 * light.sunStrength)} />
+      <Path d={pathOf(light.shadows)} fill={fill} />
       {light.dapples.length > 0 ? (
-        <Path
-          d={pathOf(light.dapples)}
-          fill={tint(0.12 + 0.28 * light.sunStrength)}
-          fillOpacity={DAPPLED}
-        />
+        <Path d={pathOf(light.dapples)} fill={fill} fillOpacity={DAPPLED} />
       ) : null}
       {light.strips.length > 0 ? <Strips strips={light.strips} canvas={canvas} /> : null}
     </G>
