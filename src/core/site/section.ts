@@ -12,6 +12,14 @@ export interface SectionPiece<T extends Obstacle = Obstacle> {
   readonly toM: number;
 }
 
+/** Level unit vector from a camera towards a subject. */
+function levelToward(camera: Point2, subject: Point2): Point2 {
+  const toward = { x: subject.x - camera.x, y: subject.y - camera.y };
+  const levelM = Math.hypot(toward.x, toward.y);
+  above('level distance from camera to subject', levelM, 0);
+  return { x: toward.x / levelM, y: toward.y / levelM };
+}
+
 /**
  * Everything that a level ray from camera through subject meets, nearest first.
  * @param reachM how far along it is followed
@@ -24,10 +32,7 @@ export function sectionAlong<T extends Obstacle>(
   reachM: number,
 ): readonly SectionPiece<T>[] {
   above('reachM', reachM, 0);
-  const toward = { x: subject.x - camera.x, y: subject.y - camera.y };
-  const levelM = Math.hypot(toward.x, toward.y);
-  above('level distance from camera to subject', levelM, 0);
-  const unit = { x: toward.x / levelM, y: toward.y / levelM };
+  const unit = levelToward(camera, subject);
   return obstacles
     .flatMap((obstacle) => {
       const cuts = crossings(camera, unit, obstacle.footprint);
@@ -113,10 +118,7 @@ export function boughsAcross(
   reachM: number,
 ): readonly BoughSection[] {
   above('reachM', reachM, 0);
-  const toward = { x: subject.x - camera.x, y: subject.y - camera.y };
-  const levelM = Math.hypot(toward.x, toward.y);
-  above('level distance from camera to subject', levelM, 0);
-  const unit = { x: toward.x / levelM, y: toward.y / levelM };
+  const unit = levelToward(camera, subject);
   return boughs
     .flatMap((bough): readonly BoughSection[] => {
       const { from, to, leafRadiusM, woodM } = bough;

@@ -4,13 +4,12 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { writeOrder } from '@/formats/order-csv';
 import { LARGEST_TABLE_BYTES, type TableRead } from '@/formats/table';
 import { fileStem } from '@/formats/shoot-json';
+import { PasteSheet } from '@/features/files/PasteSheet';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
 import { readFileApart } from '@/workers/files-client';
 import { Button } from '@/ui/Button';
 import { chooseFile, downloadText } from '@/ui/files';
-import { Field } from '@/ui/Field';
-import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { useOwedLines } from '@/features/shoot/PeopleOwed';
@@ -22,47 +21,6 @@ import { daySheet } from './day-sheet';
 import { daysOf } from './import';
 import { ImportSheet, isCalendar, type OrderFile } from './ImportSheet';
 import type { LightCells } from './light-column';
-
-/** A heat sheet as text, out of a mail or a page. */
-function PasteSheet({
-  onRead,
-  onClose,
-}: {
-  readonly onRead: (file: OrderFile) => void;
-  readonly onClose: () => void;
-}) {
-  const [text, setText] = useState('');
-  const [trouble, setTrouble] = useState('');
-  const read = async () => {
-    try {
-      const table = await readFileApart<TableRead>((service) => service.orderTable(text));
-      if (table.ok) onRead({ name: 'what was pasted', text, table });
-      else setTrouble(table.reason);
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
-    }
-  };
-  return (
-    <Sheet title="Paste a heat sheet" open onClose={onClose}>
-      <Field
-        label="Heat sheet"
-        hint="Lines such as “Event 12 Girls 100 m”, “Heat 1”, “4 Lock, Ash 11 Fernley”"
-        value={text}
-        multiline
-        numberOfLines={8}
-        maxLength={LARGEST_TABLE_BYTES}
-        onChangeText={setText}
-        error={trouble || undefined}
-      />
-      <Button
-        label="Read it"
-        kind="primary"
-        disabled={text.trim() === ''}
-        onPress={() => void read()}
-      />
-    </Sheet>
-  );
-}
 
 /** The running order in and out, as a table or a calendar. */
 export function FilesSection({
@@ -143,9 +101,16 @@ export function FilesSection({
       {file ? <ImportSheet key={file.name} file={file} onClose={() => setFile(undefined)} /> : null}
       {pasting ? (
         <PasteSheet
-          onRead={(pasted) => {
+          title="Paste a heat sheet"
+          label="Heat sheet"
+          hint="Lines such as “Event 12 Girls 100 m”, “Heat 1”, “4 Lock, Ash 11 Fernley”"
+          most={LARGEST_TABLE_BYTES}
+          read={async (text) => {
+            const table = await readFileApart<TableRead>((service) => service.orderTable(text));
+            if (!table.ok) return table.reason;
             setPasting(false);
-            setFile(pasted);
+            setFile({ name: 'what was pasted', text, table });
+            return undefined;
           }}
           onClose={() => setPasting(false)}
         />

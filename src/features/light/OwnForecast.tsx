@@ -1,14 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { PasteSheet } from '@/features/files/PasteSheet';
 import { ReadingNow } from '@/features/files/ReadingNow';
 import { useReading } from '@/features/files/use-reading';
 import { LARGEST_FORECAST_BYTES, type ForecastRead } from '@/formats/forecast-file';
 import type { Forecast } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
 import { Button } from '@/ui/Button';
-import { Field } from '@/ui/Field';
 import { chooseFile } from '@/ui/files';
-import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { readFileApart } from '@/workers/files-client';
 import { inALine } from '@/features/shoot/day-lines';
@@ -27,17 +26,16 @@ export function OwnForecast({
   const reading = useReading();
   const [pasting, setPasting] = useState(false);
   const [said, setSaid] = useState<{ readonly text: string; readonly isTrouble: boolean }>();
-  const take = (read: ForecastRead): boolean => {
+  const take = (read: ForecastRead): void => {
     if (!read.ok) {
       setSaid({ text: `Nothing was brought in: ${read.reason}.`, isTrouble: true });
-      return false;
+      return;
     }
     onTake(read.forecast);
     const { filled, forecast } = read;
     const rest =
       filled.length > 0 ? ` Not in it, and as set by hand in Kit: ${inALine(filled)}.` : '';
     setSaid({ text: `${forecast.hours.length} hours were read.${rest}`, isTrouble: false });
-    return true;
   };
   const open = async () => {
     const chosen = await chooseFile('.json,.csv,.tsv,.txt,application/json,text/csv');
@@ -82,52 +80,23 @@ export function OwnForecast({
         </Text>
       )}
       {pasting ? (
-        <PasteSheet shoot={shoot} onTake={take} onClose={() => setPasting(false)} />
+        <PasteSheet
+          title="Paste a forecast"
+          label="Forecast"
+          hint="A line of names, such as “time; cloud %; wind km/h; temperature °C”, then a line an hour: “06:00; 40; 11; 8”"
+          most={LARGEST_FORECAST_BYTES}
+          read={async (text) => {
+            const came = await readFileApart<ForecastRead>((service) =>
+              service.forecast(text, askedOf(shoot, PASTED)),
+            );
+            if (!came.ok) return came.reason;
+            take(came);
+            setPasting(false);
+            return undefined;
+          }}
+          onClose={() => setPasting(false)}
+        />
       ) : null}
     </>
-  );
-}
-
-function PasteSheet({
-  shoot,
-  onTake,
-  onClose,
-}: {
-  readonly shoot: Of;
-  readonly onTake: (read: ForecastRead) => boolean;
-  readonly onClose: () => void;
-}) {
-  const [text, setText] = useState('');
-  const [trouble, setTrouble] = useState('');
-  const read = async () => {
-    try {
-      const came = await readFileApart<ForecastRead>((service) =>
-        service.forecast(text, askedOf(shoot, PASTED)),
-      );
-      if (!came.ok) setTrouble(came.reason);
-      else if (onTake(came)) onClose();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
-    }
-  };
-  return (
-    <Sheet title="Paste a forecast" open onClose={onClose}>
-      <Field
-        label="Forecast"
-        hint="A line of names, such as “time; cloud %; wind km/h; temperature °C”, then a line an hour: “06:00; 40; 11; 8”"
-        value={text}
-        multiline
-        numberOfLines={8}
-        maxLength={LARGEST_FORECAST_BYTES}
-        onChangeText={setText}
-        error={trouble || undefined}
-      />
-      <Button
-        label="Read it"
-        kind="primary"
-        disabled={text.trim() === ''}
-        onPress={() => void read()}
-      />
-    </Sheet>
   );
 }
