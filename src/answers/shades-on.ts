@@ -82,7 +82,9 @@ export function shadesOn({
       .filter((span) => span.owner === owner)
       .map(({ fromMs, toMs }) => ({ fromMs, toMs }));
     const least = Math.min(
-      ...spans.flatMap((span) => momentsOf(span).map((at) => leavesOfSun(sunAt, at, point, stands))),
+      ...spans.flatMap((span) =>
+        momentsOf(span).map((at) => leavesOfSun(sunAt, at, point, stands)),
+      ),
     );
     return {
       name,

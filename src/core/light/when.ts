@@ -21,10 +21,7 @@ export interface FacedScene extends Pick<
 }
 
 /** How the sun stands to the face at one moment. @throws RangeError as the functions it stands on */
-export function sunOnFace(
-  scene: FacedScene,
-  timeMs: number,
-): SunOnFace {
+export function sunOnFace(scene: FacedScene, timeMs: number): SunOnFace {
   const { place, faceAzimuthDeg, viewAltitudeDeg } = scene;
   const sun = sunPosition({ time: timeMs, ...place });
   if (sun.altitudeDeg <= 0) return sun.altitudeDeg < DARK_BELOW_DEG ? 'dark' : 'twilight';

@@ -40,7 +40,16 @@ export function viewTimes(
   const groundShare = site.groundReflectance * 0.5;
   const beforeSky = picture.technique === 'silhouette' && !site.indoors;
   for (let t = 0; t < moments.length; t += 1) {
-    const { sunX, sunY, sunZ, daylight: day, lampLux, sunlit, sunShare, offsetStops } = moments[t] as Moment;
+    const {
+      sunX,
+      sunY,
+      sunZ,
+      daylight: day,
+      lampLux,
+      sunlit,
+      sunShare,
+      offsetStops,
+    } = moments[t] as Moment;
     const along = sunX * unitX + sunY * unitY;
     const direct = along < 0 ? -along * day.directNormalLux * sunShare : 0;
     const lux =

@@ -57,7 +57,10 @@ const MEAN_WAY = Math.PI / 4;
  * A branch as a rod and balls of leaves about it, which cover as much of what is behind as the leaves take of a line:
  * of n balls of area a over an area A, e^(−n·a/A) is seen.
  */
-function leafy({ from, to, woodM, leafRadiusM, leafTakes }: Bough, month: number): readonly Solid[] {
+function leafy(
+  { from, to, woodM, leafRadiusM, leafTakes }: Bough,
+  month: number,
+): readonly Solid[] {
   const wood: Solid = { shape: 'rod', from, to, radiusM: woodM / 2, ...TRUNK };
   const takes = leafTakes[month - 1] ?? 0;
   if (takes <= 0 || leafRadiusM <= 0) return [wood];

@@ -70,11 +70,22 @@ function passing(start: Point3, toward: Point3, untilM: number, bough: Bough): P
   const c = dot(out, out) - out0 * out0;
   const squareAt = (m: number) => Math.max(0, c + 2 * b * m + a * m * m);
   const atM = Math.min(high, Math.max(low, a < 1e-9 ? low : -b / a));
-  return { amongLeavesM: leafWay(bough.leafRadiusM, a, b, c, low, high), missM: Math.sqrt(squareAt(atM)), atM };
+  return {
+    amongLeavesM: leafWay(bough.leafRadiusM, a, b, c, low, high),
+    missM: Math.sqrt(squareAt(atM)),
+    atM,
+  };
 }
 
 /** How long a line is nearer than the leaves reach, between two points of it. */
-function leafWay(radiusM: number, a: number, b: number, c: number, low: number, high: number): number {
+function leafWay(
+  radiusM: number,
+  a: number,
+  b: number,
+  c: number,
+  low: number,
+  high: number,
+): number {
   const over = c - radiusM * radiusM;
   if (a < 1e-9) return over < 0 ? high - low : 0;
   const root = b * b - a * over;

@@ -256,11 +256,7 @@ describe('what a thing does now', () => {
       if (!seen.ok) throw new Error(seen.trouble.kind);
       const answer = answerAt(seen.view, shoot, msOf(shoot.atLocal, 'Europe/London'));
       for (const feature of shoot.features) {
-        const words = effectsOf(
-          feature,
-          { view: seen.view, answer },
-          Date.parse(shoot.atLocal),
-        );
+        const words = effectsOf(feature, { view: seen.view, answer }, Date.parse(shoot.atLocal));
         expect({ of: feature.name, says: words.join(' ') }).not.toEqual({
           of: feature.name,
           says: '',

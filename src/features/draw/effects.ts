@@ -148,15 +148,12 @@ function fenceWords(feature: FeatureOf<'fence'>, seen: Seen): readonly string[] 
 }
 
 /** What a branch leaves of the sun and of the sight. */
-function branchWords(
-  feature: FeatureOf<'branch'>,
-  seen: Seen,
-  atMs: number,
-): readonly string[] {
+function branchWords(feature: FeatureOf<'branch'>, seen: Seen, atMs: number): readonly string[] {
   const { view, answer } = seen;
   const { mark, scene } = view;
   const boughs = boughsOf(feature);
-  if (boughs.length === 0) return ['Its points lie on each other: move its tip away from its stem.'];
+  if (boughs.length === 0)
+    return ['Its points lie on each other: move its tip away from its stem.'];
   const month = monthOf(atMs);
   const share = sunUp(seen) ? sunThrough(scene.target, answer.light.sun, boughs, month) : 1;
   const [inSight] = branchesBefore(view, [feature], month);
