@@ -89,6 +89,7 @@ test('a branch before the bird is told, and cut by a press', async ({ page }) =>
   const here = page.getByRole('region', { name: 'Where you stand' });
   await expect(here).toContainText(/Branch hides [4-9]\d %\./);
   const cut = here.getByRole('button', { name: /^Cut Branch: \d+$/ });
+  await expect(here.getByText(/leave it while birds nest there\.$/)).toBeVisible();
   const promised = Number(/\d+$/.exec((await cut.textContent()) ?? '')?.[0]);
   await cut.click();
   await expect(here).not.toContainText('Branch hides');

@@ -293,6 +293,9 @@ test(
     await expect(page.getByText('Simulated, not measured.')).toBeHidden();
     await page.getByRole('button', { name: 'Change sky' }).click();
     await own.getByRole('button', { name: 'Type it in by the hour' }).click();
+    await expect(own.getByRole('status')).toHaveText(
+      '5 hours as the sky is set by hand: press one to set it right. Undo brings the forecast of before back.',
+    );
     await expect(own).toContainText('06:40: cloud 50 %');
   },
 );

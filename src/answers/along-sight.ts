@@ -2,6 +2,7 @@ import {
   boughsOf,
   fenceInSight,
   firstBackdrop,
+  HIDES_FROM,
   insidePolygon,
   obstaclesOf,
   sightBlocks,
@@ -43,9 +44,6 @@ export interface BranchInSight {
   /** Share of the subject that it hides. */
   readonly hidesShare: number;
 }
-
-/** A branch that hides less is not in the way. Common practice, no source. */
-const HIDES_FROM = 0.03;
 
 /** Branches before what a view looks at, as they are in a month, 1 to 12. */
 export const branchesBefore = (

@@ -1,12 +1,10 @@
 import {
-  boughsOf,
   FLECKS,
   bearingDeg,
   clicksOff,
   evNeededFor,
   LightModel,
   momentsWithin,
-  obstaclesOf,
   point3,
   shortSpans,
   sunShareOn,
@@ -21,7 +19,7 @@ import {
 import { exposureDemands } from './answer';
 import { heardOf } from './heard';
 import type { Trouble } from './told';
-import { sceneOf, viewOf, type Setup, type View } from './view';
+import { sceneOf, standing, viewOf, type Setup, type View } from './view';
 import { fieldOfPlay } from '@/presets/grounds';
 
 /** The light of a whole ground through the hours: lines of a chart, what turns, what ends when. */
@@ -92,7 +90,7 @@ export interface Lack {
   readonly stops: number;
 }
 
-/** What takes the sun from a mark at a minute, by its name; nothing where nothing does, or a cloud. */
+/** What takes most of the sun from a mark at a minute, by its name; nothing where nothing does, or a cloud. */
 export function shadedBy(
   { target, place }: Pick<LitScene, 'target' | 'place'>,
   features: readonly SiteFeature[],
@@ -100,10 +98,12 @@ export function shadedBy(
 ): string | undefined {
   const sun = sunPosition({ time: timeMs, ...place });
   if (sun.altitudeDeg <= 0) return undefined;
-  return features.find((feature) => {
-    const scene = { target, obstacles: obstaclesOf(feature), boughs: boughsOf(feature) };
-    return sunShareOn(scene, sun, timeMs) < FLECKS.to;
-  })?.name;
+  const owners = features.map((feature) => ({
+    name: feature.name,
+    leaves: sunShareOn({ target, ...standing([feature]) }, sun, timeMs),
+  }));
+  return owners.filter(({ leaves }) => leaves < FLECKS.to).sort((a, b) => a.leaves - b.leaves)[0]
+    ?.name;
 }
 
 /** How the light serves a picture through the shoot's hours. */

@@ -1,7 +1,8 @@
-import { boughsOf, obstaclesOf, personObstacle, type LitScene } from '@/core';
+import { personObstacle, type LitScene } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import type { ShadeRequest } from './shades-on';
 import { isHidden } from './sun-on-ground';
+import { standing } from './view';
 
 /** What may throw shade on a mark. */
 
@@ -24,9 +25,9 @@ export const shadeRequest = (
     ...features
       .map((feature) => ({
         name: feature.name,
-        stands: { obstacles: obstaclesOf(feature), boughs: boughsOf(feature) },
+        stands: standing([feature]),
       }))
-      .filter(({ stands: { obstacles, boughs } }) => obstacles.length + boughs.length > 0),
+      .filter(({ stands: { obstacles, boughs } }) => obstacles.length > 0 || boughs !== undefined),
     ...(isHidden(position, features)
       ? []
       : [{ name: YOURSELF, stands: { obstacles: [personObstacle(position)] } }]),

@@ -42,6 +42,7 @@ import {
   type Point3,
   type SightLine,
   type Roofed,
+  type SiteFeature,
   type SkyOver,
   type TimedSubject,
 } from '@/core';
@@ -83,7 +84,9 @@ export type Viewed = Omit<Setup, 'readings'>;
 export type OpenScene = Omit<LitScene, 'obstacles' | 'boughs'>;
 
 /** All that stands and hangs on a ground. */
-export const standing = (features: Shoot['features']): Pick<LitScene, 'obstacles' | 'boughs'> => {
+export const standing = (
+  features: readonly SiteFeature[],
+): Pick<LitScene, 'obstacles' | 'boughs'> => {
   const boughs = features.flatMap(boughsOf);
   return { obstacles: features.flatMap(obstaclesOf), ...(boughs.length > 0 && { boughs }) };
 };

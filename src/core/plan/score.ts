@@ -2,6 +2,7 @@ import { above } from '../check';
 import { onFasterMark } from '../exposure/request';
 import { ev as evOf } from '../quantity/ev';
 import { nearestMark } from '../quantity/scales';
+import { HIDES_FROM } from '../site/bough';
 import { refusals, type Refusal } from '../site/limits';
 import { exposureDesirability } from './desirability';
 import {
@@ -100,13 +101,11 @@ const evNeededOnDial = ({ shutterS, widest }: LensView, { iso }: ScoredKit): num
         iso: iso.usable,
       });
 
-/** Less than this is no branch in the way worth a word. Common practice, no source. */
-const WORTH_NAMING = 0.03;
-
 function viewWhy({ sight, clear }: CellView, { comesAtYou }: LensView): ScoreWhy {
   if (sight.blocked) return { kind: 'inTheWay' };
   if (comesAtYou) return { kind: 'comesAtYou' };
-  return clear < 1 - WORTH_NAMING ? { kind: 'branches', hidesShare: 1 - clear } : { kind: 'clear' };
+  const hidesShare = 1 - clear;
+  return hidesShare < HIDES_FROM ? { kind: 'clear' } : { kind: 'branches', hidesShare };
 }
 
 function reasons(

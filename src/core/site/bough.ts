@@ -24,6 +24,8 @@ export interface Bough {
 /** From how much of the sun on something is called sunlit, and less than what is called open. Common practice, no source. */
 export const SUNLIT_SHARE = 0.5;
 export const FLECKS = { from: 0.1, to: 0.9 } as const;
+/** A branch that hides a smaller share of a subject is not in the way. Common practice, no source. */
+export const HIDES_FROM = 0.03;
 
 /** The sun's half-width in the sky, 0.2666°: usual mean value, from memory. */
 const SUN_RADIUS_DEG = 0.2666;

@@ -1,5 +1,6 @@
 export {
   FLECKS,
+  HIDES_FROM,
   leafByMonth,
   monthOf,
   sightThrough,

@@ -38,10 +38,9 @@ export function NatureTab() {
   return (
     <View className="gap-6">
       <View role="region" aria-label="Arrival" className="gap-2">
-        <Text kind="label" ink="quiet">
-          Be in place, settled, by
-        </Text>
-        <Text kind="title">{clock(arrival.inPlaceMs)}</Text>
+        {shoot.events.length > 0 ? (
+          <Heading level={2} kind="title">{`Be in place by ${clock(arrival.inPlaceMs)}`}</Heading>
+        ) : null}
         <Text kind="small" ink="quiet">
           {arrival.before === 'start'
             ? `${settleWords(shoot.day.settleMin)} to settle before the start.`

@@ -31,7 +31,7 @@ export const STATUS_WORDS = {
 
 const WORTH_WORDS = { must: 'promised', should: '', could: '' } as const;
 
-/** The running order on a phone: an event under the other; with which lens stands over it and in the route. */
+/** The running order on a phone: an event under the other. With which lens the route and Field say. */
 export function OrderList({ rows, atMs, onOpen, onMove }: OrderProps) {
   return (
     <Reorder

@@ -1,6 +1,7 @@
 import { alongBearing, comparePosition, monthOf, sunPosition, type FeatureOf } from '@/core';
 import { alongSight } from '@/answers/along-sight';
 import { answerAt } from '@/answers/answer';
+import { shadedBy } from '@/answers/light-plan';
 import { FIRST_WISH } from '@/answers/search';
 import { shadeRequest } from '@/answers/shade';
 import { shadesOn } from '@/answers/shades-on';
@@ -95,7 +96,7 @@ test('a perch moved out from behind it takes its bird along, and scores as was s
     ...{ converters: [], atMs: AT_MS, nameOf: nameIn(shoot) },
     clock: (ms: number) => clockOf(ms, 'UTC'),
   };
-  expect(adviceInWords(perch, view.position, words)).toMatch(/^Perch \d+ cm [NESW]+$/);
+  expect(adviceInWords(perch, view.position, words)).toMatch(/^Move the perch \d+ cm [NESW]+$/);
   const after = followed(shoot, view.position.id, perch, []);
   const moved = comparedIn(after);
   expect(moved.view.mark.x - view.mark.x).toBeCloseTo(perch.shift.x, 9);
@@ -135,6 +136,22 @@ test('a branch before the sun dapples the bird, by name, hours and share', () =>
   expect(effectsOf(branchIn(dense), { view, answer }, AT_MS).join(' ')).toMatch(
     /^In full leaf now\. It leaves \d+ % of the sun on Near perch now.*leave it while birds nest there\.$/,
   );
+});
+
+test('of two that keep the sun off, who takes most of it is named', () => {
+  const sun = sunPosition({ time: AT_MS, ...ALDER_REACH.place });
+  const shoot = hung(sun.azimuthDeg, sun.altitudeDeg, 2, { thickMm: 1, leafTakes: 0.4 });
+  const { target } = VIEW.scene;
+  const by = (features: Shoot['features']) => shadedBy(seenIn(shoot).scene, features, AT_MS);
+  expect(by(shoot.features)).toBe('Branch');
+  const toward = alongBearing(sun.azimuthDeg);
+  const at = (aside: number) => ({
+    x: target.x + toward.x * 4 + aside * toward.y,
+    y: target.y + toward.y * 4 - aside * toward.x,
+  });
+  const wall = { id: 'wall', name: 'Wall', kind: 'wall', points: [at(-5), at(5)], heightM: 9 };
+  expect(by([...shoot.features, wall as Feature])).toBe('Wall');
+  expect(by(ALDER_REACH.features)).toBeUndefined();
 });
 
 test('a branch of no length says so', () => {

@@ -28,6 +28,7 @@ import {
 import { branchesBefore } from '@/answers/along-sight';
 import type { Answer } from '@/answers/answer';
 import type { View } from '@/answers/view';
+import { BEFORE_CUTTING } from '@/features/shoot/hide-words';
 import { bearingInWords, metres, percent, smallLength } from '@/features/shoot/words';
 import { written } from '@/ui/units';
 
@@ -168,12 +169,9 @@ function branchWords(feature: FeatureOf<'branch'>, seen: Seen, atMs: number): re
     inSight
       ? `It hides ${percent(inSight.hidesShare)} of ${mark.name} from ${view.position.name}.`
       : `It is not in the way from ${view.position.name}.`,
-    NESTING,
+    BEFORE_CUTTING,
   ];
 }
-
-/** Before a branch is cut. Common practice, and the law in many places. */
-const NESTING = 'Before you cut it, ask whose it is, and leave it while birds nest there.';
 
 const awayWords = (points: readonly Point2[], { view }: Seen, closed: boolean): string => {
   const [first] = points;

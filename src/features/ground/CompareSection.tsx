@@ -1,3 +1,4 @@
+import { BEFORE_CUTTING } from '@/features/shoot/hide-words';
 import { refusalsInWords, scoreWhyInWords } from '@/features/shoot/score-words';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -142,6 +143,9 @@ function Card({ rank, entry }: { readonly rank: number; readonly entry: Compared
           onPress={() => update((current) => followed(current, entry.id, one, converters))}
         />
       ))}
+      {advice.some(({ lever }) => lever === 'cut') ? (
+        <Text kind="small">{BEFORE_CUTTING}</Text>
+      ) : null}
     </View>
   );
 }

@@ -10,7 +10,7 @@ import type { Setup } from '@/answers/view';
 import type { Plan } from '@/features/shoot/use-plan';
 import { weakest } from '@/answers/search';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { inTheWayInWords } from '@/features/shoot/hide-words';
+import { BEFORE_CUTTING, inTheWayInWords } from '@/features/shoot/hide-words';
 import { faceSeen, lightInWords, metres, percent, troubleInWords } from '@/features/shoot/words';
 import { LitBall } from '@/figures/LitBall';
 import { Button } from '@/ui/Button';
@@ -154,22 +154,27 @@ function Advised() {
     );
   }
   return (
-    <View role="group" aria-label="What would better it" className="flex-row gap-2">
-      {best.map((one, i) => {
-        const words = adviceInWords(one, from, {
-          ...{ converters, clock, atMs: request.timeMs },
-          nameOf: nameIn(shoot),
-        });
-        return (
-          <View key={one.lever} className="min-w-0 flex-1">
-            <Button
-              kind={i === 0 ? 'primary' : 'plain'}
-              label={`${words}: ${Math.round(one.total * 100)}`}
-              onPress={() => update((current) => followed(current, from.id, one, converters))}
-            />
-          </View>
-        );
-      })}
+    <View role="group" aria-label="What would better it" className="gap-1">
+      <View className="flex-row gap-2">
+        {best.map((one, i) => {
+          const words = adviceInWords(one, from, {
+            ...{ converters, clock, atMs: request.timeMs },
+            nameOf: nameIn(shoot),
+          });
+          return (
+            <View key={one.lever} className="min-w-0 flex-1">
+              <Button
+                kind={i === 0 ? 'primary' : 'plain'}
+                label={`${words}: ${Math.round(one.total * 100)}`}
+                onPress={() => update((current) => followed(current, from.id, one, converters))}
+              />
+            </View>
+          );
+        })}
+      </View>
+      {best.some(({ lever }) => lever === 'cut') ? (
+        <Text kind="small">{BEFORE_CUTTING}</Text>
+      ) : null}
     </View>
   );
 }

@@ -140,7 +140,7 @@ export function adviceInWords(
     case 'cut':
       return `Cut ${nameOf(cutId)}`;
     case 'perch':
-      return `Perch ${smallLength(Math.hypot(shift.x, shift.y))} ${bearingInWords(bearingDeg({ x: 0, y: 0 }, shift)).slice(5)}`;
+      return `Move the perch ${smallLength(Math.hypot(shift.x, shift.y))} ${bearingInWords(bearingDeg({ x: 0, y: 0 }, shift)).slice(5)}`;
     case 'height':
       return `Hold the camera at ${heldAt(position.cameraHeightM)}`;
   }

@@ -60,7 +60,7 @@ function At({
       </Text>
       {forecast.date !== date ? (
         <Text kind="small" role="alert">
-          {`This forecast is for ${forecast.date}; the shoot is on ${date}. Ask again.`}
+          {`This forecast is for ${forecast.date}; the shoot is on ${date}. ${forecast.simulated ? 'Ask again' : 'Bring in another'}.`}
         </Text>
       ) : null}
     </>

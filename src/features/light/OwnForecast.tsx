@@ -13,6 +13,12 @@ import { readFileApart } from '@/workers/files-client';
 import { inALine } from '@/features/shoot/day-lines';
 import { askedOf, PASTED, typedForecast } from './own-forecast';
 
+/** Hours as they begin; what was there before is not gone without a word. */
+function typedInWords({ hours }: Forecast, { forecast }: Shoot['light']): string {
+  const before = forecast ? ' Undo brings the forecast of before back.' : '';
+  return `${hours.length} hours as the sky is set by hand: press one to set it right.${before}`;
+}
+
 type Of = Pick<Shoot, 'light' | 'place' | 'startLocal' | 'endLocal' | 'air'>;
 
 /** A real forecast: out of a file, pasted, or typed in by the hour. */
@@ -62,8 +68,9 @@ export function OwnForecast({
           <Button
             label="Type it in by the hour"
             onPress={() => {
-              onTake(typedForecast(shoot));
-              setSaid(undefined);
+              const typed = typedForecast(shoot);
+              onTake(typed);
+              setSaid({ text: typedInWords(typed, shoot.light), isTrouble: false });
             }}
           />
         </View>

@@ -12,6 +12,10 @@ export const blockInWords = ({ obstacle, distanceM, fromWithin }: Block<Named>):
     ? `a wall of ${obstacle.name}, ${smallLength(distanceM)} off`
     : `${obstacle.name}, ${metres(distanceM)} off`;
 
+/** Before a branch is cut. Common practice, and the law in many places. */
+export const BEFORE_CUTTING =
+  'Before you cut it, ask whose it is, and leave it while birds nest there.';
+
 /** What is in the way of a view: "In the way: Shed, 4.2 m off.", "Branch hides 40 %."; nothing where nothing is. */
 export function inTheWayInWords({ blocks: [block], branches: [branch] }: AlongSight): string {
   if (block) return `In the way: ${blockInWords(block)}.`;
