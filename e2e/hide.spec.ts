@@ -1,4 +1,4 @@
-import { expect, goTo, headline, inAnswer, settle, test } from './app';
+import { expect, goTo, groundTool, headline, inAnswer, makeShoot, settle, test } from './app';
 import { button, field, fill, openDrawing, take, tapPlan } from './drawing';
 import { keptShoot } from './field';
 
@@ -99,4 +99,58 @@ test('a branch before the bird is told, and cut by a press', async ({ page }) =>
   await settle(page);
   await page.reload();
   await expect(here).toContainText(/Branch hides/);
+});
+
+test('a perch between cover and food: where it should stand, which end is landed on, what rivals it @once', async ({
+  page,
+}) => {
+  const made = { ground: 'Garden feeder', at: '52.2, 0.5', date: '2027-03-06' };
+  await makeShoot(page, { ...made, start: '08:00', end: '11:00' });
+  await groundTool(page, 'Draw');
+  const perch = page.getByRole('region', { name: 'The perch' });
+  const select = (name: string) =>
+    page.getByRole('button', { name: new RegExp(`^Select ${name}`) }).click();
+  // Birds come out of the hedge instead.
+  await select('Bush');
+  await fill(page, 'East of the middle, m', '7.5');
+  await fill(page, 'North of the middle, m', '16');
+  await expect(perch).toContainText(
+    /The last stop on the way from Bush: \d+ cm before Feeder\. \d+ of 100 there, \d+ where it is\./,
+  );
+  const put = perch.getByRole('button', { name: /^Put the perch there: \d+$/ });
+  const promised = Number(/\d+$/.exec((await put.textContent()) ?? '')?.[0]);
+  await put.click();
+  await expect(put).toBeHidden();
+  await button(page, 'Deselect').click();
+
+  // A stick in place of the post, and the bird at the end towards its cover.
+  await select('Placed perch');
+  await page.getByRole('radio', { name: 'Stick, level' }).click();
+  await expect(perch).toContainText('Likely the N end, towards the cover it comes from.');
+  await perch.getByRole('radio', { name: 'N end' }).click();
+  await expect(perch).toContainText(
+    /The S end is \d+ cm nearer: a bird there comes out soft, [\d.]+ times over what counts as sharp\./,
+  );
+  await perch.getByRole('button', { name: /^Turn it to \d{3}° [EW]+: both ends sharp$/ }).click();
+  await expect(perch).toContainText(/The [EW]+ end is sharp too\./);
+  await button(page, 'Undo').click();
+  await button(page, 'Undo').click();
+  await button(page, 'Deselect').click();
+
+  // Something else to land on is named, and taken away by a press.
+  await take(page, 'Perch');
+  await tapPlan(page, 0.5, 0.5);
+  await expect(page.getByRole('heading', { name: 'Perch', exact: true })).toBeVisible();
+  await fill(page, 'East of the middle, m', '0.4');
+  await fill(page, 'North of the middle, m', '6.3');
+  await button(page, 'Deselect').click();
+  await select('Placed perch');
+  await perch.getByRole('button', { name: 'Take away Perch' }).click();
+  await expect(perch).toContainText('one landing place');
+  await button(page, 'Done drawing').click();
+  const here = page.getByRole('region', { name: 'Where you stand' });
+  await expect(here.getByText(String(promised), { exact: true })).toBeVisible();
+  await settle(page);
+  await page.reload();
+  await expect(here.getByText(String(promised), { exact: true })).toBeVisible();
 });

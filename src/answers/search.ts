@@ -32,8 +32,9 @@ const MARGIN_M = 12;
 const QUARTER_MS = 15 * 60_000;
 const MOST_CELLS = 6000;
 const FINEST_STEP_M = 0.5;
+
 /** What is wanted at a mark: the shot that is worked on there, else the subject frozen and filling. */
-function shotAt(setup: Setup, markId: string, { face, light }: Wish): ScoredShot {
+export function shotAt(setup: Setup, markId: string, { face, light }: Wish): ScoredShot {
   const { panSigma } = setup.choice;
   const shot = chosenShot(setup);
   return shot?.markId === markId

@@ -85,6 +85,7 @@ const laid = turnGround(
         kind: 'perch',
         points: through([2.6, 9]),
         heightM: 1.1,
+        stick: { lengthM: 0.5, towardDeg: 90 },
       },
       {
         id: 'stick-b',

@@ -26,6 +26,8 @@ const NAMED_KINDS = new Set([
   'tree',
   'backdrop',
   'perch',
+  'cover',
+  'food',
   'wall',
   'branch',
 ]);

@@ -1,5 +1,6 @@
 import {
   openingsOf,
+  perchEnds,
   wallObstacles,
   alongBearing,
   type FeatureKind,
@@ -83,7 +84,54 @@ const diamond: Draw<'lamp'> = (feature, canvas) => {
   );
 };
 
+/** A stick to scale, and never too short to be seen. */
+const LEAST_STICK_PX = 14;
+
+function stick(feature: FeatureOf<'perch'>, { scale }: Canvas): string {
+  const [tip, root] = perchEnds(feature).map(scale.toPx);
+  if (!tip || !root) return '';
+  const middle = { x: (tip.x + root.x) / 2, y: (tip.y + root.y) / 2 };
+  const lengthPx = Math.hypot(tip.x - root.x, tip.y - root.y);
+  const by = Math.max(1, LEAST_STICK_PX / lengthPx);
+  const out = ({ x, y }: Point2) => ({
+    x: middle.x + (x - middle.x) * by,
+    y: middle.y + (y - middle.y) * by,
+  });
+  return polyline([out(tip), out(root)], false) + circlePath(middle, 2);
+}
+
+/** A low bush: three humps over its foot. */
+const bush: Draw<'cover'> = (feature, canvas) => {
+  const { x, y } = at(feature, canvas);
+  return `M${x - 9} ${y + 4}a4 4 0 0 1 3 -7a6 6 0 0 1 12 0a4 4 0 0 1 3 7Z`;
+};
+
+/** A bowl on a stem. */
+const bowl: Draw<'food'> = (feature, canvas) => {
+  const { x, y } = at(feature, canvas);
+  const rim = y - 8;
+  return (
+    polyline(
+      [
+        { x, y: y + 3 },
+        { x, y: y - 3 },
+      ],
+      false,
+    ) +
+    polyline(
+      [
+        { x: x - 6, y: rim },
+        { x: x - 3, y: y - 3 },
+        { x: x + 3, y: y - 3 },
+        { x: x + 6, y: rim },
+      ],
+      true,
+    )
+  );
+};
+
 const perch: Draw<'perch'> = (feature, canvas) => {
+  if (feature.stick) return stick(feature, canvas);
   const { x, y } = at(feature, canvas);
   const top = y - 11;
   return (
@@ -177,6 +225,8 @@ export const FEATURE_LAYERS: readonly FeatureLayer[] = [
   ),
   layer('hills', ['hill'], skyline, line(1.4)),
   layer('perches', ['perch'], perch, line(1.6)),
+  layer('cover', ['cover'], bush, line(1.6)),
+  layer('food', ['food'], bowl, line(1.6)),
   layer(
     'halos of lamps',
     ['lamp'],

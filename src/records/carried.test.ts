@@ -110,7 +110,7 @@ test('what is not near is not joined: a wing’s breadth off the perch, a step f
   const { carriedBy: _on, ...free } = markOf(alder, 'perch-a');
   const { marks } = withCarried<Shoot>({
     ...alder,
-    marks: [{ ...free, x: stick.x + 0.31, y: stick.y }],
+    marks: [{ ...free, x: stick.x + 0.57, y: stick.y }],
   });
   expect(marks[0]?.carriedBy).toBeUndefined();
 });

@@ -1,4 +1,12 @@
-import { distanceToLine, insidePolygon, type Point2 } from '@/core';
+import {
+  alongBearing,
+  alongPerch,
+  distanceToLine,
+  insidePolygon,
+  offPerchM,
+  type Point2,
+  type Stick,
+} from '@/core';
 import type { Feature, Mark, Position, Shoot } from './shoot';
 
 /** What sits on a perch or stands in a hide goes where that goes: it is carried by it. */
@@ -10,10 +18,8 @@ const OUT_OF_HIDE_M = 0.6;
 
 type Ground = Pick<Shoot, 'features' | 'marks' | 'positions'>;
 
-const nearPerch = ({ x, y }: Point2, { kind, points }: Feature): boolean => {
-  const [at] = points;
-  return kind === 'perch' && at !== undefined && Math.hypot(x - at.x, y - at.y) <= ON_PERCH_M;
-};
+const nearPerch = (at: Point2, feature: Feature): boolean =>
+  feature.kind === 'perch' && offPerchM(feature, at) <= ON_PERCH_M;
 
 const inHide = (at: Point2, { kind, points }: Feature): boolean => {
   const [first] = points;
@@ -73,6 +79,47 @@ export function seatedOn<G extends Ground>(ground: G, id: string): G {
     ...ground,
     marks: ground.marks.map((mark) =>
       mark.carriedBy === id ? { ...mark, feetM: perch.heightM } : mark,
+    ),
+  };
+}
+
+type Perch = Extract<Feature, { kind: 'perch' }>;
+
+/** Where along a stick, from 1 at the end it points to, to −1 at the other. */
+const onStick = ({ points, stick }: Perch, along: number): Point2 => {
+  const [middle = { x: 0, y: 0 }] = points;
+  if (!stick) return { x: middle.x, y: middle.y };
+  const { x, y } = alongBearing(stick.towardDeg);
+  const off = (along * stick.lengthM) / 2;
+  return { x: middle.x + x * off, y: middle.y + y * off };
+};
+
+/** A perch with another stick, or none: who sits at an end of it goes with that end. */
+export function withStick<G extends Ground>(ground: G, id: string, stick: Stick | undefined): G {
+  const perch = ground.features.find((feature) => feature.id === id);
+  if (perch?.kind !== 'perch') return ground;
+  const { stick: _before, ...post } = perch;
+  const now: Perch = { ...post, ...(stick && { stick }) };
+  return {
+    ...ground,
+    features: ground.features.map((feature) => (feature.id === id ? now : feature)),
+    marks: ground.marks.map((mark) =>
+      mark.carriedBy === id
+        ? { ...mark, ...onStick(now, Math.round(alongPerch(perch, mark))) }
+        : mark,
+    ),
+  };
+}
+
+/** A mark that lands on an end of its perch's stick, or in its middle. */
+export function landedOn<G extends Ground>(ground: G, markId: string, along: 1 | 0 | -1): G {
+  const mark = ground.marks.find(({ id }) => id === markId);
+  const perch = ground.features.find(({ id }) => id === mark?.carriedBy);
+  if (perch?.kind !== 'perch') return ground;
+  return {
+    ...ground,
+    marks: ground.marks.map((one) =>
+      one.id === markId ? { ...one, ...onStick(perch, along) } : one,
     ),
   };
 }

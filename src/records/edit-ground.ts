@@ -30,7 +30,16 @@ export function turnGround(shoot: Shoot, bearingDeg: number): Shoot {
     ground: { ...shoot.ground, bearingDeg: fullCircle(bearingDeg) },
     ...(shoot.underlay && { underlay: turnedAlong(shoot.underlay, by) }),
     // A hill keeps its bearings: it stands where it stands, however the pitch lies.
-    features: shoot.features.map((f) => ({ ...f, points: turnAll(f.points) })),
+    features: shoot.features.map((feature) => {
+      const points = turnAll(feature.points);
+      if (feature.kind !== 'perch' || !feature.stick) return { ...feature, points };
+      const { stick } = feature;
+      return {
+        ...feature,
+        points,
+        stick: { ...stick, towardDeg: fullCircle(stick.towardDeg + by) },
+      };
+    }),
     marks: turnAll(shoot.marks).map((mark) => ({
       ...mark,
       headingDeg: fullCircle(mark.headingDeg + by),

@@ -140,6 +140,15 @@ const from13To14: Migration = (older) => ({ ...older, version: 14 });
 /** From version 15 on branches hang over a ground; before, none did. */
 const from14To15: Migration = (older) => ({ ...older, version: 15 });
 
+/** The feeder that the feeder garden brought was a perch: food has a kind of its own from version 16 on. */
+const from15To16: Migration = ({ features, ...older }) => ({
+  ...older,
+  features: (listOf(features) as { id?: unknown; kind?: unknown }[]).map((feature) =>
+    feature?.id === 'feeder' && feature.kind === 'perch' ? { ...feature, kind: 'food' } : feature,
+  ),
+  version: 16,
+});
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -156,4 +165,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from12To13,
   from13To14,
   from14To15,
+  from15To16,
 ];

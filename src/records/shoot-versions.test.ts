@@ -190,3 +190,32 @@ test('a file of version 14 is read as it is: no branch hangs over its ground', (
   expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
   expect(read.record.features.some(({ kind }) => kind === 'hide')).toBe(true);
 });
+
+test('a file of version 15 is read as it is; a feeder that was drawn as a perch becomes food', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v15.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(15);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  const stood = { name: 'Feeder', kind: 'perch', points: [{ x: 1, y: 2 }], heightM: 1.8 };
+  const parsed = parseRecord(
+    {
+      ...old,
+      features: [
+        { ...stood, id: 'feeder' },
+        { ...stood, id: 'other' },
+      ],
+    },
+    KIND,
+  );
+  expect(parsed).toMatchObject({
+    ok: true,
+    record: {
+      features: [
+        { ...stood, id: 'feeder', kind: 'food' },
+        { ...stood, id: 'other' },
+      ],
+    },
+  });
+});

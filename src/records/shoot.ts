@@ -153,7 +153,16 @@ export const featureSchema = z.discriminatedUnion('kind', [
     postWidthMm: z.number().min(5).max(1000),
   }),
   feature('lamp', { heightM: height }),
-  feature('perch', { heightM: height }),
+  feature('perch', {
+    heightM: height,
+    /** A level stick on it; a post's top alone when absent. */
+    stick: z
+      .strictObject({ lengthM: z.number().min(0.05).max(10), towardDeg: bearing })
+      .readonly()
+      .optional(),
+  }),
+  feature('cover', { heightM: height }),
+  feature('food', { heightM: height }),
   feature('backdrop', {
     heightM: height,
     detail: z.enum(Object.keys(BACKDROP_DETAIL_M) as [BackdropDetail, ...BackdropDetail[]]),
@@ -186,7 +195,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 15;
+export const SHOOT_VERSION = 16;
 
 export const shootSchema = z
   .strictObject({

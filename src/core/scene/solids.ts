@@ -2,7 +2,8 @@ import { boughsOf, obstaclesOf, type FeatureOf, type SiteFeature } from '../site
 import { wallPieces, type HideWindow } from '../site/hide';
 import { wallObstacles } from '../site/shade';
 import type { Bough } from '../site/bough';
-import { alongBearing, type Point2 } from '../site/vector';
+import { perchEnds } from '../site/perch';
+import { alongBearing, type Point2, type Point3 } from '../site/vector';
 import type { Solid, Surface } from './types';
 
 /** What stands on a ground, as plain solids. Reflectances: usual magnitudes, no source. */
@@ -87,6 +88,23 @@ function leafy(
   return [wood, ...clumps];
 }
 
+/** A stick on its post, its top where the bird's feet are. */
+function stickOf(perch: FeatureOf<'perch'>): readonly Solid[] {
+  const [from, to] = perchEnds(perch);
+  if (!from || !to) return [];
+  const down = (end: Point3): Point3 => ({ ...end, z: end.z - PERCH_RADIUS_M });
+  return [{ shape: 'rod', from: down(from), to: down(to), radiusM: PERCH_RADIUS_M, ...TRUNK }];
+}
+
+/** A feeder at the top of its post. Common practice, no source. */
+const FEEDER_RADII_M = { x: 0.1, y: 0.1, z: 0.15 } as const;
+const feeder =
+  (heightM: number) =>
+  ({ x, y }: Point2): Solid => ({
+    ...{ shape: 'ellipsoid', middle: { x, y, z: Math.max(0, heightM - FEEDER_RADII_M.z) } },
+    ...{ radiiM: FEEDER_RADII_M, ...STANDS },
+  });
+
 /** The solids of a feature; none for what only limits or names a place. */
 function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
   const walls = (surface: Surface): readonly Solid[] =>
@@ -125,12 +143,16 @@ function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
     case 'branch':
       return boughsOf(feature).flatMap((bough) => leafy(bough, month));
     case 'perch':
-    case 'lamp':
-      return feature.points.map(({ x, y }) => ({
+    case 'food':
+    case 'lamp': {
+      const post = feature.points.map(({ x, y }): Solid => ({
         ...{ shape: 'rod', from: { x, y, z: 0 }, to: { x, y, z: feature.heightM } },
-        radiusM: feature.kind === 'perch' ? PERCH_RADIUS_M : LAMP_POST_RADIUS_M,
-        ...(feature.kind === 'perch' ? TRUNK : STANDS),
+        radiusM: feature.kind === 'lamp' ? LAMP_POST_RADIUS_M : PERCH_RADIUS_M,
+        ...(feature.kind === 'lamp' ? STANDS : TRUNK),
       }));
+      if (feature.kind === 'food') return [...post, ...feature.points.map(feeder(feature.heightM))];
+      return feature.kind === 'perch' ? [...post, ...stickOf(feature)] : post;
+    }
     case 'fence':
       return legsOf(feature.points).map(([from, to]) => ({
         ...{ shape: 'mesh', from, to, heightM: feature.heightM },

@@ -19,6 +19,8 @@ export const FEATURE_SHAPE = {
   fence: 'line',
   lamp: 'point',
   perch: 'point',
+  cover: 'point',
+  food: 'point',
   backdrop: 'line',
   keepOut: 'area',
   path: 'line',
@@ -44,6 +46,13 @@ interface Drawn {
   readonly points: readonly Point2[];
 }
 
+/** A level stick on a post under its middle. */
+export interface Stick {
+  readonly lengthM: number;
+  /** Bearing from its middle to one end; the other lies across. */
+  readonly towardDeg: number;
+}
+
 interface Tall {
   readonly heightM: number;
 }
@@ -55,7 +64,11 @@ interface Figures {
   readonly hide: Tall & { readonly windows?: readonly HideWindow[] | undefined };
   readonly trees: Tall;
   readonly lamp: Tall;
-  readonly perch: Tall;
+  readonly perch: Tall & { readonly stick?: Stick | undefined };
+  /** Where birds come from: a bush, a gap in a hedge. */
+  readonly cover: Tall;
+  /** What they come for. */
+  readonly food: Tall;
   readonly tree: Tall & { readonly crownM: number };
   /** From its stem, where it is so high, to its tip. */
   readonly branch: Tall & {

@@ -28,6 +28,7 @@ export {
   type FeatureOf,
   type FeatureShape,
   type SiteFeature,
+  type Stick,
 } from './feature';
 export {
   eachPostStrip,
@@ -66,6 +67,15 @@ export {
   type Measured,
   type Rectangle,
 } from './measure';
+export {
+  alongPerch,
+  lastStops,
+  offPerchM,
+  perchEnds,
+  preFocus,
+  squareToLens,
+  type PreFocus,
+} from './perch';
 export { placeByTwoPoints, type KnownPoint, type Placing } from './placing';
 export {
   distanceToLine,

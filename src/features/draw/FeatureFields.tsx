@@ -24,6 +24,7 @@ import { BearingField } from './BearingField';
 import { BranchLeaves } from './BranchLeaves';
 import { HideWindows } from './HideWindows';
 import { KIND_NUMBERS, type NumberSpec } from './kinds';
+import { PerchStick } from './PerchStick';
 import { PlaceFields } from './PlaceFields';
 import { useDrawTool } from './use-draw';
 
@@ -69,6 +70,7 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
           onChange={(detail) => change((entry) => ({ ...entry, detail }) as Feature)}
         />
       ) : null}
+      {feature.kind === 'perch' ? <PerchStick perch={feature} /> : null}
       {feature.kind === 'branch' ? <BranchLeaves branch={feature} /> : null}
       {feature.kind === 'hide' ? <HideWindows hide={feature} /> : null}
       {rectangle ? <RectangleFields rectangle={rectangle} change={change} /> : null}

@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 import { toLocal, type Point2 } from '@/core';
+import { chosenMark } from '@/answers/view';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { PerchPart } from '@/features/shoot/PerchPart';
 import { carriedNames } from '@/records/carried';
 import {
   addItem,
@@ -83,6 +85,7 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
       ) : null}
       {feature?.kind === 'perch' || feature?.kind === 'hide' ? <Carries carrier={feature} /> : null}
       {feature ? <FeatureFields feature={feature} /> : null}
+      {feature && tellsOfPerch(feature, chosenMark(plan.shoot)) ? <PerchPart /> : null}
       {list === 'marks' ? <MarkFields mark={item as Mark} /> : null}
       {list === 'positions' ? <PositionFields position={item as Position} /> : null}
       <NameField list={list} id={id} name={item.name} />
@@ -105,6 +108,10 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
     </View>
   );
 }
+
+/** What a perch does is told where its subject is in hand, and where birds come to it from and for. */
+const tellsOfPerch = ({ kind, id }: Feature, { carriedBy }: Mark): boolean =>
+  kind === 'cover' || kind === 'food' || (kind === 'perch' && carriedBy === id);
 
 /** Brings a thing to where one stands, found by the device. */
 function BringHere({ selected, anchor }: { readonly selected: ItemRef; readonly anchor: Point2 }) {

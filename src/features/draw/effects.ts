@@ -235,6 +235,8 @@ export function effectsOf(feature: SiteFeature, seen: Seen, atMs: number): reado
     }
     case 'lamp':
     case 'perch':
+    case 'cover':
+    case 'food':
     case 'path':
     case 'water':
     case 'lane':

@@ -39,7 +39,9 @@ export const KIND_WORDS: Readonly<Record<AddKind, KindWords>> = {
   car: { name: 'Car', what: 'To shoot from, out of its side window' },
   house: { name: 'House window', what: 'A room to shoot from, through glass until it is opened' },
   tower: { name: 'Tower', what: 'A seat high up, level with the canopy' },
-  perch: { name: 'Perch', what: 'A branch, a post, a feeder' },
+  perch: { name: 'Perch', what: 'A post, or a stick with two ends to land on' },
+  cover: { name: 'Cover', what: 'Where birds come from: a bush, a gap in the hedge' },
+  food: { name: 'Food', what: 'What they come for: a feeder, a berry bush' },
   path: { name: 'Path of walkers', what: 'Where others pass' },
   water: { name: 'Water’s edge', what: 'A bank or a shore' },
   lane: { name: 'Lane', what: 'Buoys, ropes, a lane on the water' },
@@ -75,6 +77,8 @@ const USUAL = {
   fence: { heightM: 3, meshPitchMm: 50, wireMm: 3, postSpacingM: 3, postWidthMm: 60 },
   lamp: { heightM: 15 },
   perch: { heightM: 1.2 },
+  cover: { heightM: 1.5 },
+  food: { heightM: 1.6 },
   backdrop: { heightM: 2, detail: 'leaf' },
   branch: {
     ...{ heightM: 2.5, tipM: 2, thickMm: 30, spreadM: 0.6 },
@@ -137,6 +141,8 @@ export function newFeature(
     case 'trees':
     case 'lamp':
     case 'perch':
+    case 'cover':
+    case 'food':
       return { ...base, kind, ...USUAL[kind] };
     case 'tree':
       return { ...base, kind, ...USUAL.tree };
@@ -199,6 +205,8 @@ export const KIND_NUMBERS: Readonly<Partial<Record<FeatureKind, readonly NumberS
   trees: [HEIGHT],
   lamp: [HEIGHT],
   perch: [HEIGHT],
+  cover: [HEIGHT],
+  food: [HEIGHT],
   backdrop: [HEIGHT],
   tree: [HEIGHT, { key: 'crownM', label: 'Crown across', unit: 'm', min: 0.1, max: 60 }],
   branch: [

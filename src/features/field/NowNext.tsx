@@ -12,6 +12,7 @@ import {
   countdown,
   nextCall,
   nextLight,
+  nextReminder,
   runningLine,
   thenInWords,
   thenLines,
@@ -46,6 +47,7 @@ export function NowNext({
   const { card } = useCard(seen.ok ? seen.view : undefined, setup.choice, ribbon.series, hours);
   const running = runningLine(lines, now);
   const sun = ribbon.events.find(({ timeMs }) => timeMs > now);
+  const reminder = nextReminder(shoot, seen.ok ? seen.view : undefined, now);
   const next: Coming | undefined =
     nextCall(lines, shoot, now) ??
     (now < hours.startMs
@@ -104,6 +106,9 @@ export function NowNext({
         <Text kind="small">
           {`Then ${then.map((line) => thenInWords(line, shoot, clock)).join('; ')}.`}
         </Text>
+      ) : null}
+      {reminder && !low ? (
+        <ComingLine name="Perch" coming={reminder} nowMs={now} clock={clock} />
       ) : null}
       <ComingLine name="Light" coming={light} nowMs={now} clock={clock} />
     </View>

@@ -7,6 +7,9 @@ import {
   whoInWords,
   type DayLine,
 } from '@/features/shoot/day-lines';
+import { remindersOf } from '@/answers/reminders';
+import type { View } from '@/answers/view';
+import { reminderInWords } from '@/features/shoot/perch-words';
 import { turningsOf } from '@/answers/light-plan';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
 import { turnInWords } from '@/features/shoot/card';
@@ -83,6 +86,20 @@ export function nextCall(
     atMs,
   );
 }
+
+/** What is easily forgotten at a perch, when it comes up. */
+export const nextReminder = (
+  shoot: Shoot,
+  view: View | undefined,
+  atMs: number,
+): Coming | undefined =>
+  firstAfter(
+    remindersOf(shoot, view).map((one) => ({
+      what: reminderInWords(one.reminder),
+      atMs: one.atMs,
+    })),
+    atMs,
+  );
 
 /** What the light does next: a dial to turn, or sun, shade and lamps that change places. */
 export function nextLight(

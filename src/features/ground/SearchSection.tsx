@@ -3,6 +3,7 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { bearingDeg, type SearchResult } from '@/core';
 import { useOpenShoot, useSearch, useShown } from '@/features/shoot/open-shoot';
+import { PerchPart } from '@/features/shoot/PerchPart';
 import { bearingInWords, metres } from '@/features/shoot/words';
 import { Button } from '@/ui/Button';
 import { Choice, type Option } from '@/ui/Choice';
@@ -90,6 +91,7 @@ export function SearchSection({
   const standAt = ({ x, y }: Place) => edits.update((current) => standingAt(current, { x, y }));
   return (
     <View role="region" aria-label="Where else to stand" className="gap-3">
+      <PerchPart />
       <ScopeFields />
       {running ? (
         <>

@@ -6,6 +6,7 @@ import {
   type CompareRequest,
   type ScorePart,
 } from '@/core';
+import { perchUnder } from '@/answers/perch';
 import type { Setup, View } from '@/answers/view';
 import { bearingInWords, smallLength } from '@/features/shoot/words';
 import { CONVERTERS, type Converter } from '@/presets/lenses';
@@ -40,7 +41,7 @@ export function compareRequestOf(
   const [kit] = kits;
   if (!asked || !kit) throw new RangeError('search request: must ask for a shot with a kit');
   const mark = setup.marks.find(({ id }) => id === view.mark.id);
-  const perchMoves = perchOf(setup, mark?.carriedBy) !== undefined;
+  const perchMoves = mark !== undefined && perchUnder(setup, mark) !== undefined;
   const count = Math.floor((endMs - startMs) / QUARTER_MS) + 1;
   return {
     positions: setup.positions.map(({ id, x, y, cameraHeightM }) => ({ id, x, y, cameraHeightM })),
@@ -98,12 +99,6 @@ export const nameIn =
   ({ features }: Pick<Shoot, 'features'>) =>
   (id: string): string =>
     features.find((feature) => feature.id === id)?.name ?? 'it';
-
-/** The perch that carries a mark; nothing where it is carried by none. */
-const perchOf = ({ features }: Pick<Setup, 'features'>, id: string | undefined) =>
-  id === undefined
-    ? undefined
-    : features.find((feature) => feature.kind === 'perch' && feature.id === id);
 
 const heldAt = (m: number) => written(m, 'm', 1);
 
@@ -164,7 +159,7 @@ export function followed(
       return cutId === undefined ? here : removeItem(here, { list: 'features', id: cutId });
     case 'perch': {
       const mark = here.marks.find((one) => one.id === here.choice.markId);
-      const perch = perchOf(here, mark?.carriedBy);
+      const perch = mark && perchUnder(here, mark);
       return perch && shift
         ? moveItem(here, { list: 'features', id: perch.id }, shift.x, shift.y)
         : here;

@@ -1,0 +1,272 @@
+import {
+  boughsOf,
+  distanceToLine,
+  lastStops,
+  nearestOnSegment,
+  perchEnds,
+  point3,
+  preFocus,
+  projector,
+  scorePosition,
+  squareToLens,
+  subjectPoints,
+  type FeatureOf,
+  type Point2,
+  type Point3,
+  type PreFocus,
+  type ScoredShot,
+} from '@/core';
+import type { Feature, Mark, Shoot } from '@/records/shoot';
+import { scoredKit, scoredMark, scoredSite } from './scored';
+import type { Setup, View } from './view';
+
+/** What a perch does between cover and food: who rivals it, which end is landed on, where it would better stand. */
+
+type Perch = FeatureOf<'perch'>;
+type Ground = Pick<Shoot, 'features'>;
+
+/** The perch that a mark sits on; nothing where it is carried by none. */
+export const perchUnder = (
+  { features }: Ground,
+  { carriedBy }: Pick<Mark, 'carriedBy'>,
+): Extract<Feature, { kind: 'perch' }> | undefined =>
+  carriedBy === undefined
+    ? undefined
+    : features.filter((feature) => feature.kind === 'perch').find(({ id }) => id === carriedBy);
+
+const ofKind = <K extends 'cover' | 'food'>({ features }: Ground, kind: K) =>
+  features.filter((feature): feature is Extract<Feature, { kind: K }> => feature.kind === kind);
+
+const apartM = (a: Point2, b: Point2): number => Math.hypot(a.x - b.x, a.y - b.y);
+
+const nearest = <F extends { readonly points: readonly Point2[] }>(
+  things: readonly F[],
+  to: Point2,
+): F | undefined =>
+  things.reduce<F | undefined>((best, thing) => {
+    const at = thing.points[0] as Point2;
+    return best === undefined || apartM(at, to) < apartM(best.points[0] as Point2, to)
+      ? thing
+      : best;
+  }, undefined);
+
+/** The way birds come to a place: the food nearest to it, and the cover nearest to that. */
+export function wayTo(
+  ground: Ground,
+  at: Point2,
+): { readonly cover: FeatureOf<'cover'>; readonly food: FeatureOf<'food'> } | undefined {
+  const food = nearest(ofKind(ground, 'food'), at);
+  const cover = food && nearest(ofKind(ground, 'cover'), food.points[0] as Point2);
+  return food && cover ? { cover, food } : undefined;
+}
+
+/** A feeder reaches so far about its middle, which is this far under its height. Common practice, no source. */
+const FEEDER_M = { across: 0.1, down: 0.15 } as const;
+
+/** Food that stands in the frame. */
+export function foodInFrame(
+  {
+    camera,
+    aim,
+    focalMm,
+    body,
+    orientation,
+  }: Pick<View, 'camera' | 'aim' | 'focalMm' | 'body' | 'orientation'>,
+  ground: Ground,
+): readonly FeatureOf<'food'>[] {
+  const project = projector({ position: camera, aim, focalMm, sensor: body.sensor });
+  const { widthMm, heightMm } = body.sensor;
+  const [acrossMm, upMm] = orientation === 'level' ? [widthMm, heightMm] : [heightMm, widthMm];
+  return ofKind(ground, 'food').filter(({ points: [at], heightM }) => {
+    if (!at) return false;
+    const middle = project(point3(at.x, at.y, heightM - FEEDER_M.down));
+    const top = project(point3(at.x, at.y, heightM));
+    if (!middle || !top) return false;
+    const mmPerM = Math.abs(top.y - middle.y) / FEEDER_M.down;
+    return (
+      Math.abs(middle.x) <= acrossMm / 2 + mmPerM * FEEDER_M.across &&
+      Math.abs(middle.y) <= upMm / 2 + mmPerM * FEEDER_M.down
+    );
+  });
+}
+
+/** Something else to land on, and how far from where the bird should. */
+export interface Rival {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'perch' | 'branch';
+  readonly awayM: number;
+}
+
+/** A hop: what is so near to the perch or its food is landed on instead. Common practice, no source. */
+const RIVAL_M = 1.5;
+/** Lengths of the bird that a landing place wants clear of the next twig. Common practice, no source. */
+const CLEAR_LENGTHS = 2.5;
+
+const nearestOn = (line: readonly Point3[], to: Point3): number =>
+  Math.min(
+    ...line.map((from, i) => {
+      const next = line[i + 1] ?? from;
+      const at = nearestOnSegment(to, [from, next]);
+      const long = apartM(from, next);
+      const share = long > 0 ? apartM(from, at) / long : 0;
+      return Math.hypot(at.x - to.x, at.y - to.y, from.z + (next.z - from.z) * share - to.z);
+    }),
+  );
+
+/** What a bird could land on: a perch's stick, a branch's wood. */
+function landedOnAt(feature: Feature, at: Point3): number | undefined {
+  if (feature.kind === 'perch') return nearestOn(perchEnds(feature), at);
+  if (feature.kind !== 'branch') return undefined;
+  const line = boughsOf(feature).flatMap(({ from, to }) => [from, to]);
+  return line.length > 0 ? nearestOn(line, at) : undefined;
+}
+
+/** Other things to land on within a hop of where the bird should, or of its food; the nearest first. */
+export function rivalsOf({ mark }: Pick<View, 'mark'>, ground: Ground): readonly Rival[] {
+  const landing = point3(mark.x, mark.y, mark.feetM ?? 0);
+  const food = wayTo(ground, mark)?.food ?? nearest(ofKind(ground, 'food'), mark);
+  const feeder =
+    food && point3((food.points[0] as Point2).x, (food.points[0] as Point2).y, food.heightM);
+  return ground.features
+    .flatMap((feature): readonly Rival[] => {
+      if (feature.id === mark.carriedBy) return [];
+      const { id, name, kind } = feature;
+      if (kind !== 'perch' && kind !== 'branch') return [];
+      const awayM = landedOnAt(feature, landing);
+      if (awayM === undefined) return [];
+      const fromFood = feeder ? (landedOnAt(feature, feeder) ?? Infinity) : Infinity;
+      return Math.min(awayM, fromFood) <= RIVAL_M ? [{ id, name, kind, awayM }] : [];
+    })
+    .sort((a, b) => a.awayM - b.awayM);
+}
+
+/** A twig too near to the landing place for a clean picture, and how clear it should be; nothing where it is clear. */
+export function twigNear(
+  { mark, subject }: Pick<View, 'mark' | 'subject'>,
+  rivals: readonly Rival[],
+): { readonly name: string; readonly awayM: number; readonly clearM: number } | undefined {
+  const clearM = CLEAR_LENGTHS * subject.heightM;
+  const [twig] = rivals;
+  return twig && mark.carriedBy !== undefined && twig.awayM < clearM
+    ? { ...twig, clearM }
+    : undefined;
+}
+
+export type LandsAt = 1 | 0 | -1;
+
+/** Which end a mark sits at: 1 is the end that the stick points to. */
+export function landsAt(perch: Perch, mark: Point2): LandsAt {
+  const [tip, root] = perchEnds(perch);
+  const [middle] = perch.points;
+  if (!tip || !root || !middle) return 0;
+  const off = [apartM(mark, tip), apartM(mark, middle), apartM(mark, root)];
+  return ([1, 0, -1] as const)[off.indexOf(Math.min(...off))] as LandsAt;
+}
+
+/** The end that a bird likely lands on: that towards the cover it comes from. Common practice, no source. */
+export function likelyEnd(perch: Perch, ground: Ground): LandsAt | undefined {
+  const [tip, root] = perchEnds(perch);
+  const cover = perch.points[0] && nearest(ofKind(ground, 'cover'), perch.points[0]);
+  const from = cover?.points[0];
+  if (!tip || !root || !from) return undefined;
+  const [toTip, toRoot] = [apartM(from, tip), apartM(from, root)];
+  if (Math.abs(toTip - toRoot) < 0.01) return undefined;
+  return toTip < toRoot ? 1 : -1;
+}
+
+/** Focus on the end it lands on, and what the other end then is. */
+export interface Ends extends PreFocus {
+  readonly perch: Perch;
+  readonly landsAt: 1 | -1;
+  /** Bearing to turn the stick to for both ends to be sharp. */
+  readonly squareDeg: number | undefined;
+}
+
+/** Focus set before a bird comes to a stick; nothing on a post, or where it sits in the middle. */
+export function endsInFocus(view: View, ground: Ground, aperture: number): Ends | undefined {
+  const { mark, camera, aim, focalMm, cocMm } = view;
+  const perch = perchUnder(ground, mark);
+  if (!perch?.stick) return undefined;
+  const at = landsAt(perch, mark);
+  if (at === 0) return undefined;
+  const [tip, root] = perchEnds(perch) as readonly [Point3, Point3];
+  const across = at === 1 ? root : tip;
+  const rise = aim.z - (mark.feetM ?? 0);
+  return {
+    ...preFocus({
+      ...{ camera, focalMm, aperture, cocMm },
+      landing: aim,
+      other: { ...across, z: across.z + rise },
+    }),
+    perch,
+    landsAt: at,
+    squareDeg: squareToLens(perch, camera, at),
+  };
+}
+
+/** Where a perch would stand best on the way from cover to food. */
+export interface LastStop {
+  readonly cover: string;
+  readonly food: string;
+  /** How far before the food. */
+  readonly beforeM: number;
+  /** How far the subject must be moved, metres east and north. */
+  readonly shift: Point2;
+  /** What the place scores with the subject there, and what it scores now. */
+  readonly total: number;
+  readonly now: number;
+  /** Food is in the frame even there. */
+  readonly foodInFrame: boolean;
+}
+
+/** So near to the straight way, a hop before the food, it stands at a last stop already. */
+const ON_WAY_M = 0.3;
+/** Less than this is not worth moving it for. */
+const LEAST_GAIN = 0.02;
+
+/**
+ * The last stop before the food from which the picture is best, food out of the frame before all; each place is tried
+ * with the score's own arithmetic, the camera where it is. Nothing without cover and food, or where the subject is at
+ * such a stop and no other is better.
+ */
+export function lastStopFor(
+  setup: Setup,
+  view: View,
+  shot: ScoredShot,
+  atMs: number,
+): LastStop | undefined {
+  const way = wayTo(setup, view.mark);
+  if (!way) return undefined;
+  const { mark: from, position, body, lens, subject, camera, focalMm, orientation } = view;
+  const [cover, food] = [way.cover, way.food].map(({ points }) => points[0] as Point2) as [
+    Point2,
+    Point2,
+  ];
+  const kit = scoredKit(body, lens, { orientation, support: setup.kit.support });
+  const site = scoredSite(setup);
+  const mark = scoredMark(setup, from);
+  const isFoodSeen = (aim: Point3) =>
+    foodInFrame({ camera, aim, focalMm, body, orientation }, setup).length > 0;
+  // A perch that goes along shades and hides nothing: the site stays.
+  const scoredAt = (at: Point2) => ({
+    at,
+    total: scorePosition(position, { ...mark, ...at }, shot, atMs, site, kit).total,
+    inFrame: isFoodSeen(subjectPoints({ ...from, ...at }, subject.heightM).aim),
+  });
+  const stops = lastStops(cover, food);
+  const [best] = stops
+    .map(scoredAt)
+    .sort((a, b) => Number(a.inFrame) - Number(b.inFrame) || b.total - a.total);
+  const [nearest, furthest] = [stops[0], stops.at(-1)];
+  if (!best || !nearest || !furthest || best.total === 0) return undefined;
+  const now = scoredAt({ x: from.x, y: from.y });
+  const onWay = distanceToLine(from, [nearest, furthest]) <= ON_WAY_M;
+  const better = (now.inFrame && !best.inFrame) || best.total - now.total >= LEAST_GAIN;
+  if (onWay && !(better && (now.inFrame || !best.inFrame))) return undefined;
+  return {
+    ...{ cover: way.cover.name, food: way.food.name, beforeM: apartM(best.at, food) },
+    shift: { x: best.at.x - from.x, y: best.at.y - from.y },
+    ...{ total: best.total, now: now.total, foodInFrame: best.inFrame },
+  };
+}
