@@ -3,6 +3,7 @@ import {
   expect,
   giveFile,
   goTo,
+  groundTool,
   headline,
   inAnswer,
   openRow,
@@ -299,3 +300,29 @@ test(
     await expect(own).toContainText('06:40: cloud 50 %');
   },
 );
+
+test('fog and wind are noted by a press each, and the ground says what is left of the contrast @once', async ({
+  page,
+}) => {
+  await page.goto('/shoot/demo-alder-reach/light');
+  await page.getByRole('button', { name: 'Change sky' }).click();
+  const seen = page.getByRole('group', { name: 'What you see there' });
+  await seen.getByRole('radio', { name: 'Bushes' }).click();
+  await expect(seen).toContainText('Wind: what moves · 9.4 m/s');
+  await seen.getByRole('radio', { name: 'Fog' }).click();
+  await page.keyboard.press('Escape');
+  await goTo(page, 'Day');
+  await expect(page.getByRole('region', { name: 'Mist' })).toContainText(/^Mist ?None: /);
+  await goTo(page, 'Ground');
+  const here = page.getByRole('region', { name: 'Where you stand' });
+  await expect(here).toContainText(
+    /Mist: 88 % of the contrast left on it, \d\d % on what is behind\./,
+  );
+  await groundTool(page, 'When');
+  await expect(
+    page.getByText(/^Visits to Near perch: most from \d\d:00 to \d\d:00, /),
+  ).toBeVisible();
+  await settle(page);
+  await page.reload();
+  await expect(here).toContainText(/Mist: 88 % of the contrast/);
+});

@@ -149,6 +149,7 @@ export function callTimes(
 type DayShoot = Pick<
   Shoot,
   | 'startLocal'
+  | 'endLocal'
   | 'events'
   | 'people'
   | 'log'

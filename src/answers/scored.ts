@@ -74,7 +74,7 @@ export function scoredSite(
 }
 
 export function scoredMark(
-  setup: Pick<Setup, 'subjects' | 'air' | 'light' | 'kit'>,
+  setup: Pick<Setup, 'subjects' | 'air' | 'light' | 'kit' | 'place' | 'startLocal' | 'endLocal'>,
   mark: Mark,
 ): ScoredMark {
   const subject = inWind(subjectOf(setup, mark.subjectId), windMs(setup));

@@ -75,6 +75,8 @@ export type Setup = Pick<
   | 'subjects'
   | 'readings'
   | 'air'
+  | 'startLocal'
+  | 'endLocal'
 >;
 
 /** What a view rests on: a setup but for what was measured. */

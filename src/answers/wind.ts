@@ -1,13 +1,16 @@
 import type { SubjectPreset } from '@/presets/subjects';
+import { airThrough } from '@/records/air';
 import type { Setup } from './view';
 
 /** The wind of a shoot, and what it does to a subject. */
 
 /** Strongest wind of the shoot's hours: the forecast's where it is followed, else as set by hand. */
-export const windMs = ({ air, light }: Pick<Setup, 'air' | 'light'>): number =>
-  light.skyFrom === 'forecast' && light.forecast
-    ? Math.max(...light.forecast.hours.map((hour) => hour.windMs))
-    : air.windMs;
+export const windMs = (
+  setup: Pick<Setup, 'air' | 'light' | 'place' | 'startLocal' | 'endLocal'>,
+): number =>
+  setup.light.skyFrom === 'hand'
+    ? setup.air.windMs
+    : Math.max(...airThrough(setup).hours.map((hour) => hour.windMs));
 
 /** A subject as the wind moves it: what sits on a flower or a twig sways with it, whichever way. */
 export function inWind(subject: SubjectPreset, wind: number): SubjectPreset {

@@ -129,6 +129,8 @@ export const airSchema = z.strictObject({
   humidityPct: z.number().min(1).max(100),
   windMs: z.number().min(0).max(60),
   rainMmH: z.number().min(0).max(200),
+  /** How far one sees, as seen; nothing where nobody looked. */
+  visibilityKm: z.number().gt(0).max(300).optional(),
   /** How warm the kit is when it is brought out: the car's, the house's. */
   kitC: z.number().min(-45).max(60),
   /** When thunder was last heard. */

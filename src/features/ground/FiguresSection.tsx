@@ -4,6 +4,8 @@ import { CautionSign } from '@/ui/CautionSign';
 import { useShown } from '@/features/shoot/open-shoot';
 import { chosenMark, chosenPosition } from '@/answers/view';
 import { behindOf } from '@/answers/behind';
+import { contrastLeft } from '@/answers/mist';
+import { contrastInWords } from '@/features/shoot/mist-words';
 import { marksInSun, ownShadowOn } from '@/answers/sun-on-ground';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
@@ -25,11 +27,13 @@ export function FromHere() {
   const shining = !indoors && daylight.directNormalLux > 0;
   const strip = shining ? postShadeInWords(along.fence, sun) : undefined;
   const against = behindOf(setup, view, along, atMs);
+  const left = contrastLeft(setup, view, along.back, atMs);
   const figures = [
     ...figuresOf(view, answer, along),
     ...(against
       ? [{ name: 'Stands against', value: behindInWords(against, setup.ground.surface) }]
       : []),
+    ...(left ? [{ name: 'Mist', value: contrastInWords(left) }] : []),
     ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun, atMs)) : []),
     ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),
   ];

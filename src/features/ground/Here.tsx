@@ -3,6 +3,9 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FLECKS } from '@/core';
 import { behindOf } from '@/answers/behind';
+import { contrastLeft } from '@/answers/mist';
+import { foodInFrame } from '@/answers/perch';
+import { contrastInWords } from '@/features/shoot/mist-words';
 import { ballOf } from '@/answers/answer';
 import { shadedBy } from '@/answers/light-plan';
 import { ownShadowOn } from '@/answers/sun-on-ground';
@@ -24,6 +27,9 @@ import { backdropInShort } from './figures';
 import { useHereScored } from './use-here-scored';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
+
+/** Less contrast than this left on the subject is seen at once. No source. */
+const HAZY = 0.9;
 
 /** As many pieces of advice are offered beside the plan; the rest stand in Compare. */
 const MOST_ADVICE = 2;
@@ -61,6 +67,8 @@ export function Here() {
   const { view, answer } = seen;
   const inTheWay = along && inTheWayInWords(along);
   const shade = shadeNow(setup, seen, atMs);
+  const [foodIn] = foodInFrame(view, setup);
+  const left = contrastLeft(setup, view, along?.back, atMs);
   const behind = along && backdropInShort(view, answer.exposure.settings.aperture, along.back);
   const against = along && behindOf(setup, view, along, atMs);
   return (
@@ -85,6 +93,10 @@ export function Here() {
           </Text>
           {inTheWay ? <Text kind="small">{inTheWay}</Text> : null}
           {shade ? <Text kind="small">{shade}</Text> : null}
+          {foodIn ? <Text kind="small">{`${foodIn.name} is in the frame.`}</Text> : null}
+          {left && left.subject < HAZY ? (
+            <Text kind="small">{`Mist: ${contrastInWords(left)}.`}</Text>
+          ) : null}
           {behind ? (
             <Text kind="small" ink="quiet">
               {[behind, against ? behindInShort(against) : ''].filter(Boolean).join(', ')}

@@ -6,19 +6,41 @@ import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { ShadeList } from '@/features/shoot/ShadeList';
 import { useSettled } from '@/features/shoot/use-light-series';
 import { LitHours } from '@/figures/LitHours';
+import { visitsByHour, watchesAt } from '@/answers/nature';
+import { chosenMark } from '@/answers/view';
+import { demoShoots } from '@/demo/seed';
+import { visitInWords } from '@/features/shoot/visit-words';
 import { onDay } from '@/records/edit-day';
+import { useShoots } from '@/records/queries';
 import { clockOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
 import { requestFaceDays } from '@/workers/light-series-client';
-import { bestMornings, morningsOf, seasonInWords, type Morning } from './mornings';
-import { calendarDay, calendarOf, dayInWords, facedScene, yearInWords } from './when';
+import {
+  bestMornings,
+  forecastDays,
+  forecastMornings,
+  morningsOf,
+  reasonsInWords,
+  seasonInWords,
+  type ForecastMorning,
+  type Morning,
+} from './mornings';
+import {
+  calendarDay,
+  calendarOf,
+  dayInWords,
+  facedScene,
+  yearInWords,
+  type CalendarDay,
+} from './when';
 
 const STEP_MS = 10 * 60_000;
 const DAY_ROW_PX = 34;
 const YEAR_ROW_PX = 8;
+const NO_DAYS: readonly CalendarDay[] = [];
 
 /** How the face is lit through the day and the year, so that one can plan a hide months ahead. */
 export function WhenSection() {
@@ -53,12 +75,25 @@ function DayAndYear() {
   const faced = useSettled(asked);
   const calendar = useMemo(() => calendarOf(shootDate, timeZone), [shootDate, timeZone]);
   const today = useMemo(() => calendarDay(shootDate, timeZone), [shootDate, timeZone]);
-  const key = useMemo(() => hashKey([faced, shootDate, timeZone]), [faced, shootDate, timeZone]);
+  const { forecast, skyFrom } = shoot.light;
+  const ahead = useMemo(
+    () =>
+      forecast && skyFrom === 'forecast' ? forecastDays(forecast, timeZone, shootDate) : NO_DAYS,
+    [forecast, skyFrom, timeZone, shootDate],
+  );
+  const key = useMemo(
+    () => hashKey([faced, shootDate, timeZone, ahead.length]),
+    [faced, shootDate, timeZone, ahead],
+  );
   const { data, error } = useQuery({
     queryKey: ['face-days', key],
     queryFn: ({ signal }) =>
       requestFaceDays(
-        { scene: faced as NonNullable<typeof faced>, days: [today, ...calendar], stepMs: STEP_MS },
+        {
+          scene: faced as NonNullable<typeof faced>,
+          days: [today, ...calendar, ...ahead],
+          stepMs: STEP_MS,
+        },
         signal,
       ),
     enabled: faced !== undefined,
@@ -68,7 +103,8 @@ function DayAndYear() {
   });
   if (error) return <Text role="alert">It could not be worked out: {error.message}.</Text>;
   if (!data || !seen.ok) return <Text role="status">Working it out…</Text>;
-  const [, ...year] = data;
+  const year = data.slice(1, 1 + calendar.length);
+  const coming = data.slice(1 + calendar.length);
   const day = row === undefined ? today : (calendar[row] ?? today);
   const spans = data[row === undefined ? 0 : row + 1] ?? [];
   const atShare = shareOfDay(shoot.atLocal);
@@ -121,6 +157,15 @@ function DayAndYear() {
         clock={(ms) => clockOf(ms, timeZone)}
         onLook={setRow}
       />
+      {forecast && ahead.length > 0 && coming.length === ahead.length ? (
+        <ByForecast
+          mornings={forecastMornings(ahead, coming, forecast, timeZone)}
+          isSimulated={forecast.simulated}
+          shootDate={shootDate}
+          onMove={(date) => update((current) => onDay(current, date))}
+        />
+      ) : null}
+      <VisitsHere />
       {day.date === shootDate ? null : (
         <Button
           label={`Move the shoot to ${day.name}`}
@@ -131,6 +176,62 @@ function DayAndYear() {
         />
       )}
     </View>
+  );
+}
+
+/** The mornings that the forecast covers, the best first, with what makes it so. */
+function ByForecast({
+  mornings,
+  isSimulated,
+  shootDate,
+  onMove,
+}: {
+  readonly mornings: readonly ForecastMorning[];
+  readonly isSimulated: boolean;
+  readonly shootDate: string;
+  readonly onMove: (date: string) => void;
+}) {
+  const title = isSimulated ? 'By the simulated forecast' : 'By the forecast';
+  return (
+    <View role="list" aria-label={title}>
+      <Text kind="label" ink="quiet">
+        {title}
+      </Text>
+      {mornings.map((morning) => (
+        <View
+          key={morning.date}
+          role="listitem"
+          className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line"
+        >
+          <Text kind="small" className="min-w-0 flex-1">
+            {`${morning.name}: ${reasonsInWords(morning)}`}
+          </Text>
+          {morning.date === shootDate ? null : (
+            <Button
+              kind="quiet"
+              label={`Move to ${morning.name}`}
+              onPress={() => onMove(morning.date)}
+            />
+          )}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** When most visits are to be expected at the mark in hand, over all shoots at this place. */
+function VisitsHere() {
+  const { shoot, setup } = useShown('shoot', 'setup');
+  const all = useShoots(demoShoots).data;
+  const { id, name } = chosenMark(setup);
+  const watches = watchesAt(shoot, id, all ?? []);
+  const [best] = [...visitsByHour(watches)].sort((a, b) => b.rate - a.rate);
+  if (!best || best.visits === 0) return null;
+  const hour = (of: number) => `${String(of % 24).padStart(2, '0')}:00`;
+  return (
+    <Text kind="small">
+      {`Visits to ${name}: most from ${hour(best.hour)} to ${hour(best.hour + 1)}, ${visitInWords(best)}, in ${watches.length} ${watches.length === 1 ? 'watch' : 'watches'} over all shoots here.`}
+    </Text>
   );
 }
 

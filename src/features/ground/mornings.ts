@@ -1,7 +1,9 @@
 import { DateTime } from 'luxon';
-import type { FaceSpan } from '@/core';
+import type { FaceSpan, Mist } from '@/core';
 import { inALine } from '@/features/shoot/day-lines';
-import type { CalendarDay } from './when';
+import { mistIn } from '@/core';
+import type { Forecast, ForecastHour } from '@/records/forecast';
+import { calendarDay, type CalendarDay } from './when';
 
 /** In which weeks a face has front light early in the day, and which mornings are the best. */
 
@@ -80,4 +82,74 @@ export function bestMornings(
     .filter(({ frontMin }) => frontMin > 0)
     .sort((a, b) => b.frontMin - a.frontMin)
     .slice(0, MOST_MORNINGS);
+}
+
+/** Days that a forecast covers up to nine in the morning, from a date on. */
+export function forecastDays(
+  { hours }: Pick<Forecast, 'hours'>,
+  timeZone: string,
+  fromDate: string,
+): readonly CalendarDay[] {
+  const dates = hours.map(({ time }) => DateTime.fromISO(time, { zone: timeZone }));
+  const covered = dates.filter(({ hour }) => hour === MORNING_UNTIL_HOUR - 1);
+  return [...new Set(covered.map((at) => at.toISODate() ?? ''))]
+    .filter((date) => date >= fromDate)
+    .map((date) => calendarDay(date, timeZone));
+}
+
+/** What a forecast says of a morning. */
+export interface ForecastMorning extends Morning {
+  readonly date: string;
+  /** Mean share of cloud while it is light before nine; nothing where the forecast has no such hour. */
+  readonly cloud: number | undefined;
+  /** The most mist of those hours. */
+  readonly mist: Mist;
+}
+
+const MIST_RANK: Readonly<Record<Mist, number>> = { none: 0, possible: 1, likely: 2 };
+
+const mistOf = ({ temperatureC, humidityPct, windMs }: ForecastHour): Mist =>
+  mistIn({
+    temperatureC: Math.max(-45, temperatureC),
+    relativeHumidityPct: Math.max(1, humidityPct),
+    windMs,
+  }).mist;
+
+const HOUR_MS = 60 * MINUTE_MS;
+
+/** The mornings that a forecast covers, that with most front light under a clear sky first. */
+export function forecastMornings(
+  days: readonly CalendarDay[],
+  found: readonly (readonly FaceSpan[])[],
+  { hours }: Pick<Forecast, 'hours'>,
+  timeZone: string,
+): readonly ForecastMorning[] {
+  const made = morningsOf(days, found, timeZone).map((morning, i): ForecastMorning => {
+    const [from, to] = [morning.spans[0]?.fromMs ?? 0, morning.spans.at(-1)?.toMs ?? 0];
+    const within = hours.filter(({ time }) => {
+      const at = Date.parse(time);
+      return at > from - HOUR_MS && at <= to;
+    });
+    const cloud =
+      within.length > 0
+        ? within.reduce((sum, hour) => sum + hour.cloud, 0) / within.length
+        : undefined;
+    const mist = within
+      .map(mistOf)
+      .reduce<Mist>((a, b) => (MIST_RANK[b] > MIST_RANK[a] ? b : a), 'none');
+    return { ...morning, date: days[i]?.date ?? '', cloud, mist };
+  });
+  const clearMin = ({ frontMin, cloud = 1 }: ForecastMorning) => frontMin * (1 - cloud);
+  return [...made].sort((a, b) => clearMin(b) - clearMin(a));
+}
+
+/** "2 h 10 min of front light; cloud 20 %; mist possible": why a morning is good or not. */
+export function reasonsInWords({ frontMin, cloud, mist }: ForecastMorning): string {
+  return [
+    frontMin > 0 ? `${lasting(frontMin)} of front light` : 'no front light before 09:00',
+    cloud === undefined ? '' : `cloud ${Math.round(cloud * 100)} %`,
+    mist === 'none' ? '' : `mist ${mist}`,
+  ]
+    .filter(Boolean)
+    .join('; ');
 }

@@ -1,7 +1,14 @@
 import { DEMO_SHOOTS } from '@/demo';
 import { faceSpans, type FaceSpan } from '@/core';
 import { sceneOf, viewOf } from '@/answers/view';
-import { bestMornings, morningsOf, seasonInWords } from './mornings';
+import {
+  bestMornings,
+  forecastDays,
+  forecastMornings,
+  morningsOf,
+  reasonsInWords,
+  seasonInWords,
+} from './mornings';
 import { calendarDay, calendarOf, dayInWords, facedScene, sunAtShare, yearInWords } from './when';
 
 const [larkmoor] = DEMO_SHOOTS;
@@ -142,4 +149,47 @@ test('the year of a face is asked with the branches that hang there', () => {
   const lit = sceneOf(seen.view, []);
   expect(facedScene(seen.view, { ...lit, boughs: [bough] }).boughs).toEqual([bough]);
   expect(facedScene(seen.view, lit)).not.toHaveProperty('boughs');
+});
+
+describe('mornings of a forecast', () => {
+  /** Three days by the hour: one half clouded, one clear and still, one overcast; the last ends at seven. */
+  const hours = Array.from({ length: 56 }, (_, i) => {
+    const cloud = [0.5, 0, 1][Math.floor(i / 24)] ?? 0;
+    return {
+      time: new Date(Date.parse('2027-05-08T00:00:00Z') + i * HOUR_MS).toISOString(),
+      ...{ cloudLow: cloud, cloud, cloudHigh: cloud, rainMmH: 0, temperatureC: 8 },
+      humidityPct: i >= 24 && i < 31 ? 98 : 70,
+      windMs: 1,
+    };
+  });
+  const days = forecastDays({ hours }, 'UTC', '2027-05-08');
+  const found = days.map(({ fromMs }) => [
+    { fromMs, toMs: fromMs + 5 * HOUR_MS, sun: 'dark' as const },
+    { fromMs: fromMs + 5 * HOUR_MS, toMs: fromMs + 6 * HOUR_MS, sun: 'twilight' as const },
+    { fromMs: fromMs + 6 * HOUR_MS, toMs: fromMs + 12 * HOUR_MS, sun: 'front' as const },
+  ]);
+
+  test('a day is covered up to nine or not at all, from the shoot’s date on', () => {
+    expect(days.map(({ date }) => date)).toEqual(['2027-05-08', '2027-05-09']);
+    expect(forecastDays({ hours }, 'UTC', '2027-05-09')).toHaveLength(1);
+    expect(forecastDays({ hours }, 'UTC', '2027-05-11')).toEqual([]);
+  });
+
+  test('the clear morning comes first, with what makes it good', () => {
+    const mornings = forecastMornings(days, found, { hours }, 'UTC');
+    expect(mornings.map(({ date }) => date)).toEqual(['2027-05-09', '2027-05-08']);
+    expect(mornings.map(reasonsInWords)).toEqual([
+      '3 h of front light; cloud 0 %; mist likely',
+      '3 h of front light; cloud 50 %',
+    ]);
+  });
+
+  test('a morning without front light says so', () => {
+    const shade = days.map(({ fromMs }) => [
+      { fromMs: fromMs + 5 * HOUR_MS, toMs: fromMs + 9 * HOUR_MS, sun: 'shade' as const },
+    ]);
+    expect(forecastMornings(days, shade, { hours }, 'UTC').map(reasonsInWords)).toContain(
+      'no front light before 09:00; cloud 50 %',
+    );
+  });
 });

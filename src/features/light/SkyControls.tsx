@@ -1,16 +1,27 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import { LAMP_LEVELS_LUX, WINDOW_SHARES, type LampLevel, type Windows } from '@/core';
+import {
+  cloudAt,
+  LAMP_LEVELS_LUX,
+  skyNamed,
+  WINDOW_SHARES,
+  type LampLevel,
+  type Windows,
+} from '@/core';
+import { weatherAt } from '@/answers/mist';
 import type { Update } from '@/features/shoot/edits';
 import { LAMPS, lampLabel } from '@/presets/lamps';
+import { cloudOf } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, msOf } from '@/records/times';
 import { Choice } from '@/ui/Choice';
 import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
+import { written } from '@/ui/units';
 import { ForecastControls } from './ForecastControls';
 import { forecastInWords } from './forecast-words';
+import { measuredAt, MIST_SIGNS, mistSign, WIND_SIGNS, windSign, type Measured } from './measured';
 import { SKIES, type SkyProps } from './sky-props';
 
 const ROOFS = [
@@ -79,6 +90,48 @@ export function lampsInWords({ lampLux }: Light): string {
   return level ? lampLabel(level) : `${lampLux} lx, as measured`;
 }
 
+/** Wind, mist and sky of the minute looked at, each by a press. */
+function SeenNow({ shoot, atMs, clock, update }: SkyProps) {
+  const { light } = shoot;
+  const seen = (measured: Measured) => update((current) => measuredAt(current, atMs, measured));
+  const { windMs } = weatherAt(shoot, atMs);
+  const of = WIND_SIGNS.map(({ value, label }) => ({ value, label }));
+  const cloud = light.forecast && cloudAt(cloudOf(light.forecast), atMs);
+  return (
+    <View role="group" aria-label="What you see there" className="gap-3">
+      <Text kind="small" ink="quiet">
+        {light.skyFrom === 'hand'
+          ? 'What you see there rules all the hours.'
+          : light.forecast?.simulated
+            ? 'What you press here is set by hand, and puts the simulated forecast aside.'
+            : `What you see at ${clock(atMs)} rules that hour of the forecast.`}
+      </Text>
+      {light.skyFrom === 'forecast' && cloud ? (
+        <Choice
+          label="Sky as you see it"
+          value={skyNamed(cloud.expected)}
+          options={SKIES}
+          onChange={(sky) => seen({ sky })}
+        />
+      ) : null}
+      <Choice
+        label={`Wind: what moves · ${written(windMs, 'm/s', 1)}`}
+        value={windSign(windMs)}
+        options={of}
+        onChange={(sign) => seen({ windMs: WIND_SIGNS.find((w) => w.value === sign)?.windMs ?? 0 })}
+      />
+      <Choice
+        label="Mist"
+        value={mistSign(shoot, atMs)}
+        options={MIST_SIGNS.map(({ value, label }) => ({ value, label }))}
+        onChange={(sign) =>
+          seen({ visibilityKm: MIST_SIGNS.find((m) => m.value === sign)?.visibilityKm ?? 30 })
+        }
+      />
+    </View>
+  );
+}
+
 /** The sky over the ground: by hand, or by a forecast. */
 export const SkyControls = memo(function SkyControls(props: SkyProps) {
   const { shoot, update } = props;
@@ -125,6 +178,7 @@ export const SkyControls = memo(function SkyControls(props: SkyProps) {
               onChange={(sky) => changeLight(() => ({ sky }))}
             />
           ) : null}
+          <SeenNow {...props} />
           <ForecastControls {...props} />
         </>
       )}

@@ -121,6 +121,8 @@ export const blankSetup = (
   place: { latitudeDeg: 0, longitudeDeg: 0, timeZone: 'UTC' },
   light: { sky: 'clear', indoors: false, lampLux: 0, mainsHz: 50, skyFrom: 'hand' },
   air: { ...FIRST_AIR, windMs },
+  // Of no day: nothing here is asked of a forecast.
+  ...{ startLocal: '2000-01-01T12:00', endLocal: '2000-01-01T13:00' },
 });
 
 const about = (expected: number, stops: number): EvRange => ({

@@ -132,7 +132,16 @@ function stateOf({
 /** The day as it is planned, and whose of several is looked at. */
 function usePlannedDay(): Day {
   const { shoot, setup } = useShown('shoot', 'setup');
-  const day = usePicked(shoot, 'events', 'people', 'log', 'day', 'shooters', 'startLocal');
+  const day = usePicked(
+    shoot,
+    'events',
+    'people',
+    'log',
+    'day',
+    'shooters',
+    'startLocal',
+    'endLocal',
+  );
   const site = usePicked(
     setup,
     ...(['shots', 'marks', 'positions', 'kit', 'subjects', 'ground', 'features'] as const),

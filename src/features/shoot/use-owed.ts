@@ -14,7 +14,7 @@ function useUnchosen(): Setup {
   const parts = usePicked(
     setup,
     ...(['kit', 'marks', 'positions', 'shots', 'subjects', 'ground', 'features'] as const),
-    ...(['place', 'light', 'readings', 'air'] as const),
+    ...(['place', 'light', 'readings', 'air', 'startLocal', 'endLocal'] as const),
   );
   const choice = usePicked(setup.choice, 'school', 'liftStops', 'panSigma');
   return useMemo(

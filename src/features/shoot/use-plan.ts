@@ -98,13 +98,28 @@ function useKit({ kit }: Pick<Shoot, 'kit'>): Shoot['kit'] {
 function useSetup(shoot: Shoot): Setup {
   const { marks, positions, choice, features, ground, place, light } = shoot;
   const kit = useKit(shoot);
-  const { shots, subjects, readings, air } = shoot;
+  const { shots, subjects, readings, air, startLocal, endLocal } = shoot;
   return useMemo(
     () => ({
       ...{ marks, positions, kit, choice, features, ground, place, light },
-      ...{ shots, subjects, readings, air },
+      ...{ shots, subjects, readings, air, startLocal, endLocal },
     }),
-    [marks, positions, kit, choice, features, ground, place, light, shots, subjects, readings, air],
+    [
+      marks,
+      positions,
+      kit,
+      choice,
+      features,
+      ground,
+      place,
+      light,
+      shots,
+      subjects,
+      readings,
+      air,
+      startLocal,
+      endLocal,
+    ],
   );
 }
 
@@ -132,9 +147,23 @@ export function useLook(shoot: Shoot): Look {
     () =>
       viewOf({
         ...{ marks, positions, features: hides, kit, choice },
-        ...{ ground, place, light, shots, subjects, air },
+        ...{ ground, place, light, shots, subjects, air, startLocal, endLocal },
       }),
-    [marks, positions, hides, kit, choice, ground, place, light, shots, subjects, air],
+    [
+      marks,
+      positions,
+      hides,
+      kit,
+      choice,
+      ground,
+      place,
+      light,
+      shots,
+      subjects,
+      air,
+      startLocal,
+      endLocal,
+    ],
   );
   const scene = useMemo(
     () => (viewed.ok ? toldOr(() => sceneOf(viewed.view, features), undefined) : undefined),

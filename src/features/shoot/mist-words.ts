@@ -1,0 +1,42 @@
+import type { MistHour } from '@/answers/mist';
+import { percent } from './words';
+
+/** Mist in words. */
+
+const spread = ({ spreadC }: MistHour): string => `${spreadC.toFixed(1)} °C over the dew point`;
+const wind = ({ windMs }: MistHour): string => `wind ${windMs.toFixed(1)} m/s`;
+
+const said = (hour: MistHour): string =>
+  hour.mist === 'none'
+    ? hour.why === 'dry'
+      ? `None: the air is ${spread(hour)}`
+      : `None: ${wind(hour)} stirs it`
+    : `${hour.mist === 'likely' ? 'Likely' : 'Possible'}: ${spread(hour)}, ${wind(hour)}`;
+
+/** "05:15 to 06:15 Likely: 0.4 °C over the dew point, wind 0.8 m/s.": hours of a kind are one line. */
+export function mistInWords(
+  hours: readonly MistHour[],
+  clock: (ms: number) => string,
+): readonly string[] {
+  const runs: { from: MistHour; to: MistHour }[] = [];
+  for (const hour of hours) {
+    const run = runs.at(-1);
+    if (run && run.from.mist === hour.mist && run.from.why === hour.why) run.to = hour;
+    else runs.push({ from: hour, to: hour });
+  }
+  return runs.map(({ from, to }) =>
+    runs.length === 1
+      ? `${said(from)}.`
+      : `${clock(from.atMs)}${to === from ? '' : ` to ${clock(to.atMs)}`} ${said(from)}.`,
+  );
+}
+
+/** "the mist leaves 82 % of the contrast on it, 40 % of what is behind". */
+export const contrastInWords = ({
+  subject,
+  behind,
+}: {
+  readonly subject: number;
+  readonly behind: number | undefined;
+}): string =>
+  `${percent(subject)} of the contrast left on it${behind === undefined ? '' : `, ${percent(behind)} on what is behind`}`;
