@@ -131,8 +131,8 @@ test('a perch between cover and food: where it should stand, which end is landed
   await expect(perch).toContainText(
     /The S end is \d+ cm nearer: a bird there comes out soft, [\d.]+ times over what counts as sharp\./,
   );
-  await perch.getByRole('button', { name: /^Turn it to \d{3}° [EW]+: both ends sharp$/ }).click();
-  await expect(perch).toContainText(/The [EW]+ end is sharp too\./);
+  await perch.getByRole('button', { name: /^Turn it to \d{3}° [NESW]+: both ends sharp$/ }).click();
+  await expect(perch).toContainText(/The [NESW]+ end is sharp too\./);
   await button(page, 'Undo').click();
   await button(page, 'Undo').click();
   await button(page, 'Deselect').click();
