@@ -154,3 +154,19 @@ test('a perch between cover and food: where it should stand, which end is landed
   await page.reload();
   await expect(here.getByText(String(promised), { exact: true })).toBeVisible();
 });
+
+test('a large animal is framed whole or in part, each by a press, and what of it is set off is told @once', async ({
+  page,
+}) => {
+  const made = { ground: 'Large animal', at: '52.2, 0.5', date: '2027-10-06' };
+  await makeShoot(page, { ...made, start: '09:00', end: '11:00' });
+  const here = page.getByRole('region', { name: 'Where you stand' });
+  await expect(here).toContainText('56.6 m · fills 58 %');
+  await groundTool(page, 'Frame');
+  const parts = page.getByRole('region', { name: 'Whole or part' });
+  await expect(parts).toContainText('Whole it is not set off from what is behind;');
+  await expect(parts).toContainText(/Head and neck ?Wants 2014 mm from here: washed out behind\./);
+  await parts.getByRole('button', { name: /^Three quarters/ }).click();
+  await page.keyboard.press('Escape');
+  await expect(here).toContainText('56.6 m · fills 82 %');
+});

@@ -325,4 +325,14 @@ test('fog and wind are noted by a press each, and the ground says what is left o
   await settle(page);
   await page.reload();
   await expect(here).toContainText(/Mist: 88 % of the contrast/);
+
+  // Under leaves there is no sun to be in, and that is told where it was told.
+  await goTo(page, 'Light');
+  await page.getByRole('button', { name: 'Change sky' }).click();
+  await page.getByRole('radiogroup', { name: 'Over the ground' }).getByText('Leaves').click();
+  await expect(page.getByText(/^No sun but in flecks;/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/a canopy that lets 8 % through/)).toBeVisible();
+  await goTo(page, 'Ground');
+  await expect(here).toContainText('Under the canopy');
 });

@@ -172,11 +172,13 @@ export const skyOver = ({
   forecast,
   indoors,
   windowShare,
+  canopyShare,
 }: Shoot['light']): SkyOver & Roofed => ({
   sky,
   ...(skyFrom === 'forecast' && forecast && { cloud: cloudOf(forecast) }),
   indoors,
   ...(windowShare !== undefined && { windowShare }),
+  ...(canopyShare !== undefined && { canopyShare }),
 });
 
 /** A view, or what stands in its way. */

@@ -129,7 +129,7 @@ export function duplicateShoot(shoot: Shoot, id: string, now: string): Shoot {
  */
 export function onKnownGround(fresh: Shoot, earlier: Shoot): Shoot {
   const { ground, underlay, features, marks, positions, subjects, light, choice } = earlier;
-  const { lampLux, indoors, windowShare, mainsHz, modulation, learned } = light;
+  const { lampLux, indoors, windowShare, canopyShare, mainsHz, modulation, learned } = light;
   return {
     ...fresh,
     ground,
@@ -146,6 +146,7 @@ export function onKnownGround(fresh: Shoot, earlier: Shoot): Shoot {
       ...fresh.light,
       ...{ lampLux, indoors, mainsHz },
       ...(windowShare !== undefined && { windowShare }),
+      ...(canopyShare !== undefined && { canopyShare }),
       ...(modulation !== undefined && { modulation }),
       ...(learned && { learned }),
     },

@@ -230,6 +230,8 @@ export const shootSchema = z
       indoors: z.boolean(),
       /** Share of the sky's light that windows let in; none when absent. */
       windowShare: z.number().min(0.001).max(0.3).optional(),
+      /** Share of daylight that leaves over the ground let through; open sky when absent. */
+      canopyShare: z.number().min(0.001).max(0.9).optional(),
       lampLux: z.number().min(0).max(20_000),
       /** When the lamps come on; from the start when absent. */
       lampsFromLocal: localMinute.optional(),

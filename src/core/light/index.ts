@@ -64,5 +64,5 @@ export {
   type LitScene,
   type SubjectLight,
 } from './subject';
-export { daylightOver, WINDOW_SHARES, type Roofed, type Windows } from './windows';
+export { daylightOver, isSunless, WINDOW_SHARES, type Roofed, type Windows } from './windows';
 export { faceSpans, sunOnFace, type FacedScene, type FaceSpan, type SunOnFace } from './when';

@@ -6,7 +6,7 @@ import { sunPosition, type Instant, type Place, type SunPosition } from '../sun/
 import { cloudAt, skyAt, skyNamed, type SkyOver } from './cloud';
 import type { Daylight, Sky } from './daylight';
 import { illuminanceOnFace } from './face';
-import { daylightOver, type Roofed } from './windows';
+import { daylightOver, isSunless, type Roofed } from './windows';
 
 /** Everything that lights one subject, but the time. */
 export interface LitScene extends SkyOver, Roofed {
@@ -38,6 +38,8 @@ export interface SubjectLight {
   /** How much of the sun comes past what stands and what hangs there, 0 to 1, cloud apart. */
   readonly sunShare: number;
   readonly indoors: boolean;
+  /** Under leaves that let no sun through but in flecks. */
+  readonly underLeaves?: true;
   readonly skyView: number;
   readonly daylightLux: number;
   readonly lampLux: number;
@@ -46,6 +48,8 @@ export interface SubjectLight {
 
 /** How far overcast light strays either side in stops: EV 11.5 to 13 in practice, no source. */
 const OVERCAST_SPREAD_STOPS = 0.75;
+/** How far light under leaves strays either side, between a gap and a trunk. Common practice, no source. */
+const CANOPY_SPREAD_STOPS = 1;
 
 /** Cloud between these shares leaves gaps that the sun comes and goes through. No source. */
 const GAPS = { from: 0.1, to: 0.9 } as const;
@@ -78,7 +82,8 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
   const skyView = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
   const { indoors = false } = scene;
-  const sunShare = indoors ? 0 : sunShareOn(scene, sun, Number(time));
+  const sunShare = isSunless(scene) ? 0 : sunShareOn(scene, sun, Number(time));
+  const underLeaves = !indoors && scene.canopyShare !== undefined;
   const lampLux = lampsAt(scene, Number(time));
   const luxUnder = (sky: Sky | number, directShare: number) =>
     illuminanceOnFace({
@@ -107,22 +112,25 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
     sunlit: sunShare >= SUNLIT_SHARE && skyNamed(sky) !== 'overcast',
     sunShare,
     indoors,
+    ...(underLeaves && { underLeaves }),
     skyView,
     daylightLux,
     lampLux,
-    ev: cloud
-      ? range([
-          ...inSun(cloud.low),
-          ...inSun(cloud.high),
-          ...(cloud.high > GAPS.from && cloud.low < GAPS.to ? [luxUnder(cloud.high, 0)] : []),
-        ])
-      : {
-          clear: range(shares.length > 1 ? inSun(sky) : []),
-          partly: range([luxUnder('partly', 0), ...inSun('clear')]),
-          overcast: range([
-            daylightLux * 2 ** -OVERCAST_SPREAD_STOPS,
-            daylightLux * 2 ** OVERCAST_SPREAD_STOPS,
-          ]),
-        }[scene.sky],
+    ev: underLeaves
+      ? range([daylightLux * 2 ** -CANOPY_SPREAD_STOPS, daylightLux * 2 ** CANOPY_SPREAD_STOPS])
+      : cloud
+        ? range([
+            ...inSun(cloud.low),
+            ...inSun(cloud.high),
+            ...(cloud.high > GAPS.from && cloud.low < GAPS.to ? [luxUnder(cloud.high, 0)] : []),
+          ])
+        : {
+            clear: range(shares.length > 1 ? inSun(sky) : []),
+            partly: range([luxUnder('partly', 0), ...inSun('clear')]),
+            overcast: range([
+              daylightLux * 2 ** -OVERCAST_SPREAD_STOPS,
+              daylightLux * 2 ** OVERCAST_SPREAD_STOPS,
+            ]),
+          }[scene.sky],
   };
 }

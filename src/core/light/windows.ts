@@ -1,4 +1,5 @@
 import { daylight, type Daylight, type Sky } from './daylight';
+import { underCanopy } from './shade';
 
 /** What is over a ground: the open sky, or a roof and what its windows let in. */
 export interface Roofed {
@@ -6,7 +7,13 @@ export interface Roofed {
   readonly indoors?: boolean;
   /** Daylight factor: light on a level surface inside as a share of that of the whole sky outside. None without windows. */
   readonly windowShare?: number;
+  /** In the open under leaves: the share of daylight that they let through, flecks apart; open sky when absent. */
+  readonly canopyShare?: number;
 }
+
+/** Whether no sun comes to anything on a ground: under a roof, or under closed leaves. */
+export const isSunless = ({ indoors = false, canopyShare }: Roofed): boolean =>
+  indoors || canopyShare !== undefined;
 
 /**
  * Average daylight factors: under 0.02 a room looks dull and has its lamps on, from 0.05 it is lit by day.
@@ -24,11 +31,14 @@ const MIDNIGHT_DEG = -90;
  * @throws RangeError as {@link daylight}
  */
 export function daylightOver(
-  { indoors = false, windowShare = 0 }: Roofed,
+  { indoors = false, windowShare = 0, canopyShare }: Roofed,
   sunAltitudeDeg: number,
   sky: Sky | number,
 ): Daylight {
-  if (!indoors) return daylight({ sunAltitudeDeg, sky });
+  if (!indoors) {
+    const open = daylight({ sunAltitudeDeg, sky });
+    return canopyShare === undefined ? open : underCanopy(open, canopyShare);
+  }
   const night = daylight({ sunAltitudeDeg: MIDNIGHT_DEG, sky });
   if (windowShare === 0) return night;
   const { diffuseHorizontalLux } = daylight({ sunAltitudeDeg, sky });

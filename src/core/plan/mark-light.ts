@@ -2,7 +2,7 @@ import { correctedOffsets } from '../light/corrected';
 import { skyAt } from '../light/cloud';
 import type { Daylight } from '../light/daylight';
 import { lampsAt, sunShareOn } from '../light/subject';
-import { daylightOver } from '../light/windows';
+import { daylightOver, isSunless } from '../light/windows';
 import { SUNLIT_SHARE } from '../site/bough';
 import { alongBearing, type Point3 } from '../site/vector';
 import { sunPosition } from '../sun/position';
@@ -38,7 +38,7 @@ export function momentsAt(
 function momentAt(site: ScoredSite, target: Point3, timeMs: number, offsetStops: number): Moment {
   const sun = sunPosition({ time: timeMs, ...site.place });
   const toward = alongBearing(sun.azimuthDeg, sun.altitudeDeg);
-  const sunShare = site.indoors ? 0 : sunShareOn({ ...site, target }, sun, timeMs);
+  const sunShare = isSunless(site) ? 0 : sunShareOn({ ...site, target }, sun, timeMs);
   return {
     sunX: toward.x,
     sunY: toward.y,

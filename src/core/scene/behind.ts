@@ -1,6 +1,6 @@
 import { above, within } from '../check';
 import { skyAt } from '../light/cloud';
-import { CLOUD_FRACTION, lightOnSubject, type LitScene } from '../light';
+import { CLOUD_FRACTION, isSunless, lightOnSubject, type LitScene } from '../light';
 import { illuminanceFromEv } from '../quantity/ev';
 import { sinDeg } from '../quantity/angles';
 import { sunBlocked } from '../site/obstacle';
@@ -58,9 +58,9 @@ export function groundBehind(
   timeMs: number,
 ): BehindLight {
   within('reflectance', reflectance, 0, 1);
-  const { sun, daylight, lampLux, indoors } = lightOnSubject(scene, timeMs);
+  const { sun, daylight, lampLux } = lightOnSubject(scene, timeMs);
   const up = Math.max(0, sinDeg(sun.altitudeDeg));
-  const sunlit = !indoors && up > 0 && !sunBlocked({ ...at, z: 0 }, sun, scene.obstacles);
+  const sunlit = !isSunless(scene) && up > 0 && !sunBlocked({ ...at, z: 0 }, sun, scene.obstacles);
   const lux =
     daylight.diffuseHorizontalLux + (sunlit ? daylight.directNormalLux * up : 0) + lampLux;
   return {

@@ -40,7 +40,7 @@ interface Seen {
 }
 
 const sunUp = ({ answer }: Seen): boolean =>
-  answer.light.sun.altitudeDeg > 0 && !answer.light.indoors;
+  answer.light.sun.altitudeDeg > 0 && !answer.light.indoors && !answer.light.underLeaves;
 
 function shadowWords(heightM: number, seen: Seen): readonly string[] {
   if (!sunUp(seen)) return [];

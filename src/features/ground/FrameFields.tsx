@@ -17,6 +17,7 @@ import { Picker } from '@/ui/Picker';
 import { Sheet } from '@/ui/Sheet';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
+import { PartFramings } from './PartFramings';
 import { PlaceFrom } from './PlaceFrom';
 import { WishSection } from './WishSection';
 import { written } from '@/ui/units';
@@ -62,6 +63,7 @@ export function FrameFields() {
         update={update}
       />
       <Switches ground={setup.ground} update={update} />
+      <PartFramings />
       <WishSection />
       <ByDistance />
     </View>

@@ -36,8 +36,8 @@ const MOST_ADVICE = 2;
 
 /** Whose shade lies on the mark at this minute: one's own comes first, it can be taken away. */
 function shadeNow(setup: Setup, { view, answer }: Seen, atMs: number): string | undefined {
-  const { sun, indoors } = answer.light;
-  if (indoors) return undefined;
+  const { sun, indoors, underLeaves } = answer.light;
+  if (indoors || underLeaves) return undefined;
   const { features } = setup;
   if (ownShadowOn(view.position, view.mark, features, sun)) {
     return 'Your own shadow lies on it: stand aside, or crouch.';

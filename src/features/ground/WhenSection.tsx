@@ -1,6 +1,7 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { isSunless } from '@/core';
 import { DateTime } from 'luxon';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { ShadeList } from '@/features/shoot/ShadeList';
@@ -47,6 +48,9 @@ export function WhenSection() {
   const { setup, seen } = useShown('setup', 'seen');
   if (!seen.ok) return <Text>There is no view from here to be lit.</Text>;
   if (setup.light.indoors) return <Text>Under a roof the sun lights no face.</Text>;
+  if (isSunless(setup.light)) {
+    return <Text>Under the canopy the sun only flecks a face: wait for a gap.</Text>;
+  }
   return (
     <View role="region" aria-label="When the face is lit" className="gap-3">
       <DayAndYear />

@@ -1,4 +1,4 @@
-import { sunPosition } from '@/core';
+import { isSunless, sunPosition } from '@/core';
 import { itemsOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
@@ -72,7 +72,7 @@ function sunLines(shoot: Hours) {
     ...(Math.min(...altitudes) < DARK_SUN_DEG
       ? [line('head-lamp', 'Head-lamp with a red light', 'it is dark for a part of it')]
       : []),
-    ...(!shoot.light.indoors && Math.max(...altitudes) > BURNING_SUN_DEG
+    ...(!isSunless(shoot.light) && Math.max(...altitudes) > BURNING_SUN_DEG
       ? [line('sun-cream', 'Hat and sun cream', 'the sun stands high')]
       : []),
   ];

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import {
+  CANOPY_TRANSMITTANCE,
   cloudAt,
   LAMP_LEVELS_LUX,
   skyNamed,
@@ -19,6 +20,7 @@ import { Picker } from '@/ui/Picker';
 import { Slider } from '@/ui/Slider';
 import { Text } from '@/ui/Text';
 import { written } from '@/ui/units';
+import { CanopyFields, canopyInWords } from './CanopyFields';
 import { ForecastControls } from './ForecastControls';
 import { forecastInWords } from './forecast-words';
 import { measuredAt, MIST_SIGNS, mistSign, WIND_SIGNS, windSign, type Measured } from './measured';
@@ -26,6 +28,7 @@ import { SKIES, type SkyProps } from './sky-props';
 
 const ROOFS = [
   { value: 'sky', label: 'Open sky' },
+  { value: 'leaves', label: 'Leaves' },
   { value: 'roof', label: 'A roof' },
 ] as const;
 
@@ -48,6 +51,13 @@ function withWindows(shoot: Shoot, windows: Windows | 'none'): Shoot {
   const { windowShare: _was, ...light } = shoot.light;
   const share = windows === 'none' ? {} : { windowShare: WINDOW_SHARES[windows] };
   return { ...shoot, light: { ...light, ...share } };
+}
+
+/** A shoot with open sky, leaves or a roof over its ground. */
+function withOver(shoot: Shoot, over: (typeof ROOFS)[number]['value']): Shoot {
+  const { canopyShare: _was, ...light } = shoot.light;
+  const leaves = over === 'leaves' ? { canopyShare: CANOPY_TRANSMITTANCE.summerWood } : {};
+  return { ...shoot, light: { ...light, indoors: over === 'roof', ...leaves } };
 }
 
 const FROM = [
@@ -73,9 +83,20 @@ const lightChanger =
     );
 
 /** "clear, set by hand", "changeable, by the simulated forecast", "by garden.json", "a roof over the ground". */
-export function skyInWords({ indoors, windowShare, sky, skyFrom, forecast }: Light): string {
+export function skyInWords({
+  indoors,
+  windowShare,
+  canopyShare,
+  sky,
+  skyFrom,
+  forecast,
+}: Light): string {
   if (indoors && windowShare === undefined) return 'a roof over the ground';
-  const roof = indoors ? 'a roof with windows; ' : '';
+  const roof = indoors
+    ? 'a roof with windows; '
+    : canopyShare === undefined
+      ? ''
+      : `${canopyInWords(canopyShare)}; `;
   const over =
     skyFrom === 'forecast' && forecast
       ? forecastInWords(forecast)
@@ -141,10 +162,16 @@ export const SkyControls = memo(function SkyControls(props: SkyProps) {
     <View className="gap-3">
       <Choice
         label="Over the ground"
-        value={light.indoors ? 'roof' : 'sky'}
+        value={light.indoors ? 'roof' : light.canopyShare === undefined ? 'sky' : 'leaves'}
         options={ROOFS}
-        onChange={(over) => changeLight(() => ({ indoors: over === 'roof' }))}
+        onChange={(over) => update((current) => withOver(current, over))}
       />
+      {light.canopyShare !== undefined && !light.indoors ? (
+        <CanopyFields
+          share={light.canopyShare}
+          onChange={(canopyShare) => changeLight(() => ({ canopyShare }))}
+        />
+      ) : null}
       {light.indoors ? (
         <>
           <Choice

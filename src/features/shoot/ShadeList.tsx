@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { isSunless } from '@/core';
 import { Heading, Text } from '@/ui/Text';
 import { useShown } from './open-shoot';
 import { shadeInWords } from './shade-words';
@@ -8,7 +9,7 @@ import { useShades } from './use-shades';
 export function ShadeList() {
   const { shoot, seen, hours, clock, setup } = useShown('shoot', 'seen', 'hours', 'clock', 'setup');
   const shades = useShades();
-  if (!seen.ok || setup.light.indoors) return null;
+  if (!seen.ok || isSunless(setup.light)) return null;
   const title = `Shade on ${seen.view.mark.name}`;
   return (
     <View role="region" aria-label={title} className="gap-1">

@@ -56,7 +56,9 @@ function shadowOf(obstacle: Obstacle, sun: Sun): readonly (readonly Point2[])[] 
 }
 
 /** What of a minute's light the plan shows. */
-export type ShownLight = Pick<SubjectLight, 'indoors' | 'lampLux'> & { readonly sun: Sun };
+export type ShownLight = Pick<SubjectLight, 'indoors' | 'underLeaves' | 'lampLux'> & {
+  readonly sun: Sun;
+};
 
 /** What the minute's light does to the plan. */
 export function planLight(
@@ -68,7 +70,7 @@ export function planLight(
   light: ShownLight,
 ): PlanLight {
   const { sun } = light;
-  const up = sun.altitudeDeg > 0 && !light.indoors;
+  const up = sun.altitudeDeg > 0 && !light.indoors && !light.underLeaves;
   const behindHill = up && hills(features).some((hill) => sunBlocked(MIDDLE, sun, [hill]));
   const sunStrength = up && !behindHill ? SUN_STRENGTH[sky] : 0;
   return {
@@ -90,7 +92,7 @@ export function planLight(
     lampsOn: light.lampLux > 0,
     label: light.indoors
       ? 'Under a roof'
-      : `${sunInWords(sun)}${behindHill ? ', behind the hill' : ''}`,
+      : `${sunInWords(sun)}${behindHill ? ', behind the hill' : ''}${light.underLeaves ? ', over the canopy' : ''}`,
   };
 }
 

@@ -179,17 +179,18 @@ export function useLook(shoot: Shoot): Look {
       viewed.ok ? toldOr(() => alongSight(viewed.view, features, month), undefined) : undefined,
     [viewed, features, month],
   );
-  const { lampLux, indoors } = light;
+  const { lampLux, indoors, canopyShare } = light;
   const over = useMemo(() => skyOver(light), [light]);
   const { lampsFromMs } = hours;
   const shown = useMemo(
     (): SkyAndLight => ({
       sun: sunPosition({ time: atMs, ...place }),
       indoors,
+      ...(!indoors && canopyShare !== undefined && { underLeaves: true }),
       lampLux: lampsAt({ lampLux, ...(lampsFromMs !== undefined && { lampsFromMs }) }, atMs),
       sky: skyNamed(skyAt(over, atMs)),
     }),
-    [atMs, place, indoors, lampLux, lampsFromMs, over],
+    [atMs, place, indoors, canopyShare, lampLux, lampsFromMs, over],
   );
   return useMemo(
     () => ({ shoot, setup, hours, atMs, clock, viewed, scene, heard, along, light: shown }),

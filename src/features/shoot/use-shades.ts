@@ -1,5 +1,6 @@
 import { hashKey, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { isSunless } from '@/core';
 import { shadeRequest } from '@/answers/shade';
 import type { Shade } from '@/answers/shades-on';
 import { requestShades } from '@/workers/light-series-client';
@@ -11,7 +12,7 @@ export function useShades(): readonly Shade[] | undefined {
   const { shoot, seen, setup } = useShown('shoot', 'seen', 'setup');
   const { startLocal, endLocal, place } = shoot;
   const { features } = setup;
-  const view = seen.ok && !setup.light.indoors ? seen.view : undefined;
+  const view = seen.ok && !isSunless(setup.light) ? seen.view : undefined;
   const asked = useMemo(
     () =>
       view && shadeRequest({ features, startLocal, endLocal, place }, view.scene, view.position),

@@ -54,6 +54,7 @@ export function lightInWords({ light, sunAngle }: Pick<Answer, 'light' | 'sunAng
   if (light.lampLux > light.daylightLux) return 'Lamplight';
   if (light.indoors) return light.daylightLux >= DARK_LUX ? 'Window light' : 'Dark: no lamps';
   if (light.sun.altitudeDeg <= 0) return 'Twilight';
+  if (light.underLeaves) return 'Under the canopy';
   const { sunShare, daylight } = light;
   if (daylight.directNormalLux > 0 && sunShare > FLECKS.from && sunShare < FLECKS.to) {
     return 'Dappled light';
