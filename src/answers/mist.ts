@@ -1,4 +1,5 @@
 import { hazeContrast, mistIn, sunEvents, type MistOn } from '@/core';
+import type { AirHour } from '@/records/air';
 import { hourAt } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
@@ -16,6 +17,14 @@ const ABOUT_RISE_H = { before: 2, after: 3 } as const;
 /** The weather in force at a minute: the forecast's hour where it is followed and covers it, else as set by hand. */
 export const weatherAt = ({ air, light }: Weathered, atMs: number) =>
   (light.skyFrom === 'forecast' && light.forecast && hourAt(light.forecast, atMs)) || air;
+
+/** Mist in the weather of an hour. */
+export const mistOf = ({ temperatureC, humidityPct, windMs }: AirHour): MistOn =>
+  mistIn({
+    temperatureC: Math.max(-45, temperatureC),
+    relativeHumidityPct: Math.max(1, humidityPct),
+    windMs,
+  });
 
 export interface MistHour extends MistOn {
   readonly atMs: number;
@@ -35,10 +44,8 @@ export function mistHours(
   const count = Math.max(0, Math.floor((toMs - fromMs) / HOUR_MS) + 1);
   return Array.from({ length: toMs < fromMs ? 0 : count }, (_, i) => {
     const atMs = fromMs + i * HOUR_MS;
-    const { temperatureC, humidityPct, windMs } = weatherAt(shoot, atMs);
-    const relativeHumidityPct = Math.max(1, humidityPct);
-    const air = { temperatureC: Math.max(-45, temperatureC), relativeHumidityPct, windMs };
-    return { atMs, windMs, ...mistIn(air) };
+    const air = weatherAt(shoot, atMs);
+    return { atMs, windMs: air.windMs, ...mistOf(air) };
   });
 }
 

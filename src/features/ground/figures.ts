@@ -13,6 +13,7 @@ import type { View } from '@/answers/view';
 import {
   bearingInWords,
   faceSeen,
+  LOOK_WORDS,
   metres,
   percent,
   smallLength,
@@ -65,8 +66,6 @@ export function backdropInShort(view: View, aperture: number, back: AlongSight['
   });
   return `${LOOK_WORDS[look]} behind, ${(backgroundM / subjectM).toFixed(1)} times as far`;
 }
-
-const LOOK_WORDS = { washed: 'washed out', soft: 'soft', readable: 'readable' } as const;
 
 const MESH_WORDS = { gone: 'not seen', veil: 'a veil', seen: 'its pattern shows' } as const;
 

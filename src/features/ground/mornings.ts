@@ -1,8 +1,8 @@
 import { DateTime } from 'luxon';
 import type { FaceSpan, Mist } from '@/core';
 import { inALine } from '@/features/shoot/day-lines';
-import { mistIn } from '@/core';
-import type { Forecast, ForecastHour } from '@/records/forecast';
+import { mistOf } from '@/answers/mist';
+import type { Forecast } from '@/records/forecast';
 import { calendarDay, type CalendarDay } from './when';
 
 /** In which weeks a face has front light early in the day, and which mornings are the best. */
@@ -108,13 +108,6 @@ export interface ForecastMorning extends Morning {
 
 const MIST_RANK: Readonly<Record<Mist, number>> = { none: 0, possible: 1, likely: 2 };
 
-const mistOf = ({ temperatureC, humidityPct, windMs }: ForecastHour): Mist =>
-  mistIn({
-    temperatureC: Math.max(-45, temperatureC),
-    relativeHumidityPct: Math.max(1, humidityPct),
-    windMs,
-  }).mist;
-
 const HOUR_MS = 60 * MINUTE_MS;
 
 /** The mornings that a forecast covers, that with most front light under a clear sky first. */
@@ -135,7 +128,7 @@ export function forecastMornings(
         ? within.reduce((sum, hour) => sum + hour.cloud, 0) / within.length
         : undefined;
     const mist = within
-      .map(mistOf)
+      .map((hour) => mistOf(hour).mist)
       .reduce<Mist>((a, b) => (MIST_RANK[b] > MIST_RANK[a] ? b : a), 'none');
     return { ...morning, date: days[i]?.date ?? '', cloud, mist };
   });

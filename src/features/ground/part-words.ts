@@ -1,6 +1,6 @@
 import type { FramedPart, PartFraming } from '@/answers/part-framing';
 import { inALine } from '@/features/shoot/day-lines';
-import { metres, percent } from '@/features/shoot/words';
+import { LOOK_WORDS, metres, percent } from '@/features/shoot/words';
 
 /** Framings of a large animal, in words. */
 
@@ -10,19 +10,17 @@ export const PART_WORDS: Readonly<Record<FramedPart, string>> = {
   head: 'Head and neck',
 };
 
-const LOOKS = { washed: 'washed out', soft: 'soft', readable: 'readable' } as const;
-
 /** "600 mm with the 1.4x: fills 61 %, washed out behind"; where no lens gives it, from how far it would. */
 export function partInWords({ fill, focalMm, look, by, fromM }: PartFraming): string {
   if (!by) {
-    const wanted = `Wants ${Math.round(focalMm)} mm from here: ${LOOKS[look]} behind`;
+    const wanted = `Wants ${Math.round(focalMm)} mm from here: ${LOOK_WORDS[look]} behind`;
     return fromM === undefined
       ? wanted
       : `${wanted}. Your lens frames it from ${metres(fromM)}: only if it goes on as before`;
   }
   const takes = by.converter === 1 ? '' : ` with the ${by.converter}x`;
   const fills = (fill * by.focalMm * by.converter) / focalMm;
-  return `${by.focalMm} mm${takes}: fills ${percent(fills)}, ${LOOKS[look]} behind`;
+  return `${by.focalMm} mm${takes}: fills ${percent(fills)}, ${LOOK_WORDS[look]} behind`;
 }
 
 /** What of it stands free of what is behind: "Whole it is not set off from what is behind; its head and neck are." */

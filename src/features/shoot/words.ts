@@ -1,4 +1,11 @@
-import { engravedMark, FLECKS, lightSide, type Grade, type Settings } from '@/core';
+import {
+  engravedMark,
+  FLECKS,
+  lightSide,
+  type BackdropLook,
+  type Grade,
+  type Settings,
+} from '@/core';
 import type { Answer } from '@/answers/answer';
 import type { Trouble } from '@/answers/told';
 import { shownIn, unitsNow, written } from '@/ui/units';
@@ -65,6 +72,13 @@ export function lightInWords({ light, sunAngle }: Pick<Answer, 'light' | 'sunAng
   if (named === 'high') return 'High sun, eyes in shade';
   return `${SIDE_WORDS[named]}${side === 'centre' ? '' : ` from the ${side}`}`;
 }
+
+/** How what is behind a subject looks. */
+export const LOOK_WORDS: Readonly<Record<BackdropLook, string>> = {
+  washed: 'washed out',
+  soft: 'soft',
+  readable: 'readable',
+};
 
 /** How much of the subject's face the camera sees. */
 export function faceSeen(faceOffDeg: number): string {
