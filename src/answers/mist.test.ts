@@ -1,10 +1,11 @@
 import { ALDER_REACH } from '@/demo/alder-reach';
-import { contrastInWords, mistInWords } from '@/features/shoot/mist-words';
+import { contrastInWords, coolInWords, mistInWords } from '@/features/shoot/mist-words';
 import { measuredAt, MIST_SIGNS, mistSign, WIND_SIGNS, windSign } from '@/features/light/measured';
 import { typedForecast } from '@/features/light/own-forecast';
 import type { Shoot } from '@/records/shoot';
 import { shootSchema } from '@/records/shoot';
 import { clockOf, msOf } from '@/records/times';
+import { coolHours } from './cool-hours';
 import { contrastLeft, mistHours, visibilityM } from './mist';
 import { windMs } from './wind';
 
@@ -118,4 +119,18 @@ test('each sign is found again from its own figure', () => {
   }
   expect(windSign(0)).toBe('still');
   expect(mistSign(BY_HAND, at('06:00'))).toBe('clear');
+});
+
+test('butterflies sit in the cool and still hours, and nothing is said where none is met', () => {
+  expect(coolHours(BY_HAND)).toEqual([]);
+  const met = (shoot: Shoot): Shoot => ({
+    ...shoot,
+    marks: shoot.marks.map((mark) => ({ ...mark, subjectId: 'butterfly-flower' })),
+  });
+  const said = (shoot: Shoot) => coolInWords(coolHours(met(shoot)), clock);
+  expect(said(BY_HAND)).toBe('Cool and still, so that they sit, through all the hours.');
+  // 8 °C; from 07:00 the forecast has 5 m/s.
+  expect(said(FORECAST)).toBe('Cool and still, so that they sit: 05:15 to 06:15.');
+  const warm = { ...BY_HAND, air: { ...BY_HAND.air, temperatureC: 17 } };
+  expect(said(warm)).toMatch(/^Too warm or too windy/);
 });

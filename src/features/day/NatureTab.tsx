@@ -17,7 +17,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { arrivalOf, clockHours, litSpans, visitsByHour, watchesAt } from '@/answers/nature';
 import { ARRIVE_BEFORE, visitInWords } from '@/features/shoot/visit-words';
-import { MorningPart } from './MorningPart';
+import { ButterflyPart, MorningPart } from './MorningPart';
 import { NatureTimeSheet, WatchSheet } from './NatureSheets';
 
 const HOUR_MS = 3_600_000;
@@ -83,6 +83,7 @@ export function NatureTab() {
           On the face as you see it from where you stand; choose another mark on the plan.
         </Text>
       </View>
+      <ButterflyPart />
       <MorningPart />
       <MoonPart />
       <ShadeList />

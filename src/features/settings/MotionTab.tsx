@@ -1,5 +1,7 @@
 import { Pressable, View } from 'react-native';
+import { endsInFocus } from '@/answers/perch';
 import { hardlyMoves } from '@/answers/pictured';
+import { focusInWords, otherEndInWords } from '@/features/shoot/perch-words';
 import { formatShutter, type PanOn } from '@/core';
 import { PAN_LESSON } from '@/features/shoot/lessons';
 import { useLessons } from '@/features/shoot/use-lessons';
@@ -32,7 +34,9 @@ export function MotionTab({ seen }: { readonly seen: Seen }) {
 
 /** Where to focus and when to press. */
 export function FocusTab({ seen }: { readonly seen: Seen }) {
+  const { setup } = useShown('setup');
   const { view, answer } = seen;
+  const ends = endsInFocus(view, setup, answer.exposure.settings.aperture);
   const practised = usePractised();
   return (
     <View className="gap-1">
@@ -40,6 +44,7 @@ export function FocusTab({ seen }: { readonly seen: Seen }) {
         Focus and the moment
       </Heading>
       <SaidList label="Focus" said={focusPlan(view, answer.exposure.settings, practised).said} />
+      {ends ? <Text kind="small">{`${focusInWords(ends)} ${otherEndInWords(ends)}`}</Text> : null}
     </View>
   );
 }

@@ -1,7 +1,9 @@
 import {
+  apertureForDepth,
   burst,
   burstOverCycles,
   depthOfField,
+  depthWithin,
   formatShutter,
   halfCircle,
   imageSize,
@@ -225,6 +227,39 @@ function awayDegOf({ mark, sight }: View): number {
 /** A subject slower than this comes to a known place: focus can wait for it there. */
 const SLOW_MS = 1.5;
 
+/** Three ways to take something flat: what each wants of the focus. */
+function viewsSaid(
+  { subject, sight, focalMm, cocMm, lens, capAperture, widestAperture }: View,
+  depthM: number,
+): readonly Said[] {
+  const lengthM = subject.heightM;
+  const turn = `within ${tiltTolerance({ depthM, subjectLengthM: lengthM }).toFixed(0)}°`;
+  const wants = apertureForDepth({
+    ...{ focalMm, cocMm, distanceM: sight.distanceM },
+    depthM: depthWithin(lengthM, sight.distanceM, focalMm),
+  });
+  const whole = wants <= Math.min(lens.smallestAperture, capAperture);
+  return [
+    {
+      name: 'From the side, wings closed',
+      value: turn,
+      why: 'how far the wings may turn from the sensor’s plane and stay sharp',
+    },
+    {
+      name: 'From above, wings open',
+      value: turn,
+      why: 'the lens straight over it; mind your shadow, it drives it off',
+    },
+    {
+      name: 'Head-on',
+      value: whole ? `f/${Number(Math.max(wants, widestAperture).toFixed(1))}` : 'the eyes alone',
+      why: whole
+        ? `takes in all ${smallLength(lengthM)} of it, from eyes to wing tips`
+        : `all ${smallLength(lengthM)} of it want f/${wants.toFixed(0)}, past what the lens gives sharp`,
+    },
+  ];
+}
+
 /** How to focus for a view: where, how deep, how long, how early to press. */
 export function focusPlan(
   view: View,
@@ -272,15 +307,7 @@ export function focusPlan(
         value: smallLength(speedMs * leadS),
         why: `${leadS.toFixed(2)} s from seeing to opening${leaving ? `, by ${leaving.count} presses you practised,` : ''} at ${written(speedMs, 'm/s', 1)}; pre-capture, where the body has it, gives them back`,
       },
-      ...(subject.flat && depthM !== Infinity
-        ? [
-            {
-              name: 'Wings parallel',
-              value: `within ${tiltTolerance({ depthM, subjectLengthM: subject.heightM }).toFixed(0)}°`,
-              why: 'how far the wings may turn from the sensor’s plane and stay sharp',
-            },
-          ]
-        : []),
+      ...(subject.flat && depthM !== Infinity ? viewsSaid(view, depthM) : []),
     ],
   };
 }

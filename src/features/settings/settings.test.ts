@@ -5,6 +5,7 @@ import { answerAt } from '@/answers/answer';
 import { cardOf } from '@/answers/report';
 import { sceneOf, viewOf, type View } from '@/answers/view';
 import { cardSvg, LOCK_SCREEN } from '@/formats/card-image';
+import { newShoot } from '@/records/new-shoot';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, hoursOf, msOf } from '@/records/times';
 import { cardLine, cardNotes, cardRequest, turnedLines, turnInWords } from '@/features/shoot/card';
@@ -318,4 +319,44 @@ test('the pan slot keeps its time in full sun: the lens closes to its cap, then 
   const withIt = slot([filter]);
   expect(withIt?.exposure.shutter).toBe(without?.exposure.shutter);
   expect(withIt?.rest.at(-1)).toBe('ND 3 stops on the lens');
+});
+
+describe('a butterfly on its flower', () => {
+  const meadow = newShoot(
+    {
+      ...{ title: 'Meadow', template: 'butterfly-meadow', bearingDeg: 0 },
+      ...{ latitudeDeg: 52.2, longitudeDeg: 0.5, timeZone: 'Europe/London' },
+      ...{ startLocal: '2027-06-06T08:00', endLocal: '2027-06-06T11:00' },
+    },
+    'meadow',
+    '2027-03-01T12:00:00.000Z',
+  );
+  const view = seen(meadow);
+  const viewsAt = (aperture: number, from: View = view) =>
+    focusPlan(from, { shutterS: 1 / 500, aperture, iso: 400, liftStops: 0 } as Parameters<
+      typeof focusPlan
+    >[1]).said.slice(-3);
+
+  test('is taken from the side, from above and head-on, each with what it wants of the focus', () => {
+    expect(viewsAt(5.6).map(({ name }) => name)).toEqual([
+      ...['From the side, wings closed', 'From above, wings open', 'Head-on'],
+    ]);
+    // 100 mm at 0.69 m, c 0.0288 mm: 2 · 5.6 · 0.0288 · 690 · 590 / 100² is 13 mm of depth, of 60 mm of wing: 12.6°.
+    expect(viewsAt(5.6)[0]?.value).toMatch(/^within 1[23]°$/);
+    // Half the opening has twice the depth: 26 mm, 25.9°.
+    expect(viewsAt(11.2)[1]?.value).toMatch(/^within 2[56]°$/);
+    // All 60 mm want f/25: past the opening at which diffraction takes more than depth gives.
+    expect(viewsAt(5.6)[2]).toMatchObject({
+      value: 'the eyes alone',
+      why: expect.stringMatching(/^all 6 cm of it want f\/2[3-7],/),
+    });
+  });
+
+  test('from so far that all of it is sharp wide open, head-on wants no more than that', () => {
+    const far = seen({
+      ...meadow,
+      positions: meadow.positions.map((at) => ({ ...at, y: -3 })),
+    });
+    expect(viewsAt(5.6, far)[2]).toMatchObject({ value: 'f/2.8' });
+  });
 });

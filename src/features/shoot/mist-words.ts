@@ -1,4 +1,6 @@
+import type { CoolHour } from '@/answers/cool-hours';
 import type { MistHour } from '@/answers/mist';
+import { inALine } from './day-lines';
 import { percent } from './words';
 
 /** Mist in words. */
@@ -40,3 +42,23 @@ export const contrastInWords = ({
   readonly behind: number | undefined;
 }): string =>
   `${percent(subject)} of the contrast left on it${behind === undefined ? '' : `, ${percent(behind)} on what is behind`}`;
+
+/** "Cool and still, so that they sit: 08:00 to 10:00."; all or none of the hours are said in a word. */
+export function coolInWords(hours: readonly CoolHour[], clock: (ms: number) => string): string {
+  const cool = hours.filter(({ sits }) => sits);
+  if (cool.length === 0)
+    return 'Too warm or too windy for them to sit: look for them at rest in shade.';
+  if (cool.length === hours.length)
+    return 'Cool and still, so that they sit, through all the hours.';
+  const runs: { from: number; to: number }[] = [];
+  hours.forEach(({ atMs, sits }, i) => {
+    if (!sits) return;
+    const run = hours[i - 1]?.sits ? runs.at(-1) : undefined;
+    if (run) run.to = atMs;
+    else runs.push({ from: atMs, to: atMs });
+  });
+  const said = runs.map(({ from, to }) =>
+    from === to ? `at ${clock(from)}` : `${clock(from)} to ${clock(to)}`,
+  );
+  return `Cool and still, so that they sit: ${inALine(said)}.`;
+}

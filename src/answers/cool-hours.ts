@@ -1,0 +1,35 @@
+import { figureOf } from '@/presets/subject-figures';
+import { subjectOf } from '@/records/own-subject';
+import type { Shoot } from '@/records/shoot';
+import { hoursOf } from '@/records/times';
+import { weatherAt } from './mist';
+
+/** Butterflies sit while it is cool and still: in which hours of a shoot that is. */
+
+/** Warmer than this they fly off; in more wind flowers do not keep still. Common practice, no source. */
+const COOL_C = 16;
+const STILL_MS = 3;
+const HOUR_MS = 3_600_000;
+
+export interface CoolHour {
+  readonly atMs: number;
+  /** Whether it is cool and still. */
+  readonly sits: boolean;
+}
+
+/** The hours of a shoot, each with whether butterflies sit; none where no butterfly is met. */
+export function coolHours(
+  shoot: Pick<Shoot, 'marks' | 'subjects' | 'air' | 'light' | 'place' | 'startLocal' | 'endLocal'>,
+): readonly CoolHour[] {
+  const isMet = shoot.marks.some(
+    ({ subjectId }) => figureOf(subjectOf(shoot, subjectId)) === 'butterfly',
+  );
+  if (!isMet) return [];
+  const { startMs, endMs } = hoursOf(shoot);
+  const count = Math.floor((endMs - startMs) / HOUR_MS) + 1;
+  return Array.from({ length: count }, (_, i) => {
+    const atMs = startMs + i * HOUR_MS;
+    const { temperatureC, windMs } = weatherAt(shoot, atMs);
+    return { atMs, sits: temperatureC <= COOL_C && windMs <= STILL_MS };
+  });
+}
