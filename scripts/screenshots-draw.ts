@@ -24,7 +24,7 @@ const fromAbove = (page: Page): Promise<string> =>
     return canvas.toDataURL('image/png');
   });
 
-/** Drawing on a phone: the stand in hand, a picture laid under the plan, the rose, the phone's compass, a hide with its seats. */
+/** Drawing on a phone: the stand in hand, a picture laid under the plan, the rose, the phone's compass, a hide with its seats, a garden's perch and a branch over it. */
 export async function drawShots(page: Page, base: string): Promise<readonly string[]> {
   const shots: string[] = [];
   const shoot = async () => {
@@ -63,5 +63,50 @@ export async function drawShots(page: Page, base: string): Promise<readonly stri
   await page.goto(`${base}/shoot/demo-alder-reach/draw`);
   await button('Select Hide').click();
   await shoot();
+  await garden(page, base, shoot);
   return shots;
+}
+
+/** A garden: the stick of its perch with the end that is landed on, and a branch that dapples it. */
+async function garden(page: Page, base: string, shoot: () => Promise<void>): Promise<void> {
+  const button = (name: string | RegExp) =>
+    page.getByRole('button', { name, exact: typeof name === 'string' }).first();
+  const fill = async (label: string, value: string) => {
+    const field = page.getByLabel(label, { exact: true });
+    await field.fill(value);
+    await field.press('Enter');
+  };
+  await page.goto(`${base}/new`);
+  await button('Garden feeder').click();
+  await page.getByLabel('Place', { exact: true }).fill('52.2, 0.5');
+  await button(/^Take \d/).click();
+  for (const [label, value] of [
+    ['Date', '2027-05-08'],
+    ['Start', '07:00'],
+    ['End', '10:00'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(value);
+  }
+  await button('Make the shoot').click();
+  await button(/^Draw/).click();
+  await button(/^Select Placed perch/).click();
+  await page.getByRole('radio', { name: 'Stick, level' }).click();
+  const perch = page.getByRole('region', { name: 'The perch' });
+  await perch.getByRole('radio', { name: 'S end' }).click();
+  await perch.evaluate((region) => region.scrollIntoView({ block: 'start' }));
+  await shoot();
+  await button('Deselect').click();
+  await button('Add to the ground').click();
+  await button('Branch').click();
+  const plan = await page.getByRole('group', { name: /^Plan\./ }).boundingBox();
+  if (!plan) throw new Error('no plan');
+  for (const down of [0.3, 0.42]) {
+    await page.mouse.click(plan.x + plan.width * 0.62, plan.y + plan.height * down);
+  }
+  await button('Finish').click();
+  await fill('East of the middle, m', '1.3');
+  await fill('North of the middle, m', '5.4');
+  await fill('Height at its stem, m', '2.2');
+  await fill('Height at its tip, m', '1.8');
+  await shoot();
 }
