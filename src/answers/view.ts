@@ -58,6 +58,7 @@ import { inWind, windMs } from './wind';
 import { throughWindow, type Through } from './through-window';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
+import { lazily } from './lazily';
 import { told, type Trouble } from './told';
 
 /** What can be seen depends on: everything of a shoot but its hours and its name. */
@@ -184,12 +185,6 @@ export const skyOver = ({
 /** A view, or what stands in its way. */
 export type ViewResult =
   { readonly ok: true; readonly view: View } | { readonly ok: false; readonly trouble: Trouble };
-
-/** Computed when first asked for: a drag asks for the geometry alone. */
-function lazily<T>(compute: () => T): () => T {
-  let known: { readonly value: T } | undefined;
-  return () => (known ??= { value: compute() }).value;
-}
 
 function byId<T extends { readonly id: string }>(list: readonly T[], id: string): T {
   return list.find((entry) => entry.id === id) ?? (list[0] as T);
