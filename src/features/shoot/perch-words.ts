@@ -41,7 +41,7 @@ export const lastStopInWords = ({
 }: LastStop): string =>
   `The last stop on the way from ${cover}: ${smallLength(beforeM)} before ${food}. ${Math.round(total * 100)} of 100 there, ${Math.round(now * 100)} where it is.${foodInFrame ? ` ${food} is in the frame there: move it to a side.` : ''}`;
 
-/** Which end of a stick lies towards a point, in words for a picker's option. */
+/** Where on a stick a bird may land, to choose from; nothing of a post. */
 export const endChoices = (
   perch: FeatureOf<'perch'>,
 ): readonly { readonly value: string; readonly label: string }[] =>
