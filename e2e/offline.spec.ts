@@ -7,10 +7,8 @@ test(
   'after the first visit all of it opens and keeps without a network',
   { tag: '@once' },
   async ({ page, context }) => {
-    // All of it is fetched, and on a busy machine that takes its time.
-    test.slow();
     await page.goto('/');
-    await expect(page.getByText('it opens without a network')).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByText('it opens without a network')).toBeVisible({ timeout: 30_000 });
     await expect
       .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null))
       .toBe(true);

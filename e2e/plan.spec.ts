@@ -216,7 +216,6 @@ test(
   'body, lens, converter, subject, sky and lamps each change the answer',
   { tag: '@once' },
   async ({ page }) => {
-    test.slow();
     await openLarkmoor(page);
     const start = await readAnswer(page);
     const step = (name: string) => goTo(page, name);

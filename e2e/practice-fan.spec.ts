@@ -7,7 +7,6 @@ test(
   'a fan is heard, its smear foretold, a picture read back and kept',
   { tag: '@once' },
   async ({ page }) => {
-    test.slow();
     await page.addInitScript(() => {
       // A stand-in for the microphone: a fan of three blades at 20.8 turns a second, with overtones.
       navigator.mediaDevices.getUserMedia = async () => {

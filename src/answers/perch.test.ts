@@ -1,5 +1,6 @@
-import { perchEnds, scorePosition, type FeatureOf } from '@/core';
+import { landsAt, perchEnds, scorePosition, type FeatureOf } from '@/core';
 import { nextReminder } from '@/features/field/now-next';
+import { rivalInWords } from '@/features/shoot/perch-words';
 import { landedOn, withStick } from '@/records/carried';
 import { changeItem, moveItem, removeItem } from '@/records/edit-site';
 import { turnGround } from '@/records/edit-ground';
@@ -9,7 +10,6 @@ import { clockOf, msOf } from '@/records/times';
 import {
   endsInFocus,
   foodInFrame,
-  landsAt,
   lastStopFor,
   likelyEnd,
   perchUnder,
@@ -163,7 +163,11 @@ test('what else it could land on within a hop is named, the nearest first; the r
   expect(rivalsOf(VIEW, withFeature(GARDEN, post('High', x, y, feetM + 3)))).toEqual([]);
   // Beyond a hop from the perch, but at the feeder.
   const atFood = withFeature(GARDEN, post('At food', 0.2 - 1, 6.1, 1.8));
-  expect(rivalsOf(VIEW, atFood).map(({ name }) => name)).toEqual(['At food']);
+  const [rival, ...rest] = rivalsOf(VIEW, atFood);
+  expect(rest).toEqual([]);
+  expect(rival && rivalInWords(rival)).toBe('At food, 1.0 m from Feeder');
+  // What is far from the perch crowds it with no twig.
+  expect(rival && twigNear(VIEW, [{ ...rival, awayM: 0.1 }])).toBeUndefined();
 });
 
 test('a bird on a stick sits at an end, goes with it when it turns, and is likely at that towards its cover', () => {

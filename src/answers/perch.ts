@@ -1,8 +1,11 @@
+import { least } from 'd3-array';
 import {
   boughsOf,
   distanceToLine,
+  distanceToPath,
+  FEEDER_M,
+  landsAt,
   lastStops,
-  nearestOnSegment,
   perchEnds,
   point3,
   preFocus,
@@ -11,6 +14,7 @@ import {
   squareToLens,
   subjectPoints,
   type FeatureOf,
+  type LandsAt,
   type Point2,
   type Point3,
   type PreFocus,
@@ -42,13 +46,7 @@ const apartM = (a: Point2, b: Point2): number => Math.hypot(a.x - b.x, a.y - b.y
 const nearest = <F extends { readonly points: readonly Point2[] }>(
   things: readonly F[],
   to: Point2,
-): F | undefined =>
-  things.reduce<F | undefined>((best, thing) => {
-    const at = thing.points[0] as Point2;
-    return best === undefined || apartM(at, to) < apartM(best.points[0] as Point2, to)
-      ? thing
-      : best;
-  }, undefined);
+): F | undefined => least(things, ({ points }) => apartM(points[0] as Point2, to));
 
 /** The way birds come to a place: the food nearest to it, and the cover nearest to that. */
 export function wayTo(
@@ -59,9 +57,6 @@ export function wayTo(
   const cover = food && nearest(ofKind(ground, 'cover'), food.points[0] as Point2);
   return food && cover ? { cover, food } : undefined;
 }
-
-/** A feeder reaches so far about its middle, which is this far under its height. Common practice, no source. */
-const FEEDER_M = { across: 0.1, down: 0.15 } as const;
 
 /** Food that stands in the frame. */
 export function foodInFrame(
@@ -79,23 +74,25 @@ export function foodInFrame(
   const [acrossMm, upMm] = orientation === 'level' ? [widthMm, heightMm] : [heightMm, widthMm];
   return ofKind(ground, 'food').filter(({ points: [at], heightM }) => {
     if (!at) return false;
-    const middle = project(point3(at.x, at.y, heightM - FEEDER_M.down));
+    const middle = project(point3(at.x, at.y, heightM - FEEDER_M.down / 2));
     const top = project(point3(at.x, at.y, heightM));
     if (!middle || !top) return false;
-    const mmPerM = Math.abs(top.y - middle.y) / FEEDER_M.down;
+    const mmPerM = Math.abs(top.y - middle.y) / (FEEDER_M.down / 2);
     return (
-      Math.abs(middle.x) <= acrossMm / 2 + mmPerM * FEEDER_M.across &&
-      Math.abs(middle.y) <= upMm / 2 + mmPerM * FEEDER_M.down
+      Math.abs(middle.x) <= (acrossMm + mmPerM * FEEDER_M.across) / 2 &&
+      Math.abs(middle.y) <= (upMm + mmPerM * FEEDER_M.down) / 2
     );
   });
 }
 
-/** Something else to land on, and how far from where the bird should. */
+/** Something else to land on. */
 export interface Rival {
   readonly id: string;
   readonly name: string;
   readonly kind: 'perch' | 'branch';
+  /** How far from where the bird should, or from its food where only that is near. */
   readonly awayM: number;
+  readonly food?: string;
 }
 
 /** A hop: what is so near to the perch or its food is landed on instead. Common practice, no source. */
@@ -103,40 +100,30 @@ const RIVAL_M = 1.5;
 /** Lengths of the bird that a landing place wants clear of the next twig. Common practice, no source. */
 const CLEAR_LENGTHS = 2.5;
 
-const nearestOn = (line: readonly Point3[], to: Point3): number =>
-  Math.min(
-    ...line.map((from, i) => {
-      const next = line[i + 1] ?? from;
-      const at = nearestOnSegment(to, [from, next]);
-      const long = apartM(from, next);
-      const share = long > 0 ? apartM(from, at) / long : 0;
-      return Math.hypot(at.x - to.x, at.y - to.y, from.z + (next.z - from.z) * share - to.z);
-    }),
-  );
-
 /** What a bird could land on: a perch's stick, a branch's wood. */
-function landedOnAt(feature: Feature, at: Point3): number | undefined {
-  if (feature.kind === 'perch') return nearestOn(perchEnds(feature), at);
-  if (feature.kind !== 'branch') return undefined;
-  const line = boughsOf(feature).flatMap(({ from, to }) => [from, to]);
-  return line.length > 0 ? nearestOn(line, at) : undefined;
+function landing(feature: Feature): readonly Point3[] {
+  if (feature.kind === 'perch') return perchEnds(feature);
+  return boughsOf(feature).flatMap(({ from, to }) => [from, to]);
 }
 
 /** Other things to land on within a hop of where the bird should, or of its food; the nearest first. */
 export function rivalsOf({ mark }: Pick<View, 'mark'>, ground: Ground): readonly Rival[] {
-  const landing = point3(mark.x, mark.y, mark.feetM ?? 0);
-  const food = wayTo(ground, mark)?.food ?? nearest(ofKind(ground, 'food'), mark);
-  const feeder =
-    food && point3((food.points[0] as Point2).x, (food.points[0] as Point2).y, food.heightM);
+  const lands = point3(mark.x, mark.y, mark.feetM ?? 0);
+  const food = nearest(ofKind(ground, 'food'), mark);
+  const [at] = food?.points ?? [];
+  const feeds = food && at ? { at: point3(at.x, at.y, food.heightM), name: food.name } : undefined;
   return ground.features
+    .filter(({ id }) => id !== mark.carriedBy)
     .flatMap((feature): readonly Rival[] => {
-      if (feature.id === mark.carriedBy) return [];
       const { id, name, kind } = feature;
       if (kind !== 'perch' && kind !== 'branch') return [];
-      const awayM = landedOnAt(feature, landing);
-      if (awayM === undefined) return [];
-      const fromFood = feeder ? (landedOnAt(feature, feeder) ?? Infinity) : Infinity;
-      return Math.min(awayM, fromFood) <= RIVAL_M ? [{ id, name, kind, awayM }] : [];
+      const path = landing(feature);
+      const awayM = distanceToPath(lands, path);
+      if (awayM <= RIVAL_M) return [{ id, name, kind, awayM }];
+      const fromFoodM = feeds ? distanceToPath(feeds.at, path) : Infinity;
+      return feeds && fromFoodM <= RIVAL_M
+        ? [{ id, name, kind, awayM: fromFoodM, food: feeds.name }]
+        : [];
     })
     .sort((a, b) => a.awayM - b.awayM);
 }
@@ -147,21 +134,10 @@ export function twigNear(
   rivals: readonly Rival[],
 ): { readonly name: string; readonly awayM: number; readonly clearM: number } | undefined {
   const clearM = CLEAR_LENGTHS * subject.heightM;
-  const [twig] = rivals;
+  const twig = rivals.find(({ food }) => food === undefined);
   return twig && mark.carriedBy !== undefined && twig.awayM < clearM
     ? { ...twig, clearM }
     : undefined;
-}
-
-export type LandsAt = 1 | 0 | -1;
-
-/** Which end a mark sits at: 1 is the end that the stick points to. */
-export function landsAt(perch: Perch, mark: Point2): LandsAt {
-  const [tip, root] = perchEnds(perch);
-  const [middle] = perch.points;
-  if (!tip || !root || !middle) return 0;
-  const off = [apartM(mark, tip), apartM(mark, middle), apartM(mark, root)];
-  return ([1, 0, -1] as const)[off.indexOf(Math.min(...off))] as LandsAt;
 }
 
 /** The end that a bird likely lands on: that towards the cover it comes from. Common practice, no source. */

@@ -1,9 +1,10 @@
 import {
-  alongBearing,
-  alongPerch,
   distanceToLine,
   insidePolygon,
-  offPerchM,
+  landsAt,
+  onPerch,
+  perchEnds,
+  type LandsAt,
   type Point2,
   type Stick,
 } from '@/core';
@@ -19,7 +20,7 @@ const OUT_OF_HIDE_M = 0.6;
 type Ground = Pick<Shoot, 'features' | 'marks' | 'positions'>;
 
 const nearPerch = (at: Point2, feature: Feature): boolean =>
-  feature.kind === 'perch' && offPerchM(feature, at) <= ON_PERCH_M;
+  feature.kind === 'perch' && distanceToLine(at, perchEnds(feature)) <= ON_PERCH_M;
 
 const inHide = (at: Point2, { kind, points }: Feature): boolean => {
   const [first] = points;
@@ -85,15 +86,6 @@ export function seatedOn<G extends Ground>(ground: G, id: string): G {
 
 type Perch = Extract<Feature, { kind: 'perch' }>;
 
-/** Where along a stick, from 1 at the end it points to, to −1 at the other. */
-const onStick = ({ points, stick }: Perch, along: number): Point2 => {
-  const [middle = { x: 0, y: 0 }] = points;
-  if (!stick) return { x: middle.x, y: middle.y };
-  const { x, y } = alongBearing(stick.towardDeg);
-  const off = (along * stick.lengthM) / 2;
-  return { x: middle.x + x * off, y: middle.y + y * off };
-};
-
 /** A perch with another stick, or none: who sits at an end of it goes with that end. */
 export function withStick<G extends Ground>(ground: G, id: string, stick: Stick | undefined): G {
   const perch = ground.features.find((feature) => feature.id === id);
@@ -104,22 +96,18 @@ export function withStick<G extends Ground>(ground: G, id: string, stick: Stick 
     ...ground,
     features: ground.features.map((feature) => (feature.id === id ? now : feature)),
     marks: ground.marks.map((mark) =>
-      mark.carriedBy === id
-        ? { ...mark, ...onStick(now, Math.round(alongPerch(perch, mark))) }
-        : mark,
+      mark.carriedBy === id ? { ...mark, ...onPerch(now, landsAt(perch, mark)) } : mark,
     ),
   };
 }
 
 /** A mark that lands on an end of its perch's stick, or in its middle. */
-export function landedOn<G extends Ground>(ground: G, markId: string, along: 1 | 0 | -1): G {
+export function landedOn<G extends Ground>(ground: G, markId: string, at: LandsAt): G {
   const mark = ground.marks.find(({ id }) => id === markId);
   const perch = ground.features.find(({ id }) => id === mark?.carriedBy);
   if (perch?.kind !== 'perch') return ground;
   return {
     ...ground,
-    marks: ground.marks.map((one) =>
-      one.id === markId ? { ...one, ...onStick(perch, along) } : one,
-    ),
+    marks: ground.marks.map((one) => (one.id === markId ? { ...one, ...onPerch(perch, at) } : one)),
   };
 }

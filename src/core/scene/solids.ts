@@ -2,7 +2,7 @@ import { boughsOf, obstaclesOf, type FeatureOf, type SiteFeature } from '../site
 import { wallPieces, type HideWindow } from '../site/hide';
 import { wallObstacles } from '../site/shade';
 import type { Bough } from '../site/bough';
-import { perchEnds } from '../site/perch';
+import { FEEDER_M, perchEnds } from '../site/perch';
 import { alongBearing, type Point2, type Point3 } from '../site/vector';
 import type { Solid, Surface } from './types';
 
@@ -96,14 +96,14 @@ function stickOf(perch: FeatureOf<'perch'>): readonly Solid[] {
   return [{ shape: 'rod', from: down(from), to: down(to), radiusM: PERCH_RADIUS_M, ...TRUNK }];
 }
 
-/** A feeder at the top of its post. Common practice, no source. */
-const FEEDER_RADII_M = { x: 0.1, y: 0.1, z: 0.15 } as const;
+/** A feeder at the top of its post. */
 const feeder =
   (heightM: number) =>
-  ({ x, y }: Point2): Solid => ({
-    ...{ shape: 'ellipsoid', middle: { x, y, z: Math.max(0, heightM - FEEDER_RADII_M.z) } },
-    ...{ radiiM: FEEDER_RADII_M, ...STANDS },
-  });
+  ({ x, y }: Point2): Solid => {
+    const radiiM = { x: FEEDER_M.across / 2, y: FEEDER_M.across / 2, z: FEEDER_M.down / 2 };
+    const middle = { x, y, z: Math.max(0, heightM - radiiM.z) };
+    return { shape: 'ellipsoid', middle, radiiM, ...STANDS };
+  };
 
 /** The solids of a feature; none for what only limits or names a place. */
 function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {

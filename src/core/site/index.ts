@@ -68,12 +68,14 @@ export {
   type Rectangle,
 } from './measure';
 export {
-  alongPerch,
+  FEEDER_M,
+  landsAt,
   lastStops,
-  offPerchM,
+  onPerch,
   perchEnds,
   preFocus,
   squareToLens,
+  type LandsAt,
   type PreFocus,
 } from './perch';
 export { placeByTwoPoints, type KnownPoint, type Placing } from './placing';
@@ -131,4 +133,12 @@ export {
   type Pinned,
   type Spot,
 } from './underlay';
-export { alongBearing, bearingDeg, elevationDeg, point3, type Point2, type Point3 } from './vector';
+export {
+  alongBearing,
+  bearingDeg,
+  distanceToPath,
+  elevationDeg,
+  point3,
+  type Point2,
+  type Point3,
+} from './vector';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { dot, length, point3, subtract, unit } from './vector';
-import { alongPerch, lastStops, offPerchM, perchEnds, preFocus, squareToLens } from './perch';
+import { distanceToPath, dot, length, point3, subtract, unit } from './vector';
+import { landsAt, lastStops, onPerch, perchEnds, preFocus, squareToLens } from './perch';
 
 /** A stick of 40 cm, a metre up, that points north from the middle of a garden. */
 const STICK = {
@@ -25,14 +25,30 @@ test('a stick ends half its length either way, a post in its top', () => {
   expect(perchEnds(POST)).toEqual([near(2, 3, 1.5)]);
 });
 
-test('how far off a stick and where along it a point lies', () => {
-  expect(offPerchM(STICK, { x: 0.3, y: 0.1 })).toBeCloseTo(0.3);
-  expect(offPerchM(STICK, { x: 0, y: 0.5 })).toBeCloseTo(0.3);
-  expect(offPerchM(POST, { x: 2, y: 4 })).toBeCloseTo(1);
-  expect(alongPerch(STICK, { x: 0.1, y: 0.2 })).toBeCloseTo(1);
-  expect(alongPerch(STICK, { x: 0.1, y: -0.1 })).toBeCloseTo(-0.5);
-  expect(alongPerch(STICK, { x: 0, y: -9 })).toBe(-1);
-  expect(alongPerch(POST, { x: 0, y: -9 })).toBe(0);
+test('a place on a stick is its ends or its middle, and a point lies at the nearest of them', () => {
+  expect(onPerch(STICK, -1)).toEqual({ x: expect.closeTo(0, 9), y: expect.closeTo(-0.2, 9) });
+  expect(onPerch(STICK, 0)).toEqual({ x: 0, y: 0 });
+  expect(onPerch(POST, 1)).toEqual({ x: 2, y: 3 });
+  // Half way between end and middle, at 10 cm of 20, they part.
+  expect(landsAt(STICK, { x: 0.1, y: 0.11 })).toBe(1);
+  expect(landsAt(STICK, { x: 0.1, y: 0.09 })).toBe(0);
+  expect(landsAt(STICK, { x: 0, y: -9 })).toBe(-1);
+  expect(landsAt(POST, { x: 0, y: -9 })).toBe(0);
+});
+
+test('a path in space is as far off as its nearest point: beside it, or past its end', () => {
+  const up = [point3(0, 0, 0), point3(0, 0, 2), point3(3, 0, 2)];
+  expect(distanceToPath(point3(0, 1, 1), up)).toBeCloseTo(1, 9);
+  expect(distanceToPath(point3(4, 0, 2), up)).toBeCloseTo(1, 9);
+  // From (1, 0, 1) it is a metre to either leg; a plan alone would have it on the second.
+  expect(distanceToPath(point3(1, 0, 1), up)).toBeCloseTo(1, 9);
+  // A slanting leg: (0, 0, 0) to (1, 0, 1), from (1, 0, 0) at √½.
+  expect(distanceToPath(point3(1, 0, 0), [point3(0, 0, 0), point3(1, 0, 1)])).toBeCloseTo(
+    Math.SQRT1_2,
+    9,
+  );
+  expect(distanceToPath(point3(1, 0, 0), [point3(1, 2, 0)])).toBeCloseTo(2, 9);
+  expect(distanceToPath(point3(1, 0, 0), [])).toBe(Infinity);
 });
 
 /** 600 mm f/4, 10 m off: sharp from 9.969 to 10.031 m by the table of depth of field (checks). */

@@ -2,7 +2,6 @@ import { backgroundBlur } from '../optics/blur';
 import { depthOfField } from '../optics/depth';
 import { arcSinDeg, fullCircle, halfCircle } from '../quantity/angles';
 import type { FeatureOf } from './feature';
-import { nearestOnSegment } from './snap';
 import {
   alongBearing,
   bearingDeg,
@@ -18,33 +17,37 @@ import {
 
 type Perch = Pick<FeatureOf<'perch'>, 'points' | 'heightM' | 'stick'>;
 
-/** The ends of a perch's stick, that to which it points first; of a post its top alone. */
-export function perchEnds({ points, heightM, stick }: Perch): readonly Point3[] {
+/** A place on a stick: the end it points to, its middle, its other end. A post has its middle alone. */
+export type LandsAt = 1 | 0 | -1;
+
+/** A place on a perch, on the plan. */
+export function onPerch({ points, stick }: Pick<Perch, 'points' | 'stick'>, at: LandsAt): Point2 {
   const [middle = { x: 0, y: 0 }] = points;
-  if (!stick) return [{ ...middle, z: heightM }];
+  if (!stick || at === 0) return { x: middle.x, y: middle.y };
   const { x, y } = alongBearing(stick.towardDeg);
-  return [1, -1].map((side) => ({
-    x: middle.x + (side * x * stick.lengthM) / 2,
-    y: middle.y + (side * y * stick.lengthM) / 2,
-    z: heightM,
+  const off = (at * stick.lengthM) / 2;
+  return { x: middle.x + x * off, y: middle.y + y * off };
+}
+
+/** The ends of a perch's stick, that to which it points first; of a post its top alone. */
+export const perchEnds = (perch: Perch): readonly Point3[] =>
+  (perch.stick ? ([1, -1] as const) : ([0] as const)).map((at) => ({
+    ...onPerch(perch, at),
+    z: perch.heightM,
   }));
-}
 
-/** How far, in metres on the plan, a point lies from a perch's stick or post. */
-export function offPerchM(perch: Perch, at: Point2): number {
-  const [a, b = a] = perchEnds(perch) as readonly [Point3, Point3?];
-  const near = nearestOnSegment(at, [a, b]);
-  return Math.hypot(at.x - near.x, at.y - near.y);
-}
-
-/** Where along its stick a point lies, 1 at the end it points to, −1 at the other, 0 on a post. */
-export function alongPerch({ points, stick }: Perch, at: Point2): number {
-  const [middle] = points;
-  if (!stick || !middle) return 0;
+/** Which end of its perch, or its middle, a point lies at. */
+export function landsAt(perch: Pick<Perch, 'points' | 'stick'>, point: Point2): LandsAt {
+  const { stick } = perch;
+  if (!stick) return 0;
+  const middle = onPerch(perch, 0);
   const { x, y } = alongBearing(stick.towardDeg);
-  const share = ((at.x - middle.x) * x + (at.y - middle.y) * y) / (stick.lengthM / 2);
-  return Math.max(-1, Math.min(1, share));
+  const offM = (point.x - middle.x) * x + (point.y - middle.y) * y;
+  return Math.abs(offM) <= stick.lengthM / 4 ? 0 : offM > 0 ? 1 : -1;
 }
+
+/** A feeder hangs at the top of its post, so far across and so far down from there. Common practice, no source. */
+export const FEEDER_M = { across: 0.2, down: 0.3 } as const;
 
 export interface PreFocusOn {
   readonly camera: Point3;

@@ -22,6 +22,17 @@ export const cross = (a: Point3, b: Point3): Point3 =>
   point3(a.y * b.z - a.z * b.y, a.z * b.x - a.x * b.z, a.x * b.y - a.y * b.x);
 export const unit = (a: Point3): Point3 => scale(a, 1 / length(a));
 
+/** Distance in metres from a point to a path through points in space; Infinity for no points. */
+export function distanceToPath(point: Point3, path: readonly Point3[]): number {
+  return path.reduce((least, from, i) => {
+    const along = subtract(path[i + 1] ?? from, from);
+    const square = dot(along, along);
+    const share = square === 0 ? 0 : dot(subtract(point, from), along) / square;
+    const near = add(from, scale(along, Math.min(1, Math.max(0, share))));
+    return Math.min(least, length(subtract(point, near)));
+  }, Infinity);
+}
+
 export const UP: Point3 = point3(0, 0, 1);
 
 /** Unit vector along a compass bearing, raised by an elevation. */

@@ -3,15 +3,14 @@ import { View } from 'react-native';
 import {
   endsInFocus,
   foodInFrame,
-  landsAt,
   lastStopFor,
   likelyEnd,
   perchUnder,
   rivalsOf,
   twigNear,
   wayTo,
-  type LandsAt,
 } from '@/answers/perch';
+import { landsAt, type LandsAt } from '@/core';
 import { shotAt } from '@/answers/search';
 import type { View as Seen } from '@/answers/view';
 import { landedOn, withStick } from '@/records/carried';

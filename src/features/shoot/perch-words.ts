@@ -1,6 +1,6 @@
 import type { Reminder } from '@/answers/reminders';
-import type { Ends, LandsAt, LastStop, Rival } from '@/answers/perch';
-import { perchEnds, type FeatureOf } from '@/core';
+import type { Ends, LastStop, Rival } from '@/answers/perch';
+import { perchEnds, type FeatureOf, type LandsAt } from '@/core';
 import { bearingInWords, smallLength } from './words';
 
 /** A perch between cover and food, in words. */
@@ -26,9 +26,9 @@ export function otherEndInWords({ perch, landsAt, offM, blurCircles, sharp }: En
 
 const begin = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
-/** "Fence post, 80 cm off". */
-export const rivalInWords = ({ name, awayM }: Rival): string =>
-  `${name}, ${smallLength(awayM)} off`;
+/** "Fence post, 80 cm off", "Branch, 60 cm from Feeder". */
+export const rivalInWords = ({ name, awayM, food }: Rival): string =>
+  `${name}, ${smallLength(awayM)} ${food ? `from ${food}` : 'off'}`;
 
 /** "Last stop from Gap in the hedge: 0.8 m before Feeder. 88 of 100 there, 84 here." */
 export const lastStopInWords = ({
