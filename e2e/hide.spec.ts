@@ -164,8 +164,10 @@ test('a large animal is framed whole or in part, each by a press, and what of it
   await expect(here).toContainText('56.6 m · fills 58 %');
   await groundTool(page, 'Frame');
   const parts = page.getByRole('region', { name: 'Whole or part' });
-  await expect(parts).toContainText('Whole it is not set off from what is behind;');
-  await expect(parts).toContainText(/Head and neck ?Wants 2014 mm from here: washed out behind\./);
+  await expect(parts).toContainText('Set off from what is behind: head and neck, not the whole.');
+  await expect(parts).toContainText(
+    /Head and neck ?Wants 2014 mm from here\. Your lens frames it from 16\.9 m, washed out behind/,
+  );
   await parts.getByRole('button', { name: /^Three quarters/ }).click();
   await page.keyboard.press('Escape');
   await expect(here).toContainText('56.6 m · fills 82 %');

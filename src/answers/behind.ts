@@ -1,6 +1,7 @@
 import {
   alongBearing,
   groundBehind,
+  isSunless,
   GROUND_REFLECTANCE,
   obstaclesOf,
   point3,
@@ -105,6 +106,8 @@ function foundBehind(
     const lit = uprightBehind(scene, far, REFLECTANCE.leaf, timeMs);
     return { kind: 'thing', name: hill.name, ...lit };
   }
+  // Under leaves one looks into them: what gaps they have, nobody drew.
+  if (isSunless(scene)) return undefined;
   const toward = alongBearing(sight.bearingDeg, Math.max(0.5, sight.elevationDeg));
   return { kind: 'sky', ...skyBehind(scene, toward, timeMs) };
 }

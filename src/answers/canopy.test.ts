@@ -4,6 +4,7 @@ import { lightInWords } from '@/features/shoot/words';
 import { shootSchema, type Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { answerAt } from './answer';
+import { behindOf } from './behind';
 import { canopyByReading } from './canopy';
 import { scoredKit, scoredMark, scoredSite } from './scored';
 import { FIRST_WISH, shotAt } from './search';
@@ -49,6 +50,17 @@ test('where one stands is scored by the same light: without sun under leaves', (
   const lightOf = (shoot: Shoot) => scoreOf(shoot).parts.find(({ name }) => name === 'light');
   expect(lightOf(under())?.why.kind).not.toBe('noSun');
   expect(lightOf(under(0.08))?.why.kind).toBe('noSun');
+});
+
+test('under leaves one looks into them: no blue sky is told behind', () => {
+  const skyward = (shoot: Shoot): Shoot => ({
+    ...shoot,
+    features: [],
+    marks: shoot.marks.map((mark) => ({ ...mark, feetM: 9 })),
+  });
+  const behind = (shoot: Shoot) => behindOf(shoot, seenIn(shoot), { back: undefined }, AT_MS);
+  expect(behind(skyward(under()))).toMatchObject({ kind: 'sky' });
+  expect(behind(skyward(under(0.08)))).toBeUndefined();
 });
 
 test('a reading under the leaves says how much they let through', () => {

@@ -1,8 +1,9 @@
+import { range } from 'd3-array';
 import { figureOf } from '@/presets/subject-figures';
+import { airAt } from '@/records/air';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
-import { weatherAt } from './mist';
 
 /** Butterflies sit while it is cool and still: in which hours of a shoot that is. */
 
@@ -26,10 +27,8 @@ export function coolHours(
   );
   if (!isMet) return [];
   const { startMs, endMs } = hoursOf(shoot);
-  const count = Math.floor((endMs - startMs) / HOUR_MS) + 1;
-  return Array.from({ length: count }, (_, i) => {
-    const atMs = startMs + i * HOUR_MS;
-    const { temperatureC, windMs } = weatherAt(shoot, atMs);
+  return range(startMs, endMs + 1, HOUR_MS).map((atMs) => {
+    const { temperatureC, windMs } = airAt(shoot, atMs);
     return { atMs, sits: temperatureC <= COOL_C && windMs <= STILL_MS };
   });
 }

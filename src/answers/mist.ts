@@ -1,6 +1,6 @@
+import { range } from 'd3-array';
 import { hazeContrast, mistIn, sunEvents, type MistOn } from '@/core';
-import type { AirHour } from '@/records/air';
-import { hourAt } from '@/records/forecast';
+import { airAt, type AirHour } from '@/records/air';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import type { AlongSight } from './along-sight';
@@ -13,10 +13,6 @@ type Weathered = Pick<Shoot, 'air' | 'light'>;
 const HOUR_MS = 3_600_000;
 /** Mist is asked about so long before and after sunrise. Common practice, no source. */
 const ABOUT_RISE_H = { before: 2, after: 3 } as const;
-
-/** The weather in force at a minute: the forecast's hour where it is followed and covers it, else as set by hand. */
-export const weatherAt = ({ air, light }: Weathered, atMs: number) =>
-  (light.skyFrom === 'forecast' && light.forecast && hourAt(light.forecast, atMs)) || air;
 
 /** Mist in the weather of an hour. */
 export const mistOf = ({ temperatureC, humidityPct, windMs }: AirHour): MistOn =>
@@ -41,17 +37,15 @@ export function mistHours(
   if (rise === undefined) return [];
   const fromMs = Math.max(startMs, rise - ABOUT_RISE_H.before * HOUR_MS);
   const toMs = Math.min(endMs, rise + ABOUT_RISE_H.after * HOUR_MS);
-  const count = Math.max(0, Math.floor((toMs - fromMs) / HOUR_MS) + 1);
-  return Array.from({ length: toMs < fromMs ? 0 : count }, (_, i) => {
-    const atMs = fromMs + i * HOUR_MS;
-    const air = weatherAt(shoot, atMs);
+  return range(fromMs, toMs + 1, HOUR_MS).map((atMs) => {
+    const air = airAt(shoot, atMs);
     return { atMs, windMs: air.windMs, ...mistOf(air) };
   });
 }
 
 /** How far one sees at a minute, metres; nothing where nobody said. */
 export function visibilityM(shoot: Weathered, atMs: number): number | undefined {
-  const { visibilityKm } = weatherAt(shoot, atMs);
+  const { visibilityKm } = airAt(shoot, atMs);
   return visibilityKm === undefined || visibilityKm === 0 ? undefined : visibilityKm * 1000;
 }
 

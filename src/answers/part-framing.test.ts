@@ -38,7 +38,7 @@ test('a deer before a wood: whole, three quarters and head, by the lens that fra
   ]);
   expect(framings[2]?.fromM).toBeCloseTo(16.85, 2);
   expect(framings[2] && partInWords(framings[2])).toBe(
-    'Wants 2014 mm from here: washed out behind. Your lens frames it from 16.9 m: only if it goes on as before',
+    'Wants 2014 mm from here. Your lens frames it from 16.9 m, washed out behind: only if the animal goes on as before',
   );
   // 60 % by 840 of 823 mm is 61 %.
   expect(framings[1] && partInWords(framings[1])).toBe(
@@ -53,9 +53,13 @@ test('a deer before a wood: whole, three quarters and head, by the lens that fra
 test('whole it is not set off where the wood is near, and is where it is far', () => {
   // Disc over the image of a leaf, by hand for 620 mm f/4: 0.48 / 0.40 mm.
   expect(setOffInWords(framingsIn(CLEARING, 4) ?? [])).toBe(
-    'Whole it is not set off from what is behind; head and neck, it is.',
+    'Set off from what is behind: head and neck, not the whole.',
   );
-  expect(setOffInWords(framingsIn(CLEARING, 22) ?? [])).toMatch(/^Neither whole nor in part/);
+  expect(setOffInWords(framingsIn(CLEARING, 22) ?? [])).toMatch(
+    /^Neither whole nor in part set off/,
+  );
+  // The 1.4x closes f/4 to f/5.6: at f/2 three quarters would be washed out, which no lens here opens to.
+  expect(framingsIn(CLEARING, 2)?.[1]).toMatchObject({ part: 'threeQuarter', look: 'soft' });
   const far: Shoot = {
     ...CLEARING,
     // Level with its middle: the line comes down on no ground before the wood.

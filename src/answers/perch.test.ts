@@ -17,6 +17,7 @@ import {
   twigNear,
   wayTo,
 } from './perch';
+import { remindersOf } from './reminders';
 import { scoredKit, scoredMark, scoredSite } from './scored';
 import { FIRST_WISH, shotAt } from './search';
 import { viewOf, type View } from './view';
@@ -215,13 +216,16 @@ test('focused on one end the other is soft, and a turn square to the lens makes 
   expect(endsInFocus(VIEW, GARDEN, 4)).toBeUndefined();
 });
 
+const nextIn = (shoot: Shoot, view: View, atMs: number) =>
+  nextReminder(remindersOf(shoot, view), atMs);
+
 test('what is easily forgotten comes up at its minute: cut ends before one settles, hulls when it feeds', () => {
   const before = msOf('2027-03-06T03:00', GARDEN.place.timeZone);
-  const first = nextReminder(GARDEN, VIEW, before);
+  const first = nextIn(GARDEN, VIEW, before);
   expect(first?.what).toBe('Cut ends of Placed perch out of sight');
   // Civil dawn comes in the shoot's morning: half an hour before it.
   expect(clockOf(first?.atMs ?? 0, GARDEN.place.timeZone) < '08:00').toBe(true);
-  expect(nextReminder(GARDEN, VIEW, first?.atMs ?? 0)).toEqual({
+  expect(nextIn(GARDEN, VIEW, first?.atMs ?? 0)).toEqual({
     what: 'Hull in the bill: wait until it is gone',
     atMs: msOf('2027-03-06T08:00', GARDEN.place.timeZone),
   });
@@ -232,12 +236,12 @@ test('what is easily forgotten comes up at its minute: cut ends before one settl
       { id: 'n2', kind: 'highTide', name: 'Tide', atLocal: '2027-03-06T08:30' },
     ],
   };
-  expect(nextReminder(fed, VIEW, AT_MS)?.atMs).toBe(msOf('2027-03-06T09:30', fed.place.timeZone));
+  expect(nextIn(fed, VIEW, AT_MS)?.atMs).toBe(msOf('2027-03-06T09:30', fed.place.timeZone));
   const close = changeItem(GARDEN, 'features', 'feeder', (feature) => ({
     ...feature,
     points: [{ x: 0.6, y: 5.6 }],
   }));
-  expect(nextReminder(close, seenIn(close), before)?.what).toBe(
+  expect(nextIn(close, seenIn(close), before)?.what).toBe(
     'Cut ends of Placed perch out of sight, Feeder out of the frame',
   );
   const bare = {
@@ -245,7 +249,7 @@ test('what is easily forgotten comes up at its minute: cut ends before one settl
     features: [],
     marks: GARDEN.marks.map((mark) => ({ ...mark, carriedBy: undefined })),
   };
-  expect(nextReminder(bare as Shoot, VIEW, before)).toBeUndefined();
+  expect(nextIn(bare as Shoot, VIEW, before)).toBeUndefined();
 });
 
 test('a stick’s two ends are where its perch says', () => {

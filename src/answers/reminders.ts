@@ -20,8 +20,9 @@ export interface TimedReminder {
  * feeding time, or at the start where none is known. None where nothing sits on a perch.
  */
 export function remindersOf(shoot: Shoot, view: View | undefined): readonly TimedReminder[] {
-  const perches = shoot.features.filter(({ kind }) => kind === 'perch');
-  const [perch] = perches.filter(({ id }) => shoot.marks.some(({ carriedBy }) => carriedBy === id));
+  const perch = shoot.features.find(
+    ({ kind, id }) => kind === 'perch' && shoot.marks.some(({ carriedBy }) => carriedBy === id),
+  );
   if (!perch) return [];
   const feeds = shoot.features.some(({ kind }) => kind === 'food');
   const [inFrame] = view ? foodInFrame(view, shoot) : [];

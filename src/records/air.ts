@@ -1,4 +1,5 @@
 import type { Air } from './day';
+import { hourAt } from './forecast';
 import type { Shoot } from './shoot';
 import { hoursOf } from './times';
 
@@ -26,3 +27,10 @@ export function airThrough({
       : [];
   return within.length > 0 ? { hours: within, from: 'forecast' } : { hours: [air], from: 'hand' };
 }
+
+/** The weather of a minute: that of the forecast's hour where it is followed and covers it, else by hand. */
+export const airAt = (
+  { air, light }: Pick<Shoot, 'air' | 'light'>,
+  atMs: number,
+): AirHour & Pick<Air, 'visibilityKm'> =>
+  (light.skyFrom === 'forecast' && light.forecast && hourAt(light.forecast, atMs)) || air;

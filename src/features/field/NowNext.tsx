@@ -1,4 +1,6 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
+import { remindersOf } from '@/answers/reminders';
 import { useDay } from '@/features/shoot/use-day';
 import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
 import { useOffline } from '@/ui/use-offline';
@@ -47,7 +49,10 @@ export function NowNext({
   const { card } = useCard(seen.ok ? seen.view : undefined, setup.choice, ribbon.series, hours);
   const running = runningLine(lines, now);
   const sun = ribbon.events.find(({ timeMs }) => timeMs > now);
-  const reminder = nextReminder(shoot, seen.ok ? seen.view : undefined, now);
+  const view = seen.ok ? seen.view : undefined;
+  // The dawn is looked for once, not each second.
+  const reminders = useMemo(() => remindersOf(shoot, view), [shoot, view]);
+  const reminder = nextReminder(reminders, now);
   const next: Coming | undefined =
     nextCall(lines, shoot, now) ??
     (now < hours.startMs

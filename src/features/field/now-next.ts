@@ -7,8 +7,7 @@ import {
   whoInWords,
   type DayLine,
 } from '@/features/shoot/day-lines';
-import { remindersOf } from '@/answers/reminders';
-import type { View } from '@/answers/view';
+import type { TimedReminder } from '@/answers/reminders';
 import { reminderInWords } from '@/features/shoot/perch-words';
 import { turningsOf } from '@/answers/light-plan';
 import { TURNING_WORDS } from '@/features/shoot/light-words';
@@ -89,14 +88,13 @@ export function nextCall(
 
 /** What is easily forgotten at a perch, when it comes up. */
 export const nextReminder = (
-  shoot: Shoot,
-  view: View | undefined,
+  reminders: readonly TimedReminder[],
   atMs: number,
 ): Coming | undefined =>
   firstAfter(
-    remindersOf(shoot, view).map((one) => ({
-      what: reminderInWords(one.reminder),
-      atMs: one.atMs,
+    reminders.map(({ reminder, atMs: dueMs }) => ({
+      what: reminderInWords(reminder),
+      atMs: dueMs,
     })),
     atMs,
   );

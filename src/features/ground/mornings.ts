@@ -3,7 +3,8 @@ import type { FaceSpan, Mist } from '@/core';
 import { inALine } from '@/features/shoot/day-lines';
 import { mistOf } from '@/answers/mist';
 import type { Forecast } from '@/records/forecast';
-import { calendarDay, type CalendarDay } from './when';
+import { runsOf } from '@/answers/runs';
+import { calendarDay, runInWords, type CalendarDay } from './when';
 
 /** In which weeks a face has front light early in the day, and which mornings are the best. */
 
@@ -57,16 +58,13 @@ function lasting(minutes: number): string {
 
 /** The weeks with front light in the morning: "21 Mar to 21 Sep; most on 11 Jun, 2 h 10 min". */
 export function seasonInWords(mornings: readonly Morning[]): string {
-  const runs: { from: string; to: string; last: number }[] = [];
-  for (const { row, name, frontMin } of mornings) {
-    if (frontMin === 0) continue;
-    const run = runs.at(-1);
-    if (run && run.last === row - 1) Object.assign(run, { to: name, last: row });
-    else runs.push({ from: name, to: name, last: row });
-  }
+  const isFront = ({ frontMin }: Morning) => frontMin > 0;
+  const runs = runsOf(mornings, (a, b) => isFront(a) === isFront(b)).filter(({ first }) =>
+    isFront(first),
+  );
   if (runs.length === 0) return 'on no day of the year';
   const most = mornings.reduce((a, b) => (b.frontMin > a.frontMin ? b : a));
-  const weeks = inALine(runs.map(({ from, to }) => (from === to ? from : `${from} to ${to}`)));
+  const weeks = inALine(runs.map(runInWords));
   return `${weeks}; most on ${most.name}, ${lasting(most.frontMin)}`;
 }
 

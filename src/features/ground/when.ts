@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import type { FacedScene, FaceSpan, LitScene, Span, SunOnFace } from '@/core';
+import { runsOf, type Run } from '@/answers/runs';
 import type { View } from '@/answers/view';
 
 /** When the face has what light: a day hour by hour, and a year by thirds of its months. */
@@ -84,14 +85,12 @@ export function yearInWords(
   found: readonly (readonly FaceSpan[])[],
   share: number,
 ): string {
-  const runs: { from: string; to: string; sun: SunOnFace }[] = [];
-  days.forEach((day, i) => {
-    const sun = sunAtShare(day, found[i] ?? [], share);
-    const last = runs.at(-1);
-    if (last?.sun === sun) last.to = day.name;
-    else runs.push({ from: day.name, to: day.name, sun });
-  });
-  return runs
-    .map(({ from, to, sun }) => `${from === to ? from : `${from} to ${to}`} ${SUN_WORDS[sun]}`)
+  const told = days.map((day, i) => ({ ...day, sun: sunAtShare(day, found[i] ?? [], share) }));
+  return runsOf(told, (a, b) => a.sun === b.sun)
+    .map((run) => `${runInWords(run)} ${SUN_WORDS[run.first.sun]}`)
     .join('; ');
 }
+
+/** "1 Jan to 21 Feb", "1 Jan": the days of a run by name. */
+export const runInWords = ({ first, last }: Run<{ readonly name: string }>): string =>
+  first === last ? first.name : `${first.name} to ${last.name}`;

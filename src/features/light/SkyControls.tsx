@@ -9,9 +9,9 @@ import {
   type LampLevel,
   type Windows,
 } from '@/core';
-import { weatherAt } from '@/answers/mist';
 import type { Update } from '@/features/shoot/edits';
 import { LAMPS, lampLabel } from '@/presets/lamps';
+import { airAt } from '@/records/air';
 import { cloudOf } from '@/records/forecast';
 import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, msOf } from '@/records/times';
@@ -115,7 +115,7 @@ export function lampsInWords({ lampLux }: Light): string {
 function SeenNow({ shoot, atMs, clock, update }: SkyProps) {
   const { light } = shoot;
   const seen = (measured: Measured) => update((current) => measuredAt(current, atMs, measured));
-  const { windMs } = weatherAt(shoot, atMs);
+  const { windMs } = airAt(shoot, atMs);
   const of = WIND_SIGNS.map(({ value, label }) => ({ value, label }));
   const cloud = light.forecast && cloudAt(cloudOf(light.forecast), atMs);
   return (

@@ -1,5 +1,6 @@
 import type { CoolHour } from '@/answers/cool-hours';
 import type { MistHour } from '@/answers/mist';
+import { runsOf, type Run } from '@/answers/runs';
 import { inALine } from './day-lines';
 import { percent } from './words';
 
@@ -20,18 +21,17 @@ export function mistInWords(
   hours: readonly MistHour[],
   clock: (ms: number) => string,
 ): readonly string[] {
-  const runs: { from: MistHour; to: MistHour }[] = [];
-  for (const hour of hours) {
-    const run = runs.at(-1);
-    if (run && run.from.mist === hour.mist && run.from.why === hour.why) run.to = hour;
-    else runs.push({ from: hour, to: hour });
-  }
-  return runs.map(({ from, to }) =>
-    runs.length === 1
-      ? `${said(from)}.`
-      : `${clock(from.atMs)}${to === from ? '' : ` to ${clock(to.atMs)}`} ${said(from)}.`,
+  const runs = runsOf(hours, (a, b) => a.mist === b.mist && a.why === b.why);
+  return runs.map((run) =>
+    runs.length === 1 ? `${said(run.first)}.` : `${lasting(run, clock)} ${said(run.first)}.`,
   );
 }
+
+/** "05:15 to 06:15", "05:15". */
+const lasting = (
+  { first, last }: Run<{ readonly atMs: number }>,
+  clock: (ms: number) => string,
+): string => (first === last ? clock(first.atMs) : `${clock(first.atMs)} to ${clock(last.atMs)}`);
 
 /** "the mist leaves 82 % of the contrast on it, 40 % of what is behind". */
 export const contrastInWords = ({
@@ -50,15 +50,8 @@ export function coolInWords(hours: readonly CoolHour[], clock: (ms: number) => s
     return 'Too warm or too windy for them to sit: look for them at rest in shade.';
   if (cool.length === hours.length)
     return 'Cool and still, so that they sit, through all the hours.';
-  const runs: { from: number; to: number }[] = [];
-  hours.forEach(({ atMs, sits }, i) => {
-    if (!sits) return;
-    const run = hours[i - 1]?.sits ? runs.at(-1) : undefined;
-    if (run) run.to = atMs;
-    else runs.push({ from: atMs, to: atMs });
-  });
-  const said = runs.map(({ from, to }) =>
-    from === to ? `at ${clock(from)}` : `${clock(from)} to ${clock(to)}`,
-  );
+  const said = runsOf(hours, (a, b) => a.sits === b.sits)
+    .filter(({ first }) => first.sits)
+    .map((run) => lasting(run, clock));
   return `Cool and still, so that they sit: ${inALine(said)}.`;
 }
