@@ -4,7 +4,7 @@ import { answerAt } from '@/answers/answer';
 import { DEMO_SHOOTS } from '@/demo';
 import { GROUND_TEMPLATES, onFieldOfPlay } from '@/presets/grounds';
 import { trialShoot } from './fixtures/trial-shoot';
-import { onKnownGround } from './new-shoot';
+import { newShoot, onKnownGround } from './new-shoot';
 import { shootSchema, type Shoot } from './shoot';
 import { msOf } from './times';
 
@@ -109,4 +109,24 @@ test('at a venue used before the ground, its lamps and what its light taught com
   expect(there.startLocal).toBe(fresh.startLocal);
   expect([...there.guessed].sort()).toEqual(['kit', 'lamps']);
   expect(shootSchema.safeParse(there).success).toBe(true);
+});
+
+test('a shoot that begins in the dark of a morning is first looked at when there is a picture', () => {
+  const look = (startLocal: string, endLocal: string, template = 'feeder-garden') =>
+    newShoot(
+      {
+        ...{ title: 'Dawn', template, bearingDeg: 0, startLocal, endLocal },
+        ...{ latitudeDeg: 52.06, longitudeDeg: -2.72, timeZone: 'Europe/London' },
+      },
+      'dawn',
+      '2027-01-01T12:00:00.000Z',
+    ).atLocal;
+  // Sunrise at Hereford on 9 May 2027 is 05:25, within minutes (a table's value from memory).
+  expect(look('2027-05-09T04:45', '2027-05-09T07:45') >= '2027-05-09T05:50').toBe(true);
+  expect(look('2027-05-09T04:45', '2027-05-09T07:45') <= '2027-05-09T06:00').toBe(true);
+  // By day, after dusk, over before it is light, and under a roof: at its start.
+  expect(look('2027-05-09T09:00', '2027-05-09T11:00')).toBe('2027-05-09T09:00');
+  expect(look('2027-05-09T19:00', '2027-05-09T23:00')).toBe('2027-05-09T19:00');
+  expect(look('2027-05-09T04:00', '2027-05-09T05:30')).toBe('2027-05-09T04:00');
+  expect(look('2027-05-09T04:45', '2027-05-09T09:00', 'basketball-fiba')).toBe('2027-05-09T04:45');
 });

@@ -1,3 +1,4 @@
+import { sunEvents } from '@/core';
 import { USUAL_BODY_ID } from '@/presets/bodies';
 import { groundById } from '@/presets/grounds';
 import { mainsHzAt } from '@/presets/mains';
@@ -9,6 +10,7 @@ import { EMPTY_BAG } from './kit';
 import { EMPTY_LOG } from './log';
 import { FIRST_PAN_SIGMA, SHOOT_VERSION, type Shoot } from './shoot';
 import { turnGround } from './edit-ground';
+import { localMinuteOf, msOf } from './times';
 
 /** What a person says to begin a shoot. */
 export interface ShootBrief {
@@ -30,6 +32,26 @@ export interface ShootBrief {
   readonly school?: Shoot['choice']['school'];
   /** What of this nobody has said. */
   readonly guessed?: readonly Guess[];
+}
+
+const FIRST_LOOK_MS = 30 * 60_000;
+
+/** The minute first looked at: the start, or for one that begins before sunrise a while after it, when there is a picture. */
+function firstLook({
+  startLocal,
+  endLocal,
+  latitudeDeg,
+  longitudeDeg,
+  timeZone,
+}: ShootBrief): string {
+  const date = startLocal.slice(0, 10);
+  const rise = sunEvents({ date, timeZone, latitudeDeg, longitudeDeg }).rise?.getTime();
+  const [startMs, endMs] = [startLocal, endLocal].map((local) => msOf(local, timeZone)) as [
+    number,
+    number,
+  ];
+  if (rise === undefined || rise <= startMs || rise + FIRST_LOOK_MS >= endMs) return startLocal;
+  return localMinuteOf(rise + FIRST_LOOK_MS, timeZone);
 }
 
 /**
@@ -54,7 +76,7 @@ export function newShoot(brief: ShootBrief, id: string, now: string): Shoot {
     },
     startLocal: brief.startLocal,
     endLocal: brief.endLocal,
-    atLocal: brief.startLocal,
+    atLocal: indoorLux > 0 ? brief.startLocal : firstLook(brief),
     ground: { template: template.id, bearingDeg: 0, thrown: [], surface: template.surface },
     features: features.map((entry) => ({ ...entry, points: [...entry.points] })),
     marks: [...marks],
