@@ -168,7 +168,7 @@ export function someSteps(shoot: Shoot, chance: () => number): readonly unknown[
     () => sunInFigures(shoot.marks, []),
     () => {
       const against = behindOf(shoot, view, along, atMs);
-      return against && behindInWords(against, shoot.ground.surface);
+      return against && behindInWords(against);
     },
     () => features.flatMap((f) => (f.kind === 'hide' ? seatsOf(shoot, f).map(seatInWords) : [])),
     () => {

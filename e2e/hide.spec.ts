@@ -172,3 +172,49 @@ test('a large animal is framed whole or in part, each by a press, and what of it
   await page.keyboard.press('Escape');
   await expect(here).toContainText('56.6 m · fills 82 %');
 });
+
+test(
+  'a bank is drawn as heights along a line: how high one stands on it, what it hides, once a ground',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page, 'demo-alder-reach');
+    const { marks, positions } = await keptShoot(page, 'demo-alder-reach');
+    const [bird, seat] = [marks, positions].map((list) => list[0] as { x: number; y: number });
+    if (!bird || !seat) throw new Error('must be there');
+    await take(page, 'Slope');
+    await tapPlan(page, 0.4, 0.6);
+    await tapPlan(page, 0.4, 0.4);
+    await button(page, 'Finish').click();
+    const corner = async ({ x, y }: { x: number; y: number }, heightM: string) => {
+      await fill(page, 'Corner east, m', x.toFixed(2));
+      await fill(page, 'Corner north, m', y.toFixed(2));
+      await fill(page, 'Ground here, m', heightM);
+    };
+    // From the bird up to the hide: 3 m.
+    await corner(bird, '0');
+    await button(page, 'The corner after').click();
+    await corner(seat, '3');
+    await expect(
+      page.getByText(
+        /^Hide window stands (2\.[5-9]|3\.0) m over the lowest ground, .* Near perch 0\.0 m\.$/,
+      ),
+    ).toBeVisible();
+    await expect(page.getByText(/^The camera is 2\.[5-9] m over Near perch\.$/)).toBeVisible();
+    await button(page, 'Deselect').click();
+    await button(page, 'Add to the ground').click();
+    await expect(page.getByRole('button', { name: 'Slope', exact: true })).toBeDisabled();
+    await page.keyboard.press('Escape');
+    await button(page, 'Done drawing').click();
+
+    await groundTool(page, 'Side');
+    const side = page.getByRole('img', { name: /over the lowest ground/ });
+    await expect(side).toBeVisible();
+    await settle(page);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Where you stand' })).toBeVisible();
+    const kept = await keptShoot(page, 'demo-alder-reach');
+    expect(kept.features).toContainEqual(
+      expect.objectContaining({ kind: 'slope', heightsM: [0, 3] }),
+    );
+  },
+);

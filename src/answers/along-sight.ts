@@ -1,22 +1,29 @@
 import {
   boughsOf,
   fenceInSight,
+  colourOf,
   firstBackdrop,
   HIDES_FROM,
   insidePolygon,
+  meetsGround,
   obstaclesOf,
+  raised,
   sightBlocks,
   sightThrough,
+  slopeIn,
   swingsOf,
   type Backdrop,
   type BackdropDetail,
   type Block,
+  type BroadColour,
   type FeatureOf,
   type FenceInSight,
+  type GroundSurface,
   type Obstacle,
   type SiteFeature,
   type WindowSwing,
 } from '@/core';
+import { SURFACES } from '@/presets/surfaces';
 import type { View } from './view';
 
 /** What lies along the line of sight: in the way, looked through, behind. */
@@ -25,6 +32,9 @@ import type { View } from './view';
 export interface Named extends Obstacle {
   readonly name: string;
   readonly detail: BackdropDetail;
+  readonly colour: BroadColour;
+  /** What it is made of, where it is the ground itself. */
+  readonly surface?: GroundSurface;
 }
 
 export interface AlongSight {
@@ -51,7 +61,7 @@ export const branchesBefore = (
   features: readonly SiteFeature[],
   month: number,
 ): readonly BranchInSight[] =>
-  features
+  raised(features)
     .flatMap((feature): readonly BranchInSight[] => {
       const boughs = boughsOf(feature);
       if (boughs.length === 0) return [];
@@ -78,7 +88,13 @@ function namedOf(feature: SiteFeature): readonly Named[] {
   const known = named.get(feature);
   if (known) return known;
   const { name } = feature;
-  const made = obstaclesOf(feature).map((solid) => ({ ...solid, name, detail: detailOf(feature) }));
+  const made = obstaclesOf(feature).map((solid) => ({
+    ...solid,
+    name,
+    detail: detailOf(feature),
+    colour: colourOf(feature),
+    ...(feature.kind === 'slope' && { surface: BANK }),
+  }));
   named.set(feature, made);
   return made;
 }
@@ -87,12 +103,61 @@ function namedOf(feature: SiteFeature): readonly Named[] {
 export function thingsOf(features: readonly SiteFeature[]): readonly Named[] {
   const known = lists.get(features);
   if (known) return known;
-  const made = features.flatMap(namedOf);
+  const made = raised(features).flatMap(namedOf);
   lists.set(features, made);
   return made;
 }
 
 const isFence = (feature: SiteFeature): feature is FeatureOf<'fence'> => feature.kind === 'fence';
+
+const GROUND_COLOUR: Readonly<Record<GroundSurface, BroadColour>> = {
+  grass: 'leaf',
+  water: 'water',
+  drySand: 'sand',
+  clayTrack: 'sand',
+  hallWood: 'wood',
+  snow: 'stone',
+  ice: 'stone',
+};
+/** What stands out on the ground itself: tufts, ripples, tracks. Common practice, no source. */
+const GROUND_DETAIL: BackdropDetail = 'leaf';
+/** Water lies no higher than this over the lowest of a slope; what rises from it is its bank. */
+const SHORE_M = 0.02;
+export const BANK: GroundSurface = 'grass';
+
+const grounds = new Map<GroundSurface, Named>();
+function groundOf(surface: GroundSurface): Named {
+  const known = grounds.get(surface);
+  if (known) return known;
+  const made = {
+    ...{ name: SURFACES.find(({ id }) => id === surface)?.name ?? '', surface },
+    ...{ detail: GROUND_DETAIL, colour: GROUND_COLOUR[surface], footprint: [], heightM: 0 },
+  };
+  grounds.set(surface, made);
+  return made;
+}
+
+/** What is first behind the subject: something that stands, or the ground where the line comes down on it. */
+function behindIt(
+  { camera, aim, surface }: View,
+  features: readonly SiteFeature[],
+  things: readonly Named[],
+): AlongSight['back'] {
+  const back = firstBackdrop(camera, aim, things);
+  const slope = slopeIn(features);
+  const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
+  const toward = { x: (aim.x - camera.x) / levelM, y: (aim.y - camera.y) / levelM };
+  const rise = (aim.z - camera.z) / levelM;
+  const behindM = slope
+    ? meetsGround(slope, aim, toward, rise)
+    : rise < 0
+      ? aim.z / -rise
+      : undefined;
+  if (behindM === undefined || (back && back.behindSubjectM < behindM)) return back;
+  const isBank = surface === 'water' && aim.z + rise * behindM > SHORE_M;
+  const obstacle = groundOf(isBank ? BANK : surface);
+  return { obstacle, distanceM: levelM + behindM, behindSubjectM: behindM };
+}
 
 /** What a view looks past, through and at. @param month 1 to 12: leaves are as they are in it */
 export function alongSight(
@@ -105,8 +170,8 @@ export function alongSight(
   return {
     blocks: sightBlocks(camera, aim, things),
     branches: branchesBefore(view, features, month),
-    fence: fenceInSight(camera, aim, features.filter(isFence)),
-    back: firstBackdrop(camera, aim, things),
+    fence: fenceInSight(camera, aim, raised(features).filter(isFence)),
+    back: behindIt(view, features, things),
     swings: things
       .filter(({ footprint, openings }) => openings?.length && insidePolygon(camera, footprint))
       .flatMap((thing) => swingsOf(camera, thing)),

@@ -2,6 +2,7 @@ import {
   fillIsWeak,
   focalRange,
   framedFrom,
+  slopeIn,
   refusals,
   type Refusal,
   withConverter,
@@ -113,7 +114,7 @@ export function shotsServed(setup: Setup): readonly ShotServed[] {
     const from = usable.filter(({ position }) => !comesAtOne(setup, shot, position));
     const tries = (from.length > 0 ? from : usable).map(({ position, refused }) => {
       const { fill, orientation } = shot;
-      const wanted = { heightM, fill, orientation };
+      const wanted = { heightM, fill, orientation, slope: slopeIn(setup.features) };
       const { index, framed } = framedFrom(combinations, position, mark, wanted);
       return { shot, position, refused, framed, worn: combinations[index] as Worn };
     });

@@ -16,11 +16,13 @@ function against(shoot: Shoot, more: Partial<Shoot['choice']> = {}) {
 }
 const said = (shoot: Shoot, more?: Partial<Shoot['choice']>) => {
   const behind = against(shoot, more);
-  return behind && behindInWords(behind, shoot.ground.surface);
+  return behind && behindInWords(behind);
 };
 
 test('it says what is behind, whether the sun is on it, and how bright it is against the face', () => {
-  expect(said(ALDER_REACH)).toMatch(/^Reeds, far bank: in the sun, [\d.]+ stops? darker$/);
+  expect(said(ALDER_REACH)).toMatch(
+    /^Reeds, far bank: leaf green, in the sun, [\d.]+ stops? darker$/,
+  );
   // The pool lies under one: behind it is water, which shows what is beyond.
   expect(said(ALDER_REACH, { markId: 'dive-pool' })).toBe('Water: it mirrors what is beyond');
   expect(said(TERN_WATER, { positionId: 'bridge' })).toBe('Water: it mirrors what is beyond');
@@ -48,9 +50,9 @@ test('under a roof nothing is told', () => {
 });
 
 test('in short it says how bright, and of the sky how blue', () => {
-  const thing = { kind: 'thing', name: 'Reeds', sunlit: true } as const;
-  expect(behindInShort({ ...thing, stopsOver: -1.64 })).toBe('1.6 stops darker');
-  expect(behindInShort({ ...thing, stopsOver: 0.2 })).toBe('as bright as the face');
+  const thing = { kind: 'thing', name: 'Reeds', colour: 'leaf', sunlit: true } as const;
+  expect(behindInShort({ ...thing, stopsOver: -1.64 })).toBe('leaf green, 1.6 stops darker');
+  expect(behindInShort({ ...thing, stopsOver: 0.2 })).toBe('leaf green, as bright as the face');
   expect(behindInShort({ kind: 'sky', depth: 'deep', stopsOver: 1.1, sunlit: false })).toBe(
     'deep blue, 1.1 stops brighter',
   );

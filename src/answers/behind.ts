@@ -1,5 +1,6 @@
 import {
   alongBearing,
+  COLOUR_SURFACE,
   groundBehind,
   isSunless,
   GROUND_REFLECTANCE,
@@ -8,7 +9,8 @@ import {
   skyBehind,
   skylineDeg,
   uprightBehind,
-  type BackdropDetail,
+  type BroadColour,
+  type GroundSurface,
   type BehindLight,
   type SkyDepth,
 } from '@/core';
@@ -18,17 +20,13 @@ import { sceneOf, type View } from './view';
 
 /** What a subject stands against: what it is, whether it is lit, how bright against the face. */
 
-/** As much light things give back. Usual magnitudes, no source. */
-const REFLECTANCE: Readonly<Record<BackdropDetail, number>> = {
-  leaf: 0.1,
-  trunk: 0.12,
-  face: 0.3,
-  lettering: 0.3,
-};
-
 export type Behind =
-  | (BehindLight & { readonly kind: 'thing'; readonly name: string })
-  | (BehindLight & { readonly kind: 'ground' })
+  | (BehindLight & {
+      readonly kind: 'thing';
+      readonly name: string;
+      readonly colour: BroadColour;
+    })
+  | (BehindLight & { readonly kind: 'ground'; readonly surface: GroundSurface })
   /** Looked at so flatly water shows what is beyond it, upside down. */
   | { readonly kind: 'water' }
   | (BehindLight & { readonly kind: 'sky'; readonly depth: SkyDepth });
@@ -36,7 +34,7 @@ export type Behind =
 /** Hills are seen from so far as they stand. */
 const HILL_M = 30_000;
 
-type Grounds = Pick<Shoot, 'features' | 'ground'>;
+type Grounds = Pick<Shoot, 'features'>;
 
 const last = new WeakMap<
   View,
@@ -48,27 +46,22 @@ const last = new WeakMap<
  * by another part of the page, it is what was found before.
  */
 export function behindOf(
-  { features, ground }: Grounds,
+  { features }: Grounds,
   view: View,
   { back }: Pick<AlongSight, 'back'>,
   timeMs: number,
 ): Behind | undefined {
   const known = last.get(view);
-  if (
-    known?.timeMs === timeMs &&
-    known.back === back &&
-    known.features === features &&
-    known.ground === ground
-  ) {
+  if (known?.timeMs === timeMs && known.back === back && known.features === features) {
     return known.found;
   }
-  const found = foundBehind({ features, ground }, view, back, timeMs);
-  last.set(view, { features, ground, back, timeMs, ...(found && { found }) });
+  const found = foundBehind({ features }, view, back, timeMs);
+  last.set(view, { features, back, timeMs, ...(found && { found }) });
   return found;
 }
 
 function foundBehind(
-  { features, ground }: Grounds,
+  { features }: Grounds,
   view: View,
   back: AlongSight['back'],
   timeMs: number,
@@ -77,24 +70,23 @@ function foundBehind(
   if (scene.indoors) return undefined;
   const { camera, aim, sight } = view;
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
-  const rise = (aim.z - camera.z) / levelM;
+  const share = (m: number) => m / levelM;
   const along = (m: number) =>
     point3(
-      camera.x + ((aim.x - camera.x) * m) / levelM,
-      camera.y + ((aim.y - camera.y) * m) / levelM,
-      camera.z + rise * m,
+      camera.x + (aim.x - camera.x) * share(m),
+      camera.y + (aim.y - camera.y) * share(m),
+      camera.z + (aim.z - camera.z) * share(m),
     );
   if (back) {
-    const { name, detail } = back.obstacle;
-    const lit = uprightBehind(scene, along(back.distanceM), REFLECTANCE[detail], timeMs);
-    return { kind: 'thing', name, ...lit };
-  }
-  // A line that falls comes down on the ground before any hill.
-  if (rise < 0) {
-    const { surface } = ground;
+    const { name, colour, surface } = back.obstacle;
+    const at = along(back.distanceM);
     if (surface === 'water') return { kind: 'water' };
-    const at = along(camera.z / -rise);
-    return { kind: 'ground', ...groundBehind(scene, at, GROUND_REFLECTANCE[surface], timeMs) };
+    if (surface) {
+      const lit = groundBehind(scene, at, GROUND_REFLECTANCE[surface], timeMs);
+      return { kind: 'ground', surface, ...lit };
+    }
+    const lit = uprightBehind(scene, at, COLOUR_SURFACE[colour].reflectance, timeMs);
+    return { kind: 'thing', name, colour, ...lit };
   }
   const hill = features.find(
     (feature) =>
@@ -103,8 +95,8 @@ function foundBehind(
   );
   if (hill) {
     const far = { ...along(HILL_M), z: 0 };
-    const lit = uprightBehind(scene, far, REFLECTANCE.leaf, timeMs);
-    return { kind: 'thing', name: hill.name, ...lit };
+    const lit = uprightBehind(scene, far, COLOUR_SURFACE.leaf.reflectance, timeMs);
+    return { kind: 'thing', name: hill.name, colour: 'leaf', ...lit };
   }
   // Under leaves one looks into them: what gaps they have, nobody drew.
   if (isSunless(scene)) return undefined;

@@ -6,6 +6,7 @@ import {
   LightModel,
   momentsWithin,
   point3,
+  raised,
   shortSpans,
   sunShareOn,
   sunPosition,
@@ -98,7 +99,7 @@ export function shadedBy(
 ): string | undefined {
   const sun = sunPosition({ time: timeMs, ...place });
   if (sun.altitudeDeg <= 0) return undefined;
-  const owners = features.map((feature) => ({
+  const owners = raised(features).map((feature) => ({
     name: feature.name,
     leaves: sunShareOn({ target, ...standing([feature]) }, sun, timeMs),
   }));

@@ -85,9 +85,9 @@ const ON_BAT_M = 0.5;
 const BATTED_MS = 35;
 
 /** A ball comes, is met, and is gone. */
-function bat({ mark }: View): Way {
+function bat({ mark, running }: View): Way {
   const ahead = alongBearing(mark.headingDeg);
-  const meetsM = (mark.feetM ?? 0) + MEETS_M;
+  const meetsM = running.path.position.z + MEETS_M;
   const flightS = THROWN_FROM_M / THROWN_MS;
   return {
     ballsAt: (timeS) => {

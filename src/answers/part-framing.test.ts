@@ -87,5 +87,9 @@ test('of what is small, of people, and before the sky nothing is asked', () => {
   });
   expect(framingsIn(as('hare'), 4)).toBeUndefined();
   expect(framingsIn(as('standing'), 4)).toBeUndefined();
-  expect(framingsIn({ ...CLEARING, features: [] }, 4)).toBeUndefined();
+  // From the ground up it stands before the sky; from a seat over it the ground is behind.
+  const open: Shoot = { ...CLEARING, features: [] };
+  const low = open.positions.map((position) => ({ ...position, cameraHeightM: 0.2 }));
+  expect(framingsIn({ ...open, positions: low }, 4)).toBeUndefined();
+  expect(framingsIn(open, 4)).toHaveLength(3);
 });

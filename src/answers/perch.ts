@@ -6,10 +6,12 @@ import {
   FEEDER_M,
   landsAt,
   lastStops,
+  onGround,
   perchEnds,
   point3,
   preFocus,
   projector,
+  raised,
   scorePosition,
   squareToLens,
   subjectPoints,
@@ -31,7 +33,7 @@ type Ground = Pick<Shoot, 'features'>;
 
 /** The perch that a mark sits on; nothing where it is carried by none. */
 export const perchUnder = (
-  { features }: Ground,
+  { features }: { readonly features: readonly Feature[] },
   { carriedBy }: Pick<Mark, 'carriedBy'>,
 ): Extract<Feature, { kind: 'perch' }> | undefined =>
   carriedBy === undefined
@@ -39,7 +41,9 @@ export const perchUnder = (
     : features.filter((feature) => feature.kind === 'perch').find(({ id }) => id === carriedBy);
 
 const ofKind = <K extends 'cover' | 'food'>({ features }: Ground, kind: K) =>
-  features.filter((feature): feature is Extract<Feature, { kind: K }> => feature.kind === kind);
+  raised(features).filter(
+    (feature): feature is Extract<Feature, { kind: K }> => feature.kind === kind,
+  );
 
 const apartM = (a: Point2, b: Point2): number => Math.hypot(a.x - b.x, a.y - b.y);
 
@@ -108,11 +112,12 @@ function landing(feature: Feature): readonly Point3[] {
 
 /** Other things to land on within a hop of where the bird should, or of its food; the nearest first. */
 export function rivalsOf({ mark }: Pick<View, 'mark'>, ground: Ground): readonly Rival[] {
-  const lands = point3(mark.x, mark.y, mark.feetM ?? 0);
+  const { feetM = 0 } = onGround(ground.features, mark);
+  const lands = point3(mark.x, mark.y, feetM);
   const food = nearest(ofKind(ground, 'food'), mark);
   const [at] = food?.points ?? [];
   const feeds = food && at ? { at: point3(at.x, at.y, food.heightM), name: food.name } : undefined;
-  return ground.features
+  return raised(ground.features)
     .filter(({ id }) => id !== mark.carriedBy)
     .flatMap((feature): readonly Rival[] => {
       const { id, name, kind } = feature;
@@ -162,13 +167,14 @@ export interface Ends extends PreFocus {
 /** Focus set before a bird comes to a stick; nothing on a post, or where it sits in the middle. */
 export function endsInFocus(view: View, ground: Ground, aperture: number): Ends | undefined {
   const { mark, camera, aim, focalMm, cocMm } = view;
-  const perch = perchUnder(ground, mark);
+  const features = raised(ground.features);
+  const perch = perchUnder({ features }, mark);
   if (!perch?.stick) return undefined;
   const at = landsAt(perch, mark);
   if (at === 0) return undefined;
   const [tip, root] = perchEnds(perch) as readonly [Point3, Point3];
   const across = at === 1 ? root : tip;
-  const rise = aim.z - (mark.feetM ?? 0);
+  const rise = aim.z - (onGround(features, mark).feetM ?? 0);
   return {
     ...preFocus({
       ...{ camera, focalMm, aperture, cocMm },
@@ -228,7 +234,9 @@ export function lastStopFor(
   const scoredAt = (at: Point2) => ({
     at,
     total: scorePosition(position, { ...mark, ...at }, shot, atMs, site, kit).total,
-    inFrame: isFoodSeen(subjectPoints({ ...from, ...at }, subject.heightM).aim),
+    inFrame: isFoodSeen(
+      subjectPoints(onGround(setup.features, { ...from, ...at }), subject.heightM).aim,
+    ),
   });
   const stops = lastStops(cover, food);
   const [best] = stops

@@ -1,4 +1,4 @@
-import { framedFrom } from '@/core';
+import { framedFrom, slopeIn } from '@/core';
 import { combinationsOf, type Worn } from './bag';
 import { zoomedFor } from './choose-shot';
 import type { pictureOf } from './day-request';
@@ -54,6 +54,7 @@ export function bestWorn(
     heightM: subjectOf(setup, mark.subjectId).heightM,
     fill: framing.fill,
     orientation: framing.orientation,
+    slope: slopeIn(setup.features),
   });
   return combinations[index];
 }

@@ -1,6 +1,7 @@
 import {
   GROUND_REFLECTANCE,
   limitsOf,
+  slopeIn,
   type Lens,
   type Limit,
   type ScoredKit,
@@ -52,6 +53,7 @@ export function scoredSite(
 ): ScoredSite {
   const { ground, features, place, light } = setup;
   const { lampsFromLocal } = light;
+  const slope = slopeIn(features);
   const scene = {
     place,
     ...skyOver(light),
@@ -70,6 +72,7 @@ export function scoredSite(
     ...(heard.length > 0 && { heard }),
     keepAwayM: KEEP_AWAY_M,
     limits: limitsOn(setup),
+    ...(slope && { slope }),
   };
 }
 

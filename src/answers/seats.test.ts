@@ -1,7 +1,7 @@
 import { rectangleCorners, type FeatureOf } from '@/core';
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { seatInWords } from '@/features/shoot/hide-words';
-import type { Mark, Position, Shoot } from '@/records/shoot';
+import type { Mark, Position } from '@/records/shoot';
 import { heightAtWindow, seatsOf } from './seats';
 
 /** A hide 3 x 2 m about the origin that looks north, its window 1 m wide from 0.9 to 1.3 m up. */
@@ -18,7 +18,7 @@ const seat = (name: string, x: number, y: number): Position => ({
   ...(ALDER_REACH.positions[0] as Position),
   ...{ id: name, name, x, y, cameraHeightM: 1.1 },
 });
-const shoot: Pick<Shoot, 'positions' | 'marks' | 'subjects'> = {
+const shoot: Parameters<typeof seatsOf>[0] = {
   positions: [seat('Seat', 0, 0.5), seat('Outside', 0, 1.5)],
   marks: [
     mark('Perch', 0, 10.5, 1.1),
@@ -28,6 +28,7 @@ const shoot: Pick<Shoot, 'positions' | 'marks' | 'subjects'> = {
     mark('Path', 0, -9, 1),
   ],
   subjects: [],
+  features: [HIDE],
 };
 
 test('from a seat the walls say which marks are seen, and why the others are not', () => {
@@ -64,7 +65,7 @@ test('a camera that looks past its window is told the height of it', () => {
 
 test('a hide without a window is open all round', () => {
   const { windows: _none, ...open } = HIDE;
-  const [only] = seatsOf(shoot, open);
+  const [only] = seatsOf({ ...shoot, features: [open] }, open);
   expect(only).toMatchObject({ swings: [], hidden: [] });
   expect(only?.seen).toHaveLength(shoot.marks.length);
 });

@@ -1,7 +1,7 @@
-import { personObstacle, type LitScene } from '@/core';
+import { raised, type LitScene } from '@/core';
 import type { Shoot } from '@/records/shoot';
 import type { ShadeRequest } from './shades-on';
-import { isHidden } from './sun-on-ground';
+import { isHidden, photographerAt } from './sun-on-ground';
 import { standing } from './view';
 
 /** What may throw shade on a mark. */
@@ -22,7 +22,7 @@ export const shadeRequest = (
 ): ShadeRequest => ({
   ...{ point: target, place, startLocal, endLocal, timeZone: place.timeZone },
   owners: [
-    ...features
+    ...raised(features)
       .map((feature) => ({
         name: feature.name,
         stands: standing([feature]),
@@ -30,6 +30,6 @@ export const shadeRequest = (
       .filter(({ stands: { obstacles, boughs } }) => obstacles.length > 0 || boughs !== undefined),
     ...(isHidden(position, features)
       ? []
-      : [{ name: YOURSELF, stands: { obstacles: [personObstacle(position)] } }]),
+      : [{ name: YOURSELF, stands: { obstacles: [photographerAt(position, features)] } }]),
   ],
 });

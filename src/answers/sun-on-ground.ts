@@ -1,15 +1,19 @@
 import {
   boughsOf,
   distanceToLine,
+  groundUnderM,
   insidePolygon,
+  onGround,
   personObstacle,
   point3,
+  raised,
   eachPostStrip,
   shadowOnGround,
   subjectPoints,
   sunBlocked,
   SUNLIT_SHARE,
   sunShareOn,
+  type Obstacle,
   type Point2,
   type PostStrip,
   type SiteFeature,
@@ -30,10 +34,13 @@ export function marksInSun(
   sun: Sun,
   timeMs: number,
 ): readonly string[] {
-  const scene = { obstacles: thingsOf(features), boughs: features.flatMap(boughsOf) };
+  const scene = { obstacles: thingsOf(features), boughs: raised(features).flatMap(boughsOf) };
   return marks
     .filter((mark) => {
-      const { aim } = subjectPoints(mark, subjectOf({ subjects }, mark.subjectId).heightM);
+      const { aim } = subjectPoints(
+        onGround(features, mark),
+        subjectOf({ subjects }, mark.subjectId).heightM,
+      );
       return sunShareOn({ ...scene, target: aim }, sun, timeMs) >= SUNLIT_SHARE;
     })
     .map(({ id }) => id);
@@ -50,6 +57,12 @@ export const isHidden = (position: Point2, features: readonly SiteFeature[]): bo
       (insidePolygon(position, points) ||
         distanceToLine(position, [...points, ...points.slice(0, 1)]) < AT_THE_WINDOW_M),
   );
+
+/** The photographer, as what shades and hides. */
+export function photographerAt(at: Point2, features: readonly SiteFeature[]): Obstacle {
+  const person = personObstacle(at);
+  return { ...person, heightM: person.heightM + groundUnderM(features, at) };
+}
 
 /** The photographer's own shadow; none in a hide. */
 export const ownShadow = (
@@ -68,7 +81,9 @@ export const ownShadowOn = (
 ): boolean =>
   sun.altitudeDeg > 0 &&
   !isHidden(position, features) &&
-  sunBlocked(point3(mark.x, mark.y, mark.feetM ?? 0), sun, [personObstacle(position)]);
+  sunBlocked(point3(mark.x, mark.y, onGround(features, mark).feetM ?? 0), sun, [
+    photographerAt(position, features),
+  ]);
 
 /** More posts than this on one plan are no strips to put a lens behind, but grey. */
 const MOST_STRIPS = 3000;

@@ -5,6 +5,7 @@ import {
   evFromIlluminance,
   figurePieces,
   GROUND_REFLECTANCE,
+  groundUnderM,
   monthOf,
   siteSolids,
   skyAt,
@@ -16,6 +17,7 @@ import {
   type Surface,
 } from '@/core';
 import type { Answer } from './answer';
+import { BANK } from './along-sight';
 import { planLines } from './extent';
 import type { View } from './view';
 import type { Shoot } from '@/records/shoot';
@@ -42,7 +44,11 @@ const GROUND_MATERIAL: Readonly<Record<Shoot['ground']['surface'], Surface['mate
 type Site = Pick<Shoot, 'ground' | 'features' | 'marks' | 'subjects'>;
 const stood = new WeakMap<
   Site['features'],
-  { readonly month: number; readonly solids: Scene['solids'] }
+  {
+    readonly month: number;
+    readonly ground: Site['ground'];
+    readonly solids: Scene['solids'];
+  }
 >();
 
 /** The same ground gives the same solids, so that nothing is built anew while time or place is dragged. */
@@ -51,19 +57,23 @@ function solidsOf(
   month: number,
 ): Scene['solids'] {
   const known = stood.get(features);
-  if (known?.month === month) return known.solids;
+  if (known?.month === month && known.ground === ground) return known.solids;
   const lines = planLines(ground).map(({ points, weight }) => ({
     points,
     widthM: LINE_WIDTH_M[weight],
   }));
-  const solids = siteSolids(features, lines, month);
-  stood.set(features, { month, solids });
+  const solids = siteSolids(features, lines, month, slopeOn(ground));
+  stood.set(features, { month, ground, solids });
   return solids;
 }
 
 const others = new WeakMap<
   Site['marks'],
-  { readonly but: string; readonly figures: Scene['others'] }
+  {
+    readonly but: string;
+    readonly features: Site['features'];
+    readonly figures: Scene['others'];
+  }
 >();
 const figures = new WeakMap<View['subject'], Figure['pieces']>();
 
@@ -100,10 +110,10 @@ function lightIn({ scene }: View, { light }: Answer, atMs: number): SceneLight {
 }
 
 /** Who else may stand there: at the other marks of a game, never a second of a wild one. */
-function othersIn({ marks, subjects }: Site, { subject, mark }: View): Scene['others'] {
+function othersIn({ marks, subjects, features }: Site, { subject, mark }: View): Scene['others'] {
   if (subject.cautions?.includes('wildlife')) return [];
   const kept = others.get(marks);
-  if (kept && kept.but === mark.id) return kept.figures;
+  if (kept && kept.but === mark.id && kept.features === features) return kept.figures;
   const found = marks
     .filter(({ id }) => id !== mark.id)
     .map((other): Figure => {
@@ -111,12 +121,15 @@ function othersIn({ marks, subjects }: Site, { subject, mark }: View): Scene['ot
       return {
         subject: preset,
         parts: [],
-        path: { position: { x: other.x, y: other.y, z: 0 }, headingDeg: other.headingDeg },
+        path: {
+          position: { x: other.x, y: other.y, z: groundUnderM(features, other) },
+          headingDeg: other.headingDeg,
+        },
         facingDeg: preset.speedMs >= LOOKS_AHEAD_FROM_MS ? other.headingDeg : other.facingDeg,
         pieces: figurePieces(figureOf(preset), { ...preset, plumage: plumageOf(preset) }),
       };
     });
-  others.set(marks, { but: mark.id, figures: found });
+  others.set(marks, { but: mark.id, features, figures: found });
   return found;
 }
 
@@ -134,6 +147,10 @@ export const sceneThrough = (
   figure: figureIn(view, answer.exposure.smear),
   others: othersIn(site, view),
 });
+
+/** What rises from water is its bank. */
+const slopeOn = (ground: Shoot['ground']): Surface =>
+  groundOf({ ground: ground.surface === 'water' ? { ...ground, surface: BANK } : ground });
 
 const groundOf = ({ ground: { surface } }: Pick<Shoot, 'ground'>): Surface => ({
   material: GROUND_MATERIAL[surface],

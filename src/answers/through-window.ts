@@ -3,6 +3,7 @@ import {
   glassLossStops,
   obstaclesOf,
   offSquareDeg,
+  raised,
   sightLeaves,
   type Opening,
   type Point3,
@@ -29,7 +30,7 @@ export function throughWindow(
   aim: Point3,
   features: readonly Feature[],
 ): Through | undefined {
-  for (const feature of features) {
+  for (const feature of raised(features)) {
     if (feature.kind !== 'hide') continue;
     for (const obstacle of obstaclesOf(feature)) {
       const opening = sightLeaves(camera, aim, obstacle);

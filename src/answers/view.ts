@@ -1,9 +1,9 @@
 import {
-  alongBearing,
   apertureForDepth,
   aperturesFor,
   bearingDeg,
   boughsOf,
+  cameraAt,
   carefulLimit,
   circleOfConfusionMm,
   cropFactor,
@@ -21,10 +21,11 @@ import {
   imageRates,
   motionFor,
   obstaclesOf,
+  onGround,
   panRungs,
   pictureTimes,
   pixelsOnSubject,
-  point3,
+  raised,
   preparePicture,
   shakeLimit,
   sightCourse,
@@ -33,6 +34,7 @@ import {
   widestApertureAt,
   withConverter,
   type Freeze,
+  type GroundSurface,
   type Lens,
   type LitScene,
   type Motion,
@@ -54,6 +56,7 @@ import type { Shot } from '@/records/brief';
 import type { Mark, Position, Shoot } from '@/records/shoot';
 import { cloudOf } from '@/records/forecast';
 import { bodyOf, itemsOf, lensOf, type Kit } from '@/records/kit';
+import { passing, type Passing } from './passing';
 import { inWind, windMs } from './wind';
 import { throughWindow, type Through } from './through-window';
 import { subjectOf } from '@/records/own-subject';
@@ -90,8 +93,9 @@ export type OpenScene = Omit<LitScene, 'obstacles' | 'boughs'>;
 export const standing = (
   features: readonly SiteFeature[],
 ): Pick<LitScene, 'obstacles' | 'boughs'> => {
-  const boughs = features.flatMap(boughsOf);
-  return { obstacles: features.flatMap(obstaclesOf), ...(boughs.length > 0 && { boughs }) };
+  const things = raised(features);
+  const boughs = things.flatMap(boughsOf);
+  return { obstacles: things.flatMap(obstaclesOf), ...(boughs.length > 0 && { boughs }) };
 };
 
 /** A view's light with all that stands on the ground. */
@@ -162,6 +166,7 @@ export interface View {
   readonly filters: readonly number[];
   /** How the ground's lamps flicker. */
   readonly lamps: { readonly mainsHz: number; readonly modulation: number };
+  readonly surface: GroundSurface;
   /** What lights the mark but for what stands in the way: {@link sceneOf} adds that. */
   readonly scene: OpenScene;
 }
@@ -211,25 +216,8 @@ export function fittedLens(kit: Kit) {
   return { preset, lens, focalMm };
 }
 
-const LEAST_CLOSEST_M = 0.5;
 /** Nearer than this, level, a camera is straight over what it looks at, and looks no way at all. */
 const LEAST_LEVEL_M = 0.01;
-
-/** Where a subject's line passes the camera closest, and how far past that point the subject is. */
-export interface Passing {
-  readonly closestM: number;
-  readonly offsetM: number;
-}
-
-/** A subject's line past the camera: how near it comes, and how far off that point it is. */
-function passing(headingDeg: number, camera: Point3, aim: Point3): Passing {
-  const ahead = alongBearing(headingDeg);
-  const from = { x: aim.x - camera.x, y: aim.y - camera.y };
-  return {
-    closestM: Math.max(LEAST_CLOSEST_M, Math.abs(from.x * ahead.y - from.y * ahead.x)),
-    offsetM: from.x * ahead.x + from.y * ahead.y,
-  };
-}
 
 /** What the chosen position sees of the chosen mark with the kit chosen, or what stands in the way. */
 export function viewOf(shoot: Viewed): ViewResult {
@@ -243,8 +231,8 @@ function seenIn(shoot: Viewed): ViewResult {
   const body = bodyOf(shoot.kit);
   const subject = inWind(subjectOf(shoot, mark.subjectId), windMs(shoot));
   const { preset, lens, focalMm } = fittedLens(shoot.kit);
-  const camera = point3(position.x, position.y, position.cameraHeightM);
-  const { feet, aim, face } = subjectPoints(mark, subject.heightM);
+  const camera = cameraAt(shoot.features, position);
+  const { feet, aim, face } = subjectPoints(onGround(shoot.features, mark), subject.heightM);
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
   const farM = Math.hypot(levelM, aim.z - camera.z);
   const { nearestFocusM } = lens;
@@ -382,6 +370,7 @@ function seenIn(shoot: Viewed): ViewResult {
       ...(through && { through }),
       lossStops: extensionStops + (through?.lossStops ?? 0),
       lamps: { mainsHz: shoot.light.mainsHz, modulation: modulationOf(shoot.light) },
+      surface: shoot.ground.surface,
       filters: itemsOf(shoot.kit, 'filter').map(({ stops }) => stops),
       scene: {
         place: shoot.place,

@@ -30,6 +30,7 @@ const NAMED_KINDS = new Set([
   'food',
   'wall',
   'branch',
+  'slope',
 ]);
 const MOST_NAMED = 40;
 /** Narrower plans have no room for how far it is to walk to each position. */

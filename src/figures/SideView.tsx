@@ -21,6 +21,8 @@ export interface SideViewPieces {
     readonly lowM: number;
     readonly heightM: number;
   }[];
+  /** The ground under the line, where it is not level. */
+  readonly ground?: readonly { readonly atM: number; readonly heightM: number }[];
   /** Branches that cross the line: where, how high, and how far their leaves reach along it and up. */
   readonly branches: readonly {
     readonly atM: number;
@@ -52,7 +54,7 @@ export function SideView({
   readonly label: string;
 }) {
   const inks = useInks();
-  const { reachM, topM, cameraM, subject, things, branches } = pieces;
+  const { reachM, topM, cameraM, subject, things, branches, ground } = pieces;
   const groundY = HEIGHT_PX - FOOT_PX;
   const x = (m: number) => SIDE_PX + (m / reachM) * (widthPx - 2 * SIDE_PX);
   const y = (m: number) => groundY - (m / topM) * (groundY - HEAD_PX);
@@ -95,6 +97,14 @@ export function SideView({
           <Circle cx={x(atM)} cy={y(heightM)} r={2.2} fill={inks.ink} />
         </G>
       ))}
+      {ground ? (
+        <Path
+          d={`M${x(0)} ${groundY}${ground.map(({ atM, heightM }) => `L${x(atM)} ${y(heightM)}`).join('')}L${x(reachM)} ${groundY}Z`}
+          fill={inks.paper}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
+      ) : null}
       <Line x1={0} x2={widthPx} y1={groundY} y2={groundY} stroke={inks.ink} strokeWidth={2} />
       <Line
         x1={x(0)}
@@ -117,7 +127,7 @@ export function SideView({
         <Line
           x1={x(0)}
           x2={x(0)}
-          y1={groundY}
+          y1={y(ground?.[0]?.heightM ?? 0)}
           y2={y(cameraM)}
           stroke={inks.ink}
           strokeWidth={1.4}

@@ -1,4 +1,5 @@
 import {
+  obstaclesOf,
   openingsOf,
   perchEnds,
   wallObstacles,
@@ -166,11 +167,29 @@ const windows: Draw<'hide'> = ({ points, windows: all = [] }, { scale }) =>
     .map(({ left, right }) => polyline([scale.toPx(left), scale.toPx(right)], false))
     .join('');
 
+/** Lines of one height across a slope. */
+const contours: Draw<'slope'> = (feature, { scale }) =>
+  obstaclesOf(feature)
+    .map(({ footprint }) => polyline(footprint.slice(0, 2).map(scale.toPx), false))
+    .join('');
+
+/** The line itself, an arrow at its higher end. */
+const rising: Draw<'slope'> = ({ points, heightsM }, { scale }) => {
+  const corners = points.map(scale.toPx);
+  const up = (heightsM.at(-1) ?? 0) >= (heightsM[0] ?? 0) ? corners : corners.toReversed();
+  return polyline(up, false) + arrowAlong(up);
+};
+
 const line =
   (strokeWidth: number, more: Readonly<Record<string, string | number>> = {}) =>
   (inks: Inks) => ({ fill: 'none', stroke: inks.ink, strokeWidth, ...more });
 
 export const FEATURE_LAYERS: readonly FeatureLayer[] = [
+  layer('contours of slopes', ['slope'], contours, (inks) => ({
+    ...line(0.7, { strokeOpacity: 0.5 })(inks),
+    stroke: inks.quiet,
+  })),
+  layer('slopes', ['slope'], rising, line(1, { strokeDasharray: '2 4' })),
   layer('trees', ['trees'], closed, (inks) => ({
     ...line(1.4, { strokeDasharray: '5 2', fillOpacity: 0.7 })(inks),
     fill: inks.line,

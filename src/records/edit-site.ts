@@ -40,12 +40,14 @@ export function anchorOf(item: Item): Point2 | undefined {
   return { x: sum.x / points.length, y: sum.y / points.length };
 }
 
-/** Whether one more thing fits into a list. */
-export const hasRoom = (shoot: Shoot, list: ItemList): boolean => shoot[list].length < MOST_ENTRIES;
+/** Whether one more thing fits into a list; a ground has one slope. */
+export const hasRoom = (shoot: Shoot, list: ItemList, kind?: string): boolean =>
+  shoot[list].length < MOST_ENTRIES &&
+  !(kind === 'slope' && shoot.features.some((feature) => feature.kind === 'slope'));
 
 /** The shoot with a thing added; a mark or a position is chosen at once. */
 export function addItem<L extends ItemList>(shoot: Shoot, list: L, item: ItemOf<L>): Shoot {
-  if (!hasRoom(shoot, list)) return shoot;
+  if (!hasRoom(shoot, list, 'kind' in item ? item.kind : undefined)) return shoot;
   const chosen =
     list === 'marks' ? { markId: item.id } : list === 'positions' ? { positionId: item.id } : {};
   return {
@@ -107,6 +109,13 @@ export function withPointMoved(feature: Feature, index: number, to: Point2): Fea
   return { ...feature, points };
 }
 
+/** A slope with a height for each corner it now has; of anything else nothing changes. */
+const withHeights = (
+  feature: Feature,
+  how: (heightsM: readonly number[]) => readonly number[],
+): Feature =>
+  feature.kind === 'slope' ? { ...feature, heightsM: [...how(feature.heightsM)] } : feature;
+
 /** A hide's windows in the walls that these have become; of anything else nothing changes. */
 const withWalls = (feature: Feature, now: (wall: number) => number): Feature =>
   feature.kind === 'hide' && feature.windows
@@ -120,7 +129,12 @@ const withWalls = (feature: Feature, now: (wall: number) => number): Feature =>
 export function withPointAdded(feature: Feature, after: number, at: Point2): Feature {
   if (feature.points.length >= MOST_POINTS) return feature;
   const points = feature.points.toSpliced(after + 1, 0, within(at));
-  return withWalls({ ...feature, points }, (wall) => (wall > after ? wall + 1 : wall));
+  const walled = withWalls({ ...feature, points }, (wall) => (wall > after ? wall + 1 : wall));
+  // Half way up, as it is put in half way along.
+  return withHeights(walled, (heightsM) => {
+    const before = heightsM[after] ?? 0;
+    return heightsM.toSpliced(after + 1, 0, (before + (heightsM[after + 1] ?? before)) / 2);
+  });
 }
 
 /** The feature without one of its points; the same when it needs them all. */
@@ -128,9 +142,10 @@ export function withoutPoint(feature: Feature, index: number): Feature {
   if (feature.points.length <= FEWEST_POINTS[FEATURE_SHAPE[feature.kind]]) return feature;
   const points = feature.points.filter((_, i) => i !== index);
   const last = points.length - 1;
-  return withWalls({ ...feature, points }, (wall) =>
+  const walled = withWalls({ ...feature, points }, (wall) =>
     wall < index ? wall : wall > 0 ? wall - 1 : last,
   );
+  return withHeights(walled, (heightsM) => heightsM.filter((_, i) => i !== index));
 }
 
 /** Why a thing can't be taken away; nothing when it can. */

@@ -149,6 +149,9 @@ const from15To16: Migration = ({ features, ...older }) => ({
   version: 16,
 });
 
+/** From version 17 on a ground may slope; before, all were level. */
+const from16To17: Migration = (older) => ({ ...older, version: 17 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -166,4 +169,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from13To14,
   from14To15,
   from15To16,
+  from16To17,
 ];

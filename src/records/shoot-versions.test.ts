@@ -219,3 +219,12 @@ test('a file of version 15 is read as it is; a feeder that was drawn as a perch 
     },
   });
 });
+
+test('a file of version 16 is read as it is: its ground is level', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/alder-reach-v16.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(16);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+});

@@ -1,14 +1,5 @@
 import { z } from 'zod';
-import {
-  BEGINNER_PAN_SIGMA,
-  BACKDROP_DETAIL_M,
-  FEATURE_SHAPE,
-  FEWEST_POINTS,
-  WINDOW_PANES,
-  type BackdropDetail,
-  type FeatureKind,
-  isTimeZone,
-} from '@/core';
+import { BEGINNER_PAN_SIGMA, isTimeZone } from '@/core';
 import { GROUND_TEMPLATES } from '@/presets/grounds';
 import { SUBJECTS } from '@/presets/subjects';
 import { briefSchema, MOST_PROMISED, ownSubjectSchema, personSchema, shotSchema } from './brief';
@@ -20,16 +11,18 @@ import {
   natureTimeSchema,
   watchSchema,
 } from './day';
+import { featureSchema, point } from './feature';
 import { forecastSchema } from './forecast';
 import { GUESSES } from './guesses';
 import { heldSchema, kitSchema } from './kit';
 import { logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
-import { bearing, id, localMinute, metres, presetId, text } from './shape';
+import { bearing, id, localMinute, presetId, text } from './shape';
 import { MOST_SHOOTERS, refuseShooters, shooterSchema } from './shooter';
 import { endsAfterStart, MOST_DAYS } from './times';
 import { underlaySchema } from './underlay';
 
+export { featureSchema, hideWindow, MOST_POINTS, MOST_WINDOWS } from './feature';
 export { presetId, REACH_M } from './shape';
 
 /**
@@ -39,13 +32,10 @@ export { presetId, REACH_M } from './shape';
  * const shoot = shootSchema.parse(JSON.parse(text));
  */
 
-/** Most points a line or an area may have. */
-export const MOST_POINTS = 200;
 /** Most points that all things on one ground have together: light is traced past each of them. */
 export const MOST_SITE_POINTS = 6000;
 /** Most entries of one kind of list. */
 export const MOST_ENTRIES = 400;
-const point = z.strictObject({ x: metres, y: metres });
 
 export const placeSchema = z.strictObject({
   /** What people call it: "Larkmoor, North Shire". */
@@ -88,93 +78,6 @@ export const positionSchema = z.strictObject({
   carriedBy: id.optional(),
 });
 
-const height = z.number().gt(0).max(200);
-const points = (fewest: number, most: number) => z.array(point).min(fewest).max(most);
-const feature = <K extends FeatureKind, S extends z.ZodRawShape>(kind: K, shape: S) => {
-  const form = FEATURE_SHAPE[kind];
-  const most = form === 'line' || form === 'area' ? MOST_POINTS : FEWEST_POINTS[form];
-  return z.strictObject({
-    id,
-    name: text(60),
-    kind: z.literal(kind),
-    points: points(FEWEST_POINTS[form], most),
-    ...shape,
-  });
-};
-
-/** Most windows a hide may have. */
-export const MOST_WINDOWS = 12;
-/** A window in the wall of a hide from one corner to the next. */
-export const hideWindow = z.strictObject({
-  wall: z
-    .number()
-    .int()
-    .min(0)
-    .max(MOST_POINTS - 1),
-  asideM: z.number().min(-100).max(100),
-  widthM: z.number().min(0.05).max(100),
-  sillM: z.number().min(0).max(100),
-  heightM: z.number().min(0.05).max(50),
-  pane: z.enum(WINDOW_PANES),
-});
-
-const month = z.number().int().min(1).max(12);
-
-/** What stands, lies or runs on a ground; each kind with its own figures. */
-export const featureSchema = z.discriminatedUnion('kind', [
-  feature('stand', { heightM: height }),
-  feature('wall', { heightM: height }),
-  feature('hide', {
-    heightM: height,
-    /** What one sees out through; all round when absent. */
-    windows: z.array(hideWindow).min(1).max(MOST_WINDOWS).readonly().optional(),
-  }),
-  feature('trees', { heightM: height }),
-  feature('tree', { heightM: height, crownM: z.number().gt(0).max(60) }),
-  feature('branch', {
-    heightM: height,
-    tipM: z.number().min(0).max(200),
-    thickMm: z.number().min(1).max(1000),
-    spreadM: z.number().min(0).max(20),
-    leafTakes: z.number().min(0).max(0.99),
-    leafFrom: month,
-    leafTo: month,
-  }),
-  feature('hill', {
-    fromDeg: bearing,
-    toDeg: bearing,
-    elevationDeg: z.number().gt(0).max(60),
-  }),
-  feature('fence', {
-    heightM: height,
-    meshPitchMm: z.number().min(2).max(500),
-    wireMm: z.number().min(0.1).max(20),
-    postSpacingM: z.number().min(0.2).max(100),
-    postWidthMm: z.number().min(5).max(1000),
-  }),
-  feature('lamp', { heightM: height }),
-  feature('perch', {
-    heightM: height,
-    /** A level stick on it; a post's top alone when absent. */
-    stick: z
-      .strictObject({ lengthM: z.number().min(0.05).max(10), towardDeg: bearing })
-      .readonly()
-      .optional(),
-  }),
-  feature('cover', { heightM: height }),
-  feature('food', { heightM: height }),
-  feature('backdrop', {
-    heightM: height,
-    detail: z.enum(Object.keys(BACKDROP_DETAIL_M) as [BackdropDetail, ...BackdropDetail[]]),
-  }),
-  feature('keepOut', {}),
-  feature('path', {}),
-  feature('course', {}),
-  feature('water', {}),
-  feature('lane', {}),
-  feature('outline', {}),
-]);
-
 const LISTS_OF_ITEMS = [
   'marks',
   'positions',
@@ -195,7 +98,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 16;
+export const SHOOT_VERSION = 17;
 
 export const shootSchema = z
   .strictObject({
@@ -221,7 +124,10 @@ export const shootSchema = z
     }),
     /** A picture under the plan, to trace over. */
     underlay: underlaySchema.optional(),
-    features: list(featureSchema, 0),
+    features: list(featureSchema, 0).refine(
+      (things) => things.filter(({ kind }) => kind === 'slope').length <= 1,
+      'must hold one slope at most: put all its heights on one line',
+    ),
     marks: list(markSchema, 1),
     positions: list(positionSchema, 1),
     light: z.strictObject({

@@ -80,7 +80,7 @@ function scoreOf(
   { picture: { mark, shot, orientation }, position, timeMs, kits }: Wanted,
   { site }: DayRequest,
 ): PositionScore {
-  const wanted = { heightM: mark.subject.heightM, fill: shot.fill, orientation };
+  const wanted = { heightM: mark.subject.heightM, fill: shot.fill, orientation, slope: site.slope };
   const { index } = framedFrom(kits, position, mark, wanted);
   const kit = { ...(kits[index] as ScoredKit), orientation };
   return scorePosition(position, mark, shot, timeMs, site, kit);

@@ -1,5 +1,6 @@
 import { bestFramed, type Combination, type Framed } from '../kit/framing';
 import type { FrameOrientation } from '../optics/sensor';
+import { footingM, type Slope } from '../site/slope';
 import { subjectPoints, type Standing } from '../site/subject-points';
 import type { ScoredPosition } from './types';
 
@@ -19,12 +20,20 @@ export function framedFrom(
     heightM,
     fill,
     orientation,
-  }: { readonly heightM: number; readonly fill: number; readonly orientation?: FrameOrientation },
+    slope,
+  }: {
+    readonly heightM: number;
+    readonly fill: number;
+    readonly orientation?: FrameOrientation;
+    /** The ground's own heights; level without. */
+    readonly slope?: Slope | undefined;
+  },
 ): { readonly index: number; readonly framed: Framed } {
   const { aim } = subjectPoints(mark, heightM);
+  const rise = slope ? footingM(slope, position) - footingM(slope, mark) : 0;
   const distanceM = Math.max(
     NEAREST_M,
-    Math.hypot(position.x - aim.x, position.y - aim.y, position.cameraHeightM - aim.z),
+    Math.hypot(position.x - aim.x, position.y - aim.y, position.cameraHeightM + rise - aim.z),
   );
   return bestFramed(combinations, {
     sizeM: heightM,

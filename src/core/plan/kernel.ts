@@ -19,6 +19,7 @@ import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
 import { monthOf, sightThrough } from '../site/bough';
 import { skyViewOfFace } from '../site/obstacle';
+import { footingM, meetsGround } from '../site/slope';
 import { subjectPoints } from '../site/subject-points';
 import { alongBearing, type Point3 } from '../site/vector';
 import { sunWarningDeg } from '../sun/angle';
@@ -93,7 +94,8 @@ export function prepareMark(
   nonEmpty('times', timesMs);
   const { heightM } = mark.subject;
   const { wanted = FROZEN, panSigma = BEGINNER_PAN_SIGMA } = shot;
-  const feetM = atLeast('mark.feetM', mark.feetM ?? 0, 0);
+  const feetM =
+    atLeast('mark.feetM', mark.feetM ?? 0, 0) + (site.slope ? footingM(site.slope, mark) : 0);
   above('mark.subject.heightM', heightM, 0);
   const { feet, aim, face: target } = subjectPoints({ x: mark.x, y: mark.y, feetM }, heightM);
   const face = alongBearing(mark.facingDeg);
@@ -172,7 +174,8 @@ export function viewCell(
   const { mark, feetZ, aimZ, faceX, faceY, site, month } = prepared;
   const toX = mark.x - x;
   const toY = mark.y - y;
-  const rise = aimZ - cameraHeightM;
+  const cameraZ = cameraHeightM + (site.slope ? footingM(site.slope, { x, y }) : 0);
+  const rise = aimZ - cameraZ;
   cell.levelM = Math.sqrt(toX * toX + toY * toY);
   if (cell.levelM === 0) return;
   cell.distanceM = Math.sqrt(cell.levelM * cell.levelM + rise * rise);
@@ -187,7 +190,7 @@ export function viewCell(
   imageRates({ ...mark, subject: picture.subject }, cell, aimZ - feetZ, picture.sharp, cell.rates);
   cell.clear = site.boughs
     ? sightThrough(
-        { x, y, z: cameraHeightM },
+        { x, y, z: cameraZ },
         { x: mark.x, y: mark.y, z: aimZ },
         mark.subject.heightM,
         site.boughs,
@@ -198,13 +201,25 @@ export function viewCell(
     prepared.obstacles,
     x,
     y,
-    cameraHeightM,
+    cameraZ,
     cell.unitX,
     cell.unitY,
     cell.levelM,
     cell.risePerM,
     cell.sight,
   );
+  // The slope itself, where the line meets it: not at the step that stands for it.
+  const behindM =
+    site.slope &&
+    meetsGround(
+      site.slope,
+      { x: mark.x, y: mark.y, z: aimZ },
+      { x: cell.unitX, y: cell.unitY },
+      cell.risePerM,
+    );
+  if (behindM !== undefined && cell.levelM + behindM < cell.sight.backdropM) {
+    cell.sight.backdropM = cell.levelM + behindM;
+  }
 }
 
 /** A kit's constants for the kernel. */

@@ -10,6 +10,7 @@ import type { Lens } from '../optics/lens';
 import type { FrameOrientation, Sensor } from '../optics/sensor';
 import type { Bough } from '../site/bough';
 import type { Limit } from '../site/limits';
+import type { Slope } from '../site/slope';
 import type { Obstacle } from '../site/obstacle';
 import type { Point2 } from '../site/vector';
 import type { Place } from '../sun/position';
@@ -70,6 +71,8 @@ export interface ScoredSite extends SkyOver, Roofed {
   /** Branches with their leaves; none unless said. */
   readonly boughs?: readonly Bough[];
   readonly limits: readonly Limit[];
+  /** The ground's own heights, under marks and cameras alike; level without. What stands on it counts from its lowest. */
+  readonly slope?: Slope;
   /** Nearer to a subject than this one may not stand. */
   readonly keepAwayM: number;
   readonly lampLux: number;

@@ -50,7 +50,7 @@ export function uprightBehind(
   };
 }
 
-/** Level ground behind the subject. @param at where the line of sight comes down on it */
+/** Ground behind the subject, lit as if it were level. @param at where the line of sight comes down on it */
 export function groundBehind(
   scene: LitScene,
   at: Point3,
@@ -60,7 +60,7 @@ export function groundBehind(
   within('reflectance', reflectance, 0, 1);
   const { sun, daylight, lampLux } = lightOnSubject(scene, timeMs);
   const up = Math.max(0, sinDeg(sun.altitudeDeg));
-  const sunlit = !isSunless(scene) && up > 0 && !sunBlocked({ ...at, z: 0 }, sun, scene.obstacles);
+  const sunlit = !isSunless(scene) && up > 0 && !sunBlocked(at, sun, scene.obstacles);
   const lux =
     daylight.diffuseHorizontalLux + (sunlit ? daylight.directNormalLux * up : 0) + lampLux;
   return {

@@ -1,3 +1,4 @@
+export { COLOUR_SURFACE, colourOf } from './colours';
 export { figureThrough, type PlacedPiece } from './figure';
 export type { Modelled, Plumage } from './pieces';
 export { FIGURE_KINDS, figurePieces, type FigureKind } from './poses';

@@ -295,6 +295,7 @@ test('what stands is solid, what only limits is not', () => {
     ],
     [{ points: square, widthM: 0.1 }],
     7,
+    { material: 'ground', reflectance: 0.2 },
   );
   expect(solids.map(({ shape }) => shape)).toEqual([
     ...['prism', 'rod', 'ellipsoid', 'mesh', 'mesh', 'painted'],

@@ -1,6 +1,8 @@
 import type { FeatureOf } from '../site/feature';
 import { siteSolids } from './solids';
 
+const GROUND = { material: 'ground', reflectance: 0.2 } as const;
+
 test('a branch is wood, and as many leaves as take their share of a line', () => {
   const branch: FeatureOf<'branch'> = {
     ...{ id: 'b', name: 'Branch', kind: 'branch', heightM: 2, tipM: 2 },
@@ -10,9 +12,9 @@ test('a branch is wood, and as many leaves as take their share of a line', () =>
     ],
     ...{ thickMm: 30, spreadM: 0.6, leafTakes: 0.6, leafFrom: 5, leafTo: 10 },
   };
-  const [wood, ...leaves] = siteSolids([branch], [], 7);
+  const [wood, ...leaves] = siteSolids([branch], [], 7, GROUND);
   expect(wood).toMatchObject({ shape: 'rod', radiusM: 0.015, from: { x: -1, y: 0, z: 2 } });
-  expect(siteSolids([branch], [], 1)).toEqual([wood]);
+  expect(siteSolids([branch], [], 1, GROUND)).toEqual([wood]);
   // Level lines across it: the mean of 0.4^(way through) over the round, against what the balls let past.
   let [open, expected, lines] = [0, 0, 0];
   for (let x = -0.95; x < 0.95; x += 0.01) {

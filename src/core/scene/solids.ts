@@ -3,7 +3,10 @@ import { wallPieces, type HideWindow } from '../site/hide';
 import { wallObstacles } from '../site/shade';
 import type { Bough } from '../site/bough';
 import { FEEDER_M, perchEnds } from '../site/perch';
+import { baseM, raised } from '../site/raised';
+import { slopeFaces, slopeOf } from '../site/slope';
 import { alongBearing, type Point2, type Point3 } from '../site/vector';
+import { COLOUR_SURFACE, colourOf } from './colours';
 import type { Solid, Surface } from './types';
 
 /** What stands on a ground, as plain solids. Reflectances: usual magnitudes, no source. */
@@ -106,7 +109,7 @@ const feeder =
   };
 
 /** The solids of a feature; none for what only limits or names a place. */
-function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
+function solidsOf(feature: SiteFeature, month: number, ground: Surface): readonly Solid[] {
   const walls = (surface: Surface): readonly Solid[] =>
     obstaclesOf(feature).map(({ footprint, heightM }) => ({
       ...{ shape: 'prism', footprint, fromM: 0, toM: heightM },
@@ -115,18 +118,18 @@ function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
   switch (feature.kind) {
     case 'stand':
     case 'wall':
-      return walls(STANDS);
+    case 'backdrop':
+      return walls(COLOUR_SURFACE[colourOf(feature)]);
     case 'hide':
       // Without a window one sees out all round: from outside it is solid, from within it is not there.
       return feature.windows ? hollow(feature, feature.windows) : walls(TRUNK);
     case 'trees':
     case 'hill':
       return walls(LEAVES);
-    case 'backdrop':
-      return walls(feature.detail === 'leaf' ? LEAVES : STANDS);
     case 'tree':
       return feature.points.flatMap(({ x, y }): readonly Solid[] => {
-        const crownM = feature.heightM * CROWN_FROM;
+        const base = baseM(feature);
+        const crownM = base + (feature.heightM - base) * CROWN_FROM;
         const middleM = (crownM + feature.heightM) / 2;
         const halfM = (feature.heightM - crownM) / 2;
         return [
@@ -158,6 +161,8 @@ function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
         ...{ shape: 'mesh', from, to, heightM: feature.heightM },
         ...{ pitchM: feature.meshPitchMm / 1000, wireM: feature.wireMm / 1000, ...WIRE },
       }));
+    case 'slope':
+      return slopeFaces(slopeOf(feature)).map((corners) => ({ shape: 'slab', corners, ...ground }));
     case 'water':
       return [{ shape: 'painted', points: feature.points, widthM: 0.3, ...WATER }];
     default:
@@ -165,12 +170,16 @@ function solidsOf(feature: SiteFeature, month: number): readonly Solid[] {
   }
 }
 
-/** Everything that stands on a ground and is painted on it. @param month 1 to 12: leaves are as they are in it */
+/**
+ * Everything that stands on a ground and is painted on it, and the ground itself where it is not level.
+ * @param month 1 to 12: leaves are as they are in it, @param ground what it is made of
+ */
 export const siteSolids = (
   features: readonly SiteFeature[],
   lines: readonly { readonly points: readonly Point2[]; readonly widthM: number }[],
   month: number,
+  ground: Surface,
 ): readonly Solid[] => [
-  ...features.flatMap((feature) => solidsOf(feature, month)),
+  ...raised(features).flatMap((feature) => solidsOf(feature, month, ground)),
   ...lines.map((line) => ({ shape: 'painted' as const, ...line, ...PAINT })),
 ];

@@ -22,7 +22,9 @@ export type Material =
   | 'dark'
   | 'pale'
   | 'rust'
-  | 'blue';
+  | 'blue'
+  | 'sand'
+  | 'flower';
 
 /** How light a surface is: the share of light it gives back, 0 to 1. */
 export interface Surface {
@@ -65,7 +67,12 @@ export interface Mesh extends Surface {
   readonly pitchM: number;
   readonly wireM: number;
 }
-export type Solid = Prism | Ellipsoid | Rod | Painted | Mesh;
+/** A flat piece of ground, its corners in order as seen from over it. */
+export interface Slab extends Surface {
+  readonly shape: 'slab';
+  readonly corners: readonly [Point3, Point3, Point3, Point3];
+}
+export type Solid = Prism | Ellipsoid | Rod | Painted | Mesh | Slab;
 
 /** A point of a figure: where it is from the point under its body, and the part whose motion it shares. */
 export interface Joint {

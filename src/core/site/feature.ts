@@ -5,6 +5,7 @@ import { openingsOf, type HideWindow } from './hide';
 import type { Limit } from './limits';
 import type { Obstacle } from './obstacle';
 import { treeObstacle, wallObstacles } from './shade';
+import { slopeOf, slopeSteps } from './slope';
 import { alongBearing, type Point2, type Point3 } from './vector';
 
 /** What each kind of thing on a ground is drawn as: a point, a line or an area; a hill has none. */
@@ -25,6 +26,7 @@ export const FEATURE_SHAPE = {
   keepOut: 'area',
   path: 'line',
   course: 'line',
+  slope: 'line',
   water: 'line',
   lane: 'line',
   outline: 'line',
@@ -53,6 +55,15 @@ export interface Stick {
   readonly towardDeg: number;
 }
 
+/** What something looks like from afar: its broad colour. */
+export const BROAD_COLOURS = ['leaf', 'flowers', 'wood', 'stone', 'sand', 'water'] as const;
+export type BroadColour = (typeof BROAD_COLOURS)[number];
+
+interface Coloured {
+  /** What its kind usually is when absent. */
+  readonly colour?: BroadColour | undefined;
+}
+
 interface Tall {
   readonly heightM: number;
 }
@@ -60,7 +71,7 @@ interface Tall {
 /** The figures that each kind has beside its points. */
 interface Figures {
   readonly stand: Tall;
-  readonly wall: Tall;
+  readonly wall: Tall & Coloured;
   readonly hide: Tall & { readonly windows?: readonly HideWindow[] | undefined };
   readonly trees: Tall;
   readonly lamp: Tall;
@@ -82,13 +93,15 @@ interface Figures {
     readonly leafFrom: number;
     readonly leafTo: number;
   };
-  readonly backdrop: Tall & { readonly detail: BackdropDetail };
+  readonly backdrop: Tall & Coloured & { readonly detail: BackdropDetail };
   readonly fence: Tall & {
     readonly meshPitchMm: number;
     readonly wireMm: number;
     readonly postSpacingM: number;
     readonly postWidthMm: number;
   };
+  /** How high the ground is at each of its points, against the others. */
+  readonly slope: { readonly heightsM: readonly number[] };
   /** Skyline between two bearings, clockwise, as seen from the ground. */
   readonly hill: {
     readonly fromDeg: number;
@@ -140,6 +153,8 @@ function solidOf(feature: SiteFeature): readonly Obstacle[] {
       return feature.points.map((at) => treeObstacle(at, feature.crownM, feature.heightM));
     case 'hill':
       return [hillObstacle(feature)];
+    case 'slope':
+      return slopeSteps(slopeOf(feature));
     default:
       return [];
   }
@@ -194,13 +209,16 @@ export function boughsOf(feature: SiteFeature): readonly Bough[] {
   return made;
 }
 
+/** One may be in, on or under these. */
+const NEVER_KEPT_OUT: ReadonlySet<FeatureKind> = new Set(['hill', 'hide', 'slope']);
+
 /** Ground that features forbid: keep-outs, and where something solid stands. */
 export const limitsOf = (features: readonly SiteFeature[]): readonly Limit[] =>
   features.flatMap((feature): readonly Limit[] => {
     if (feature.kind === 'keepOut') {
       return [{ name: feature.name, keep: 'out', area: feature.points }];
     }
-    if (feature.kind === 'hill' || feature.kind === 'hide') return [];
+    if (NEVER_KEPT_OUT.has(feature.kind)) return [];
     return obstaclesOf(feature).map(({ footprint }) => ({
       name: feature.name,
       keep: 'out',

@@ -18,6 +18,8 @@ export {
 } from './clearance';
 export { compassFromTrue, magneticDeclination, trueFromCompass } from './declination';
 export {
+  BROAD_COLOURS,
+  type BroadColour,
   boughsOf,
   FEATURE_SHAPE,
   FEWEST_POINTS,
@@ -121,6 +123,18 @@ export {
   type ShadeBy,
   type SunAt,
 } from './shade-by';
+export { baseM, cameraAt, groundUnderM, onGround, raised, slopeIn } from './raised';
+export {
+  footingM,
+  groundHeightM,
+  meetsGround,
+  slopeCorners,
+  slopeFaces,
+  slopeOf,
+  slopeSteps,
+  type Slope,
+  type SlopeLine,
+} from './slope';
 export { boughShadow, shadowOnGround } from './shadow';
 export { subjectPoints, type Standing, type SubjectPoints } from './subject-points';
 export { sightLine, type SightLine } from './sight';

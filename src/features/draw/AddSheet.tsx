@@ -26,7 +26,10 @@ export function AddSheet({
     <Sheet title="Add to the ground" open={open} onClose={onClose}>
       {ADD_KINDS.map((kind) => {
         const { name, what } = KIND_WORDS[kind];
-        const room = hasRoom(plan.shoot, listOf(kind));
+        const room = hasRoom(plan.shoot, listOf(kind), kind);
+        const full = hasRoom(plan.shoot, listOf(kind))
+          ? 'There is one already: add corners to it'
+          : `There are ${MOST_ENTRIES} already, as many as there may be`;
         return (
           <Pressable
             key={kind}
@@ -43,7 +46,7 @@ export function AddSheet({
           >
             <Text kind="strong">{name}</Text>
             <Text kind="small" ink="quiet" nativeID={`what-${kind}`}>
-              {room ? what : `There are ${MOST_ENTRIES} already, as many as there may be`}
+              {room ? what : full}
             </Text>
           </Pressable>
         );

@@ -3,10 +3,13 @@ import { View } from 'react-native';
 import {
   asRectangle,
   BACKDROP_DETAIL_M,
+  BROAD_COLOURS,
+  colourOf,
   FEATURE_SHAPE,
   FEWEST_POINTS,
   rectangleCorners,
   type BackdropDetail,
+  type BroadColour,
   type Rectangle,
 } from '@/core';
 import { useEdits } from '@/features/shoot/open-shoot';
@@ -39,6 +42,16 @@ const DETAILS = (Object.keys(BACKDROP_DETAIL_M) as BackdropDetail[]).map((value)
   label: DETAIL_WORDS[value],
 }));
 
+const COLOUR_NAMES: Readonly<Record<BroadColour, string>> = {
+  leaf: 'Leaf green',
+  flowers: 'Flowers',
+  wood: 'Wood brown',
+  stone: 'Stone grey',
+  sand: 'Sand',
+  water: 'Water',
+};
+const COLOURS = BROAD_COLOURS.map((value) => ({ value, label: COLOUR_NAMES[value] }));
+
 type Change = (how: (feature: Feature) => Feature) => void;
 
 /** A feature's own figures: its sides or its corners, and what its kind has. */
@@ -68,6 +81,14 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
           value={feature.detail}
           options={DETAILS}
           onChange={(detail) => change((entry) => ({ ...entry, detail }) as Feature)}
+        />
+      ) : null}
+      {feature.kind === 'backdrop' || feature.kind === 'wall' ? (
+        <Picker
+          label="Its colour"
+          value={colourOf(feature)}
+          options={COLOURS}
+          onChange={(colour) => change((entry) => ({ ...entry, colour }) as Feature)}
         />
       ) : null}
       {feature.kind === 'perch' ? <PerchStick perch={feature} /> : null}
@@ -197,6 +218,23 @@ function CornerFields({ feature, change }: { readonly feature: Feature; readonly
         at={corner}
         onChange={(to) => change((entry) => withPointMoved(entry, index, to))}
       />
+      {feature.kind === 'slope' ? (
+        <NumberField
+          key={`height ${index}`}
+          label="Ground here"
+          unit="m"
+          value={feature.heightsM[index] ?? 0}
+          min={-200}
+          max={200}
+          onChange={(heightM) =>
+            change((entry) =>
+              entry.kind === 'slope'
+                ? { ...entry, heightsM: entry.heightsM.with(index, heightM) }
+                : entry,
+            )
+          }
+        />
+      ) : null}
       <View className="flex-row gap-2">
         <View className="flex-1">
           <Button

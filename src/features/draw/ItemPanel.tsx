@@ -1,11 +1,12 @@
 import { View } from 'react-native';
-import { toLocal, type Point2 } from '@/core';
+import { raised, toLocal, type Point2 } from '@/core';
 import { chosenMark } from '@/answers/view';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { PerchPart } from '@/features/shoot/PerchPart';
 import { carriedNames } from '@/records/carried';
 import {
   addItem,
+  hasRoom,
   anchorOf,
   itemOf,
   moveItem,
@@ -43,7 +44,14 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
   if (!item) return <Gone />;
   const anchor = anchorOf(item);
   const feature = list === 'features' ? (item as Feature) : undefined;
-  const effects = feature && plan.seen.ok ? effectsOf(feature, plan.seen, plan.atMs) : [];
+  const effects =
+    feature && plan.seen.ok
+      ? effectsOf(
+          raised(plan.shoot.features).find((thing) => thing.id === id) ?? feature,
+          plan.seen,
+          plan.atMs,
+        )
+      : [];
   const kind = feature?.kind ?? (list === 'marks' ? 'mark' : 'position');
   const copy = () => {
     const copyId = newId();
@@ -94,7 +102,11 @@ export function ItemPanel({ selected }: { readonly selected: ItemRef }) {
       ) : null}
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <Button label="Copy it" onPress={copy} />
+          <Button
+            label="Copy it"
+            disabled={!hasRoom(plan.shoot, list, feature?.kind)}
+            onPress={copy}
+          />
         </View>
         <View className="flex-1">
           <Button label="Take it away" onPress={() => takeAway(selected)} />

@@ -1,4 +1,5 @@
 import {
+  baseM,
   BACKDROP_DETAIL_M,
   backdropVerdict,
   bearingDeg,
@@ -38,6 +39,9 @@ interface Seen {
   readonly view: View;
   readonly answer: Answer;
 }
+
+/** Nearer than this a camera is on a level with what it looks at. */
+const LEVEL_WITH_M = 0.1;
 
 const sunUp = ({ answer }: Seen): boolean =>
   answer.light.sun.altitudeDeg > 0 && !answer.light.indoors && !answer.light.underLeaves;
@@ -206,7 +210,24 @@ function courseWords({ points }: SiteFeature, { view }: Seen): readonly string[]
   ];
 }
 
-/** What a thing does now, for the position and mark that are chosen. */
+/** How high the camera is by it against what it looks at. */
+function slopeWords({ view }: Seen): readonly string[] {
+  const { camera, aim, position, mark, running } = view;
+  const under = camera.z - position.cameraHeightM;
+  const at = running.path.position.z - (mark.feetM ?? 0);
+  const overM = camera.z - aim.z;
+  return [
+    `${position.name} stands ${written(under, 'm', 1)} over the lowest ground, the ground under ${mark.name} ${written(at, 'm', 1)}.`,
+    Math.abs(overM) < LEVEL_WITH_M
+      ? `The camera is level with ${mark.name}.`
+      : `The camera is ${smallLength(Math.abs(overM))} ${overM > 0 ? 'over' : 'under'} ${mark.name}.`,
+  ];
+}
+
+/**
+ * What a thing does now, for the position and mark that are chosen.
+ * @param feature as high as it stands: of `raised`
+ */
 export function effectsOf(feature: SiteFeature, seen: Seen, atMs: number): readonly string[] {
   switch (feature.kind) {
     case 'stand':
@@ -214,7 +235,9 @@ export function effectsOf(feature: SiteFeature, seen: Seen, atMs: number): reado
     case 'hide':
     case 'tree':
     case 'trees':
-      return [...shadowWords(feature.heightM, seen), ...solidWords(feature, seen)];
+      return [...shadowWords(feature.heightM - baseM(feature), seen), ...solidWords(feature, seen)];
+    case 'slope':
+      return [...slopeWords(seen), ...solidWords(feature, seen)];
     case 'branch':
       return branchWords(feature, seen, atMs);
     case 'backdrop':

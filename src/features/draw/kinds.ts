@@ -42,6 +42,7 @@ export const KIND_WORDS: Readonly<Record<AddKind, KindWords>> = {
   perch: { name: 'Perch', what: 'A post, or a stick with two ends to land on' },
   cover: { name: 'Cover', what: 'Where birds come from: a bush, a gap in the hedge' },
   food: { name: 'Food', what: 'What they come for: a feeder, a berry bush' },
+  slope: { name: 'Slope', what: 'Ground that rises: how high it is along a line' },
   path: { name: 'Path of walkers', what: 'Where others pass' },
   water: { name: 'Water’s edge', what: 'A bank or a shore' },
   lane: { name: 'Lane', what: 'Buoys, ropes, a lane on the water' },
@@ -85,6 +86,9 @@ const USUAL = {
     ...{ leafTakes: 0.6, leafFrom: 5, leafTo: 10 },
   },
 } as const;
+
+/** A new slope rises so much from its first corner to its last. */
+const SLOPE_RISE_M = 2;
 
 /** Half the width of skyline that a new hill takes, and how high it stands. */
 const HILL = { halfDeg: 20, elevationDeg: 4 } as const;
@@ -152,6 +156,12 @@ export function newFeature(
       return { ...base, kind, ...USUAL.branch };
     case 'backdrop':
       return { ...base, kind, ...USUAL.backdrop };
+    case 'slope':
+      return {
+        ...base,
+        kind,
+        heightsM: points.map((_, i) => (SLOPE_RISE_M * i) / Math.max(1, points.length - 1)),
+      };
     default:
       return { ...base, kind };
   }

@@ -30,9 +30,7 @@ export function FromHere() {
   const left = contrastLeft(setup, view, along.back, atMs);
   const figures = [
     ...figuresOf(view, answer, along),
-    ...(against
-      ? [{ name: 'Stands against', value: behindInWords(against, setup.ground.surface) }]
-      : []),
+    ...(against ? [{ name: 'Stands against', value: behindInWords(against) }] : []),
     ...(left ? [{ name: 'Mist', value: contrastInWords(left) }] : []),
     ...(shining ? sunInFigures(setup.marks, marksInSun(setup, setup.features, sun, atMs)) : []),
     ...(strip ? [{ name: 'Shade at the wire', value: strip }] : []),

@@ -1,18 +1,13 @@
 import type { Behind } from '@/answers/behind';
-import type { Shoot } from '@/records/shoot';
-import { stops } from '@/features/shoot/words';
+import type { BroadColour, GroundSurface } from '@/core';
+import { SURFACES } from '@/presets/surfaces';
+import { sentence, stops } from '@/features/shoot/words';
 
 /** What a subject stands against, in words. */
 
-const SURFACE_WORDS: Readonly<Record<Shoot['ground']['surface'], string>> = {
-  grass: 'grass',
-  snow: 'snow',
-  drySand: 'dry sand',
-  water: 'water',
-  clayTrack: 'the track',
-  hallWood: 'the floor',
-  ice: 'ice',
-};
+const SURFACE_NAME = Object.fromEntries(SURFACES.map(({ id, name }) => [id, name])) as Readonly<
+  Record<GroundSurface, string>
+>;
 
 const DEPTH_WORDS = {
   deep: 'deep blue',
@@ -30,19 +25,32 @@ const brightness = (stopsOver: number): string =>
     ? 'as bright as the face'
     : `${stops(Math.abs(stopsOver))} ${stopsOver > 0 ? 'brighter' : 'darker'}`;
 
+/** Broad colours as one says them. */
+export const COLOUR_WORDS: Readonly<Record<BroadColour, string>> = {
+  leaf: 'leaf green',
+  flowers: 'flowers',
+  wood: 'wood brown',
+  stone: 'stone grey',
+  sand: 'sand',
+  water: 'water',
+};
+
 /** "2.6 stops darker", "deep blue, 1.1 stops brighter": in short, what it is being known; nothing of water. */
 export function behindInShort(behind: Behind): string {
   if (behind.kind === 'water') return '';
   const light = brightness(behind.stopsOver);
-  return behind.kind === 'sky' ? `${DEPTH_WORDS[behind.depth]}, ${light}` : light;
+  if (behind.kind === 'sky') return `${DEPTH_WORDS[behind.depth]}, ${light}`;
+  return behind.kind === 'thing' ? `${COLOUR_WORDS[behind.colour]}, ${light}` : light;
 }
 
 /** "Alders, far bank: in the shade, 1.6 stops darker", "Sky: deep blue, 1.1 stops brighter". */
-export function behindInWords(behind: Behind, surface: Shoot['ground']['surface']): string {
+export function behindInWords(behind: Behind): string {
   if (behind.kind === 'water') return 'Water: it mirrors what is beyond';
   const light = brightness(behind.stopsOver);
   if (behind.kind === 'sky') return `Sky: ${DEPTH_WORDS[behind.depth]}, ${light}`;
-  const name = behind.kind === 'thing' ? behind.name : SURFACE_WORDS[surface];
-  const named = `${name.slice(0, 1).toUpperCase()}${name.slice(1)}`;
-  return `${named}: ${behind.sunlit ? 'in the sun' : 'no sun on it'}, ${light}`;
+  const named =
+    behind.kind === 'thing'
+      ? `${sentence(behind.name).slice(0, -1)}: ${COLOUR_WORDS[behind.colour]}, `
+      : `${SURFACE_NAME[behind.surface]}: `;
+  return `${named}${behind.sunlit ? 'in the sun' : 'no sun on it'}, ${light}`;
 }

@@ -1,4 +1,11 @@
 import {
+  groundHeightM,
+  groundUnderM,
+  onGround,
+  raised,
+  slopeCorners,
+  slopeIn,
+  type Slope,
   behindHead,
   boughsAcross,
   boughsOf,
@@ -62,7 +69,8 @@ function drawn(
 /** What the chosen position sees of the chosen mark, from the side. @param month 1 to 12: leaves are as they are in it */
 export function sideView(view: View, features: Shoot['features'], month: number): SideSeen {
   const { camera, aim, subject, mark, sight } = view;
-  const { feetM = 0 } = mark;
+  const slope = slopeIn(features);
+  const { feetM = 0 } = onGround(features, mark);
   const headM = feetM + subject.heightM;
   const awayM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
   const reachM = Math.max(awayM + 4, Math.min(FURTHEST_M, awayM * BEYOND));
@@ -70,16 +78,21 @@ export function sideView(view: View, features: Shoot['features'], month: number)
   const met = sectionAlong(camera, aim, things, reachM);
   const blocks = sightBlocks(camera, aim, things);
   const behind = behindHead(camera, aim, headM, things, reachM);
+  const under = groundUnderM(features, camera);
+  const over = slope ? ' over the lowest ground' : '';
   const topM = HIGHEST_TIMES * Math.max(headM, camera.z, 0.5);
-  const head = behind && clearanceWords(behind, camera.z);
+  const head = behind && clearanceWords(behind, camera.z, under);
   return {
     pieces: {
       reachM,
       topM,
       cameraM: camera.z,
       subject: { name: mark.name, awayM, feetM, headM },
-      things: met.flatMap((piece) => drawn(view, piece)),
-      branches: boughsAcross(camera, aim, features.flatMap(boughsOf), reachM).map(
+      things: met
+        .filter(({ obstacle }) => !obstacle.surface)
+        .flatMap((piece) => drawn(view, piece)),
+      ...(slope && { ground: groundAlong(slope, view, reachM) }),
+      branches: boughsAcross(camera, aim, raised(features).flatMap(boughsOf), reachM).map(
         ({ bough, atM, heightM, acrossM }) => ({
           ...{ atM, heightM, acrossM, upM: Math.max(2 * bough.leafRadiusM, bough.woodM) },
           isBare: !bough.leafTakes[month - 1],
@@ -87,7 +100,7 @@ export function sideView(view: View, features: Shoot['features'], month: number)
       ),
     },
     words: [
-      `Camera at ${metres(camera.z)}, head at ${metres(headM)}, ${metres(awayM)} apart. ${slopeWords(sight.elevationDeg)}`,
+      `Camera at ${metres(camera.z)}, head at ${metres(headM)}${over}, ${metres(awayM)} apart. ${slopeWords(sight.elevationDeg)}`,
       ...blocks.map((block) =>
         block.fromWithin
           ? `${sentence(blockInWords(block)).slice(0, -1)}, is in the way.`
@@ -101,15 +114,35 @@ export function sideView(view: View, features: Shoot['features'], month: number)
   };
 }
 
+/** The ground under the line of sight, from corner to corner. */
+function groundAlong(
+  slope: Slope,
+  { camera, aim }: View,
+  reachM: number,
+): NonNullable<SideViewPieces['ground']> {
+  const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
+  const toward = { x: (aim.x - camera.x) / levelM, y: (aim.y - camera.y) / levelM };
+  return [0, ...slopeCorners(slope, camera, toward).filter((m) => m < reachM), reachM].map(
+    (atM) => ({
+      atM,
+      heightM: groundHeightM(slope, {
+        x: camera.x + toward.x * atM,
+        y: camera.y + toward.y * atM,
+      }),
+    }),
+  );
+}
+
 /** What rises behind the head, and the camera height that would lift the head over it. */
 function clearanceWords(
   behind: NonNullable<ReturnType<typeof behindHead<Named>>>,
   cameraM: number,
+  underM: number,
 ): string {
   const { obstacle, overHeadM, cameraM: clearM } = behind;
   if (overHeadM <= 0) return `The head stands clear of ${obstacle.name}, against the sky.`;
   const rises = `${obstacle.name} rises ${smallLength(overHeadM)} behind the head.`;
-  return clearM > 0.05 && clearM < cameraM
-    ? `${rises} With the camera at ${metres(clearM)} or lower the head is clear of it.`
+  return clearM - underM > 0.05 && clearM < cameraM
+    ? `${rises} With the camera at ${metres(clearM - underM)} or lower the head is clear of it.`
     : `${rises} No camera above the ground lifts the head over it.`;
 }

@@ -174,7 +174,13 @@ function QuickAnswer({ quick, result, onChange }: PageProps & { readonly result:
   const isHeld = Object.keys(quick.held).length > 0;
   const now = { clock: () => '', atMs: 0, usableIso: view.body.iso.usable, held: isHeld };
   const background = {
-    obstacle: { name: 'Background', detail: 'leaf' as const, footprint: [], heightM: 1 },
+    obstacle: {
+      name: 'Background',
+      detail: 'leaf' as const,
+      colour: 'leaf' as const,
+      footprint: [],
+      heightM: 1,
+    },
     distanceM: view.sight.distanceM + quick.behindM,
     behindSubjectM: quick.behindM,
   };

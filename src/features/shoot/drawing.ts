@@ -80,7 +80,8 @@ export function planLight(
     shadows:
       sunStrength > 0
         ? features
-            .filter(({ kind }) => kind !== 'hill')
+            // Drawn as on level ground; a slope's own shade is told where it falls on a mark.
+            .filter(({ kind }) => kind !== 'hill' && kind !== 'slope')
             .flatMap(obstaclesOf)
             .flatMap((obstacle) => shadowOf(obstacle, sun))
         : [],

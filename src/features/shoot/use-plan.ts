@@ -123,11 +123,11 @@ function useSetup(shoot: Shoot): Setup {
   );
 }
 
-/** The hides of a ground, which bound a view: the same list for as long as none of them is another. */
-function useHides(features: Shoot['features']): Shoot['features'] {
-  const now = features.filter(({ kind }) => kind === 'hide');
+/** What a view rests on of a ground: the hides that bound it, and its slope. The same list for as long as none of them is another. */
+function useFooting(features: Shoot['features']): Shoot['features'] {
+  const now = features.filter(({ kind }) => kind === 'hide' || kind === 'slope');
   const [kept, keep] = useState(now);
-  if (kept.length === now.length && kept.every((hide, i) => hide === now[i])) return kept;
+  if (kept.length === now.length && kept.every((thing, i) => thing === now[i])) return kept;
   keep(now);
   return now;
 }
@@ -142,17 +142,17 @@ export function useLook(shoot: Shoot): Look {
   const clock = useMemo(() => (ms: number) => clockOf(ms, place.timeZone), [place]);
   const setup = useSetup(shoot);
   const { marks, positions, kit, choice, ground, features, shots, subjects, readings, air } = setup;
-  const hides = useHides(features);
+  const footing = useFooting(features);
   const viewed = useMemo(
     () =>
       viewOf({
-        ...{ marks, positions, features: hides, kit, choice },
+        ...{ marks, positions, features: footing, kit, choice },
         ...{ ground, place, light, shots, subjects, air, startLocal, endLocal },
       }),
     [
       marks,
       positions,
-      hides,
+      footing,
       kit,
       choice,
       ground,

@@ -28,6 +28,8 @@ const INKS: Readonly<Record<Material, string>> = {
   pale: '#efe8d8',
   rust: '#c9743c',
   blue: '#4a7fa0',
+  sand: '#d9c08f',
+  flower: '#b0617e',
 };
 const LUMINANCE = [0.2126, 0.7152, 0.0722] as const;
 /** Drawn farther off than this, things are set at it, as large as they look. */
@@ -39,6 +41,7 @@ const DETAIL_M: Readonly<Partial<Record<Material, number>>> = {
   stone: 0.7,
   ground: 0.3,
   water: 0.5,
+  flower: 0.2,
 };
 
 /** Linear colour whose luminance is the surface's reflectance, and the size of its detail. */
@@ -187,6 +190,18 @@ function addRod(
   }
 }
 
+function addSlab(to: Triangles, { corners, ...surface }: Extract<Solid, { shape: 'slab' }>): void {
+  const [a, b, , d] = corners.map(({ x, y, z }) => new Vector3(x, y, z)) as [
+    Vector3,
+    Vector3,
+    Vector3,
+    Vector3,
+  ];
+  const { x, y, z } = b.sub(a).cross(d.sub(a)).normalize();
+  const up = z < 0 ? { x: -x, y: -y, z: -z } : { x, y, z };
+  to.quad(corners as [Point3, Point3, Point3, Point3], up, surface);
+}
+
 /** Just over the ground, so that it is not lost in it. */
 const PAINT_M = 0.004;
 
@@ -212,6 +227,7 @@ export function solidsGeometry(solids: readonly Solid[], eye: Point3): BufferGeo
     else if (solid.shape === 'ellipsoid') addEllipsoid(triangles, solid);
     else if (solid.shape === 'rod') addRod(triangles, solid);
     else if (solid.shape === 'painted') addPainted(triangles, solid);
+    else if (solid.shape === 'slab') addSlab(triangles, solid);
   });
   return triangles.geometry();
 }

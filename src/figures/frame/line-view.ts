@@ -25,6 +25,9 @@ export interface LineView {
   readonly paper: Paper;
 }
 
+/** A bend of the ground is drawn so wide. */
+const EDGE_WIDE_M = 0.05;
+
 type Rgb = readonly [number, number, number];
 
 /** How light a surface looks, 0 to 1, much as the eye has it. */
@@ -189,6 +192,19 @@ export function drawLineView(pen: CanvasRenderingContext2D, view: LineView): voi
             'butt',
           ),
         }));
+      case 'slab': {
+        // Where the ground bends: its two level edges.
+        const [a, b, c, d] = solid.corners;
+        return [
+          [a, d],
+          [b, c],
+        ].flatMap(([from, to]): readonly Shape[] => {
+          const ends = from && to && before(from, to);
+          return ends
+            ? [{ farM: Infinity, draw: stroke(ends[0], ends[1], EDGE_WIDE_M, ink, 'butt') }]
+            : [];
+        });
+      }
       case 'mesh': {
         const { from, to, heightM } = solid;
         const ends = [heightM, heightM / 2].map((z) => [

@@ -1,0 +1,101 @@
+import type { SiteFeature } from './feature';
+import { footingM, groundHeightM, slopeOf, type Slope } from './slope';
+import type { Standing } from './subject-points';
+import { point3, type Point2, type Point3 } from './vector';
+
+/** What stands on ground that is not level, as high as it stands over the ground's lowest. */
+
+const slopes = new WeakMap<SiteFeature, Slope>();
+const found = new WeakMap<readonly SiteFeature[], { readonly slope: Slope | undefined }>();
+
+/** The ground under a thing: the mean under its points. */
+const meanUnderM = (slope: Slope, points: readonly Point2[]): number =>
+  points.reduce((sum, point) => sum + groundHeightM(slope, point), 0) / points.length;
+
+/** The slope of a ground, with the floors of the hides on it; nothing where it is level. */
+export function slopeIn(features: readonly SiteFeature[]): Slope | undefined {
+  const known = found.get(features);
+  if (known) return known.slope;
+  const line = features.find((feature) => feature.kind === 'slope');
+  const bare = line && (slopes.get(line) ?? slopeOf(line));
+  if (line && bare) slopes.set(line, bare);
+  const floors = features.flatMap(({ kind, points }) =>
+    bare && kind === 'hide' ? [{ footprint: points, heightM: meanUnderM(bare, points) }] : [],
+  );
+  const slope = bare && floors.length > 0 ? { ...bare, floors } : bare;
+  found.set(features, { slope });
+  return slope;
+}
+
+/** How high one stands at a point over the ground's lowest, in metres; 0 where it is level. */
+export function groundUnderM(features: readonly SiteFeature[], at: Point2): number {
+  const slope = slopeIn(features);
+  return slope ? footingM(slope, at) : 0;
+}
+
+const bases = new WeakMap<SiteFeature, number>();
+
+/** Height of the ground under a thing of a raised list; 0 where that is level. */
+export const baseM = (feature: SiteFeature): number => bases.get(feature) ?? 0;
+
+/** Something with the ground under it added to its heights: the mean under its points. */
+function lifted<F extends SiteFeature>(feature: F, slope: Slope): F {
+  const { points } = feature;
+  const [first, last] = [points[0], points.at(-1)];
+  if (!('heightM' in feature) || !first || !last) return feature;
+  if (feature.kind === 'branch') {
+    const heightM = feature.heightM + groundHeightM(slope, first);
+    return { ...feature, heightM, tipM: feature.tipM + groundHeightM(slope, last) };
+  }
+  const base = meanUnderM(slope, points);
+  const high: F = {
+    ...feature,
+    heightM: feature.heightM + base,
+    ...(feature.kind === 'hide' &&
+      feature.windows && {
+        windows: feature.windows.map((hole) => ({ ...hole, sillM: hole.sillM + base })),
+      }),
+  };
+  bases.set(high, base);
+  return high;
+}
+
+const one = new WeakMap<
+  SiteFeature,
+  { readonly corners: Slope['corners']; readonly made: SiteFeature }
+>();
+const all = new WeakMap<readonly SiteFeature[], readonly SiteFeature[]>();
+
+/**
+ * All things of a ground with their heights over its lowest, for what is seen, lit and shaded; the same list where
+ * the ground is level, and where it was raised before. A wall, a fence or a wood is as high all along: over the mean
+ * of the ground under its corners.
+ */
+export function raised<F extends SiteFeature>(features: readonly F[]): readonly F[] {
+  const slope = slopeIn(features);
+  if (!slope) return features;
+  const known = all.get(features);
+  if (known) return known as readonly F[];
+  const made = features.map((feature) => {
+    const before = one.get(feature);
+    if (before?.corners === slope.corners) return before.made as F;
+    const high = lifted(feature, slope);
+    one.set(feature, { corners: slope.corners, made: high });
+    return high;
+  });
+  all.set(features, made);
+  all.set(made, made);
+  return made;
+}
+
+/** Who stands or sits somewhere, its feet over the ground's lowest. */
+export function onGround<S extends Standing>(features: readonly SiteFeature[], standing: S): S {
+  const under = groundUnderM(features, standing);
+  return under === 0 ? standing : { ...standing, feetM: (standing.feetM ?? 0) + under };
+}
+
+/** A camera held so high over the ground where it stands. */
+export const cameraAt = (
+  features: readonly SiteFeature[],
+  { x, y, cameraHeightM }: Point2 & { readonly cameraHeightM: number },
+): Point3 => point3(x, y, cameraHeightM + groundUnderM(features, { x, y }));
