@@ -1,14 +1,20 @@
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
+import { expectedBack } from './approach';
 import { arrivalOf } from './nature';
 import { foodInFrame } from './perch';
+import { floodedAt } from './tide';
 import type { View } from './view';
 
 /** What is easily forgotten at a perch, at the minute when it can still be done. Common practice, no source. */
 
 export type Reminder =
   | { readonly kind: 'cutEnds'; readonly perch: string; readonly food: string | undefined }
-  | { readonly kind: 'hullInBill' };
+  | { readonly kind: 'hullInBill' }
+  /** It has stayed away about as long as it does. */
+  | { readonly kind: 'atTheEye'; readonly mark: string }
+  /** The tide comes to where one stands. */
+  | { readonly kind: 'water'; readonly position: string };
 
 export interface TimedReminder {
   readonly atMs: number;
@@ -17,9 +23,42 @@ export interface TimedReminder {
 
 /**
  * Cut ends, and food that is in the frame, before one settles: afterwards nobody walks there. Hulls in the bill at each
- * feeding time, or at the start where none is known. None where nothing sits on a perch.
+ * feeding time, or at the start where none is known; none of these where nothing sits on a perch. The camera at the eye
+ * a minute before what was seen three times on the day may be back; off the shore half an hour before the water is there.
  */
-export function remindersOf(shoot: Shoot, view: View | undefined): readonly TimedReminder[] {
+export const remindersOf = (shoot: Shoot, view: View | undefined): readonly TimedReminder[] => [
+  ...backAgain(shoot, view),
+  ...beforeWater(shoot, view),
+  ...atPerch(shoot, view),
+];
+
+/** Off the shore so long before the water is there. Common practice, no source. */
+const OFF_SHORE_MS = 30 * 60_000;
+
+function beforeWater(shoot: Shoot, view: View | undefined): readonly TimedReminder[] {
+  if (!view) return [];
+  const { name: position } = view.position;
+  return (floodedAt(shoot, view) ?? [])
+    .filter(({ name }) => name === position)
+    .map(({ fromMs }) => ({ atMs: fromMs - OFF_SHORE_MS, reminder: { kind: 'water', position } }));
+}
+
+/** The camera is to be at the eye so long before it may be back. */
+const AT_THE_EYE_MS = 60_000;
+
+function backAgain({ log, place }: Shoot, view: View | undefined): readonly TimedReminder[] {
+  const back = view && expectedBack({ log }, view.mark.id);
+  if (!back) return [];
+  const lastMs = msOf(back.lastLocal, place.timeZone);
+  return [
+    {
+      atMs: lastMs + Math.max(0, back.fromLastMs - AT_THE_EYE_MS),
+      reminder: { kind: 'atTheEye', mark: view.mark.name },
+    },
+  ];
+}
+
+function atPerch(shoot: Shoot, view: View | undefined): readonly TimedReminder[] {
   const perch = shoot.features.find(
     ({ kind, id }) => kind === 'perch' && shoot.marks.some(({ carriedBy }) => carriedBy === id),
   );

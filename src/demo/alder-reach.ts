@@ -73,6 +73,12 @@ const laid = turnGround(
         points: through([-30, -9], [0, -7], [30, -8]),
       },
       {
+        id: 'way-in',
+        name: 'Way in',
+        kind: 'path',
+        points: through([0.8, -7], [0.8, -1.6]),
+      },
+      {
         id: 'screen',
         name: 'Screen to the hide',
         kind: 'wall',

@@ -99,7 +99,7 @@ export function SideView({
       ))}
       {ground ? (
         <Path
-          d={`M${x(0)} ${groundY}${ground.map(({ atM, heightM }) => `L${x(atM)} ${y(heightM)}`).join('')}L${x(reachM)} ${groundY}Z`}
+          d={`M${x(0)} ${groundY}${ground.map(({ atM, heightM }) => `L${x(atM)} ${y(Math.min(heightM, topM))}`).join('')}L${x(reachM)} ${groundY}Z`}
           fill={inks.paper}
           stroke={inks.ink}
           strokeWidth={2}

@@ -167,11 +167,18 @@ const windows: Draw<'hide'> = ({ points, windows: all = [] }, { scale }) =>
     .map(({ left, right }) => polyline([scale.toPx(left), scale.toPx(right)], false))
     .join('');
 
+/** More lines than this are grey. */
+const MOST_CONTOURS = 6;
+
 /** Lines of one height across a slope. */
-const contours: Draw<'slope'> = (feature, { scale }) =>
-  obstaclesOf(feature)
+const contours: Draw<'slope'> = (feature, { scale }) => {
+  const steps = obstaclesOf(feature);
+  const every = Math.ceil(steps.length / MOST_CONTOURS);
+  return steps
+    .filter((_, i) => (steps.length - 1 - i) % every === 0)
     .map(({ footprint }) => polyline(footprint.slice(0, 2).map(scale.toPx), false))
     .join('');
+};
 
 /** The line itself, an arrow at its higher end. */
 const rising: Draw<'slope'> = ({ points, heightsM }, { scale }) => {

@@ -1,5 +1,9 @@
 /** Short words that one thumb can log, by what is played. Common practice, no source. */
-const WILD = ['calls', 'hovers', 'dives', 'has a catch', 'feeds', 'displays', 'leaves'] as const;
+const WILD = [
+  ...(['calls', 'hovers', 'dives', 'has a catch', 'feeds', 'displays'] as const),
+  // What tells that one is too near.
+  ...(['looks up', 'leaves'] as const),
+];
 const RACE = ['start', 'leads', 'finish', 'celebration', 'fall'] as const;
 const GOALS = ['goal', 'save', 'tackle', 'start', 'finish', 'celebration', 'fall'] as const;
 

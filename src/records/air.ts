@@ -4,7 +4,10 @@ import type { Shoot } from './shoot';
 import { hoursOf } from './times';
 
 /** The weather of one hour, as kit and people feel it. */
-export type AirHour = Pick<Air, 'temperatureC' | 'humidityPct' | 'windMs' | 'rainMmH'>;
+export type AirHour = Pick<Air, 'temperatureC' | 'humidityPct' | 'windMs' | 'rainMmH'> & {
+  /** When it is, of a forecast's hour; all the hours when absent. */
+  readonly time?: string;
+};
 
 const HOUR_MS = 3_600_000;
 

@@ -75,6 +75,8 @@ export const natureTimeSchema = z.strictObject({
   kind: z.enum(NATURE_KINDS),
   name: text(60),
   atLocal: localMinute,
+  /** Of a tide: how high its water stands over the lowest ground of the slope. */
+  waterM: z.number().min(-20).max(20).optional(),
 });
 export type NatureTime = z.infer<typeof natureTimeSchema>;
 

@@ -44,6 +44,7 @@ export const hideWindow = z.strictObject({
   sillM: z.number().min(0).max(100),
   heightM: z.number().min(0.05).max(50),
   pane: z.enum(WINDOW_PANES),
+  curtainM: z.number().min(0.05).max(100).optional(),
 });
 
 const colour = z.enum(BROAD_COLOURS).optional();

@@ -142,3 +142,18 @@ test('what is left of the walls and what the windows take are the walls, to the 
   ];
   expect(areaOf(wallPieces(corners(), 2.2, all))).toBeCloseTo(22 - 0.8 - 0.2 - 0.8 + 0.1, 9);
 });
+
+test('a curtain drawn to a gap leaves the gap in the middle, and one wider than the window all of it', () => {
+  const spanOf = (more: Partial<HideWindow>) =>
+    openingsOf(corners(), [window(more)]).map(({ left, right }) => [left.x, right.x]);
+  expect(spanOf({ curtainM: 0.3 })).toEqual([
+    [expect.closeTo(-0.15, 9), expect.closeTo(0.15, 9)],
+  ]);
+  expect(spanOf({ curtainM: 2 })).toEqual(spanOf({}));
+  expect(() => spanOf({ curtainM: 0 })).toThrow(/window\.curtainM/);
+  // 0.4 m to the side at the window, half a metre off: through it without the curtain, not with it.
+  const from = { x: 0, y: 0.5, z: 1.1 };
+  const to = { x: 8, y: 10.5, z: 1.1 };
+  expect(blocksFrom(hide([window()]), from, to)).toEqual([]);
+  expect(blocksFrom(hide([window({ curtainM: 0.3 })]), from, to)).toHaveLength(1);
+});

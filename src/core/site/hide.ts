@@ -20,6 +20,8 @@ export interface HideWindow {
   readonly sillM: number;
   readonly heightM: number;
   readonly pane: WindowPane;
+  /** A curtain before it is drawn to a gap in its middle so wide, which hides who is behind; none when absent. */
+  readonly curtainM?: number | undefined;
 }
 
 /** A wall as one looks out of it: from its left end to its right, and the true bearing it looks along. */
@@ -55,7 +57,7 @@ export function openingsOf(
   windows: readonly HideWindow[],
 ): readonly Opening[] {
   const walls = wallsOf(footprint);
-  return windows.flatMap(({ wall: index, asideM, widthM, sillM, heightM, pane }) => {
+  return windows.flatMap(({ wall: index, asideM, widthM, sillM, heightM, pane, curtainM }) => {
     above('window.widthM', widthM, 0);
     above('window.heightM', heightM, 0);
     atLeast('window.sillM', sillM, 0);
@@ -64,7 +66,8 @@ export function openingsOf(
     const { left, right, lengthM } = wall;
     const held = (alongM: number) => Math.min(lengthM, Math.max(0, alongM));
     const middleM = lengthM / 2 + asideM;
-    const [fromM, toM] = [held(middleM - widthM / 2), held(middleM + widthM / 2)];
+    const openM = Math.min(widthM, above('window.curtainM', curtainM ?? widthM, 0));
+    const [fromM, toM] = [held(middleM - openM / 2), held(middleM + openM / 2)];
     if (toM <= fromM) return [];
     const at = (alongM: number): Point2 => ({
       x: left.x + ((right.x - left.x) * alongM) / lengthM,

@@ -34,6 +34,10 @@ export interface LensFog {
 /** Time constant of a large lens in still air. Common practice, no source. */
 const LENS_TIME_CONSTANT_MINUTES = 25;
 
+/** Temperature of a large lens after some minutes in air, by Newton's law. */
+export const lensAfter = (lensC: number, airC: number, minutes: number): number =>
+  airC + (lensC - airC) * Math.exp(-minutes / LENS_TIME_CONSTANT_MINUTES);
+
 /**
  * A cold lens brought into warm air: it fogs while it is under the dew point, and warms by
  * Newton's law, T = air + (lens − air)·exp(−t/τ).

@@ -47,14 +47,22 @@ export function NatureTimeSheet({
   const say = useToast();
   const [draft, setDraft] = useState(time);
   const [clock, setClock] = useState(time.atLocal.slice(11));
+  const [water, setWater] = useState(time.waterM === undefined ? '' : String(time.waterM));
   const [tried, setTried] = useState(false);
+  const isTide = draft.kind === 'highTide' || draft.kind === 'lowTide';
+  const waterM = isTide && water.trim() !== '' ? Number(water.replace(',', '.')) : undefined;
   const minutes = clockMinutes(clock);
   const nameless = draft.name.trim() === '';
   const save = () => {
     setTried(true);
     if (minutes === undefined || nameless) return;
     const atLocal = onDate(time.atLocal.slice(0, 10), minutes);
-    const checked = natureTimeSchema.safeParse({ ...draft, atLocal });
+    const { waterM: _before, ...rest } = draft;
+    const checked = natureTimeSchema.safeParse({
+      ...rest,
+      atLocal,
+      ...(waterM !== undefined && { waterM }),
+    });
     if (!checked.success) return;
     update((current) => ({
       ...current,
@@ -83,6 +91,18 @@ export function NatureTimeSheet({
         onChangeText={setClock}
         error={minutes === undefined ? A_TIME : undefined}
       />
+      {isTide ? (
+        <Field
+          label="Water over the lowest ground, m"
+          value={water}
+          onChangeText={setWater}
+          error={
+            waterM !== undefined && !(Math.abs(waterM) <= 20)
+              ? 'a height from -20 to 20 m, or nothing'
+              : undefined
+          }
+        />
+      ) : null}
       <Button label={fresh ? 'Add the time' : 'Save the time'} kind="primary" onPress={save} />
       {fresh ? null : (
         <Button

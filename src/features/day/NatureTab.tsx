@@ -17,6 +17,9 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { arrivalOf, clockHours, litSpans, visitsByHour, watchesAt } from '@/answers/nature';
 import { ARRIVE_BEFORE, visitInWords } from '@/features/shoot/visit-words';
+import { floodedAt } from '@/answers/tide';
+import { floodInWords } from '@/features/shoot/approach-words';
+import { ComingNear, PostsHere } from './ComingNear';
 import { ButterflyPart, MorningPart } from './MorningPart';
 import { NatureTimeSheet, WatchSheet } from './NatureSheets';
 
@@ -87,7 +90,9 @@ export function NatureTab() {
       <MorningPart />
       <MoonPart />
       <ShadeList />
+      <ComingNear />
       <Visits markId={mark.id} markName={mark.name} lit={lit} />
+      <PostsHere />
       <Times />
     </View>
   );
@@ -196,6 +201,24 @@ const KIND_WORDS = {
   other: 'by the clock',
 } as const;
 
+/** When the water comes to where one stands and to what one looks at. */
+function Tides() {
+  const { shoot, seen, clock } = useShown('shoot', 'seen', 'clock');
+  if (!shoot.nature.some(({ kind }) => kind === 'highTide' || kind === 'lowTide')) return null;
+  const flooded = seen.ok ? floodedAt(shoot, seen.view) : undefined;
+  return (
+    <View role="region" aria-label="The water" className="gap-1">
+      {floodInWords(flooded, clock).map((line) => (
+        <Text key={line}>{line}</Text>
+      ))}
+      <Text kind="small" ink="quiet">
+        Wind and a low barometer raise it: local tables, wardens and warning signs come first. Leave
+        before it turns.
+      </Text>
+    </View>
+  );
+}
+
 /** Tides, feeding: what is known by the clock and typed in. */
 function Times() {
   const { shoot } = useShown('shoot');
@@ -215,6 +238,7 @@ function Times() {
           />
         ))}
       </View>
+      <Tides />
       <Button
         label="Add a time"
         onPress={() =>

@@ -34,6 +34,10 @@ const FIGURES = [
   { key: 'asideM', label: 'Right of the middle', min: -100, max: 100 },
 ] as const;
 
+/** What was taken away is not kept as nothing. */
+const withoutUndefined = ({ curtainM, ...window }: HideWindow): HideWindow =>
+  curtainM === undefined ? window : { ...window, curtainM };
+
 /** Brings a camera that looks past its window to the middle of it. */
 function ToWindow({ seat }: { readonly seat: Seat }) {
   const { update } = useEdits();
@@ -51,6 +55,49 @@ function ToWindow({ seat }: { readonly seat: Seat }) {
         )
       }
     />
+  );
+}
+
+/** A gap that a lens goes through and a shape does not show in. Common practice, no source. */
+const GAP_M = 0.3;
+
+/** A curtain before a window, drawn to a gap. */
+function Curtain({
+  window,
+  change,
+}: {
+  readonly window: HideWindow;
+  readonly change: (more: Partial<HideWindow>) => void;
+}) {
+  if (window.curtainM === undefined) {
+    return (
+      <View className="gap-1">
+        <Button
+          label="Draw a curtain to a gap"
+          onPress={() => change({ curtainM: Math.min(GAP_M, window.widthM) })}
+        />
+        <Text kind="small" ink="quiet">
+          Without one your shape shows in it: sit back, in the dark.
+        </Text>
+      </View>
+    );
+  }
+  return (
+    <View className="gap-2">
+      <NumberField
+        label="Gap in the curtain"
+        unit="m"
+        value={window.curtainM}
+        min={0.05}
+        max={100}
+        onChange={(curtainM) => change({ curtainM })}
+      />
+      <Button
+        kind="quiet"
+        label="Open the curtain"
+        onPress={() => change({ curtainM: undefined })}
+      />
+    </View>
   );
 }
 
@@ -96,7 +143,7 @@ export function HideWindows({ hide }: { readonly hide: Hide }) {
       ) : null}
       {windows.map((window, i) => {
         const change = (more: Partial<HideWindow>) =>
-          put(windows.map((old, at) => (at === i ? { ...old, ...more } : old)));
+          put(windows.map((old, at) => (at === i ? withoutUndefined({ ...old, ...more }) : old)));
         const name = windows.length > 1 ? `Window ${i + 1}` : 'Window';
         return (
           <View key={i} role="group" aria-label={name} className="gap-3">
@@ -129,6 +176,7 @@ export function HideWindows({ hide }: { readonly hide: Hide }) {
               options={PANES}
               onChange={(pane) => change({ pane })}
             />
+            <Curtain window={window} change={change} />
             <Button
               kind="quiet"
               label={`Take ${name.toLowerCase()} out`}

@@ -9,6 +9,8 @@ import {
   waterLitres,
   windChill,
 } from '@/core';
+import { dewOf } from '@/answers/dew';
+import { runsOf } from '@/answers/runs';
 import type { Air } from '@/records/day';
 import { airThrough, type AirHour as Hour } from '@/records/air';
 import { itemsOf } from '@/records/kit';
@@ -20,7 +22,7 @@ import { degrees } from '@/ui/units';
 
 /** What the weather asks for, and why. */
 export interface WeatherNote {
-  readonly id: 'fog' | 'indoors' | 'rain' | 'heat' | 'cold' | 'water' | 'lightning';
+  readonly id: 'fog' | 'dew' | 'indoors' | 'rain' | 'heat' | 'cold' | 'water' | 'lightning';
   readonly head: string;
   readonly why: string;
   /** Something to see to before leaving, or to stop for. */
@@ -80,7 +82,40 @@ function indoorsNote(last: Hour): WeatherNote & { readonly fogs: boolean } {
   };
 }
 
-function rainNote(kit: Shoot['kit'], mostMmH: number): WeatherNote {
+/** "Dew on the lens 02:10 to 05:40", where there is any. */
+function dewNotes(shoot: Parameters<typeof dewOf>[0]): readonly WeatherNote[] {
+  const { timeZone } = shoot.place;
+  const spans = dewOf(shoot).map(
+    ({ fromMs, toMs }) => `${clockOf(fromMs, timeZone)} to ${clockOf(toMs, timeZone)}`,
+  );
+  return spans.length === 0
+    ? []
+    : [
+        {
+          ...{ id: 'dew', act: true, head: `Dew on an open lens ${spans.join(', ')}` },
+          why: 'Under a clear night sky it cools below the air: hood on, a cloth over it between pictures, a warm pack at the hood. Wipe it dry, never breathe on it.',
+        },
+      ];
+}
+
+/** "06:00 to 08:00, up to 1.2 mm an hour": the runs of hours in which it rains. */
+function rainByTheHour(hours: readonly Hour[], timeZone: string): string {
+  const timed = hours.flatMap(({ time, rainMmH }) =>
+    time === undefined ? [] : [{ atMs: Date.parse(time), rainMmH }],
+  );
+  return runsOf(timed, (a, b) => a.rainMmH > 0 === b.rainMmH > 0)
+    .filter(({ first }) => first.rainMmH > 0)
+    .map(({ first, last }) => {
+      const run = timed.filter(({ atMs }) => atMs >= first.atMs && atMs <= last.atMs);
+      const most = Math.max(...run.map(({ rainMmH }) => rainMmH));
+      return `${clockOf(first.atMs, timeZone)} to ${clockOf(last.atMs + HOUR_MS, timeZone)} up to ${most.toFixed(1)} mm`;
+    })
+    .join(', ');
+}
+
+function rainNote(kit: Shoot['kit'], hours: readonly Hour[], timeZone: string): WeatherNote {
+  const mostMmH = Math.max(...hours.map(({ rainMmH }) => rainMmH));
+  const byTheHour = rainByTheHour(hours, timeZone);
   const bare = [...itemsOf(kit, 'body'), ...itemsOf(kit, 'lens')].filter(({ sealed }) => !sealed);
   const cover = itemsOf(kit, 'other').some(({ use }) => use === 'rainCover');
   const rains = mostMmH > 0;
@@ -90,9 +125,9 @@ function rainNote(kit: Shoot['kit'], mostMmH: number): WeatherNote {
     head: rains ? `Rain, up to ${mostMmH.toFixed(1)} mm an hour` : 'Dry',
     why: !rains
       ? 'A cover weighs little all the same.'
-      : `${cover ? 'The rain cover is in the bag' : 'There is no rain cover in the bag'}${
+      : `${byTheHour ? `${byTheHour}. ` : ''}${cover ? 'The rain cover is in the bag' : 'There is no rain cover in the bag'}${
           bare.length > 0 ? `; not sealed: ${bare.map(({ name }) => name).join(', ')}` : ''
-        }.`,
+        }. Afterwards dry it out of its bag before it is shut in for the night.`,
   };
 }
 
@@ -161,7 +196,8 @@ export function weatherOf(
       : []),
     fog,
     indoors,
-    rainNote(shoot.kit, mostMmH),
+    ...dewNotes(shoot),
+    rainNote(shoot.kit, hours, timeZone),
     {
       id: 'water',
       act: false,

@@ -54,6 +54,8 @@ export const endChoices = (
 
 /** "Cut ends of Placed perch out of sight, Feeder out of the frame". */
 export function reminderInWords(reminder: Reminder): string {
+  if (reminder.kind === 'water') return `Off ${reminder.position}: the water comes`;
+  if (reminder.kind === 'atTheEye') return `Camera at the eye: it may be back at ${reminder.mark}`;
   if (reminder.kind === 'hullInBill') return 'Hull in the bill: wait until it is gone';
   const { perch, food } = reminder;
   return `Cut ends of ${perch} out of sight${food ? `, ${food} out of the frame` : ''}`;
