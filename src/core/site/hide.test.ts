@@ -146,9 +146,7 @@ test('what is left of the walls and what the windows take are the walls, to the 
 test('a curtain drawn to a gap leaves the gap in the middle, and one wider than the window all of it', () => {
   const spanOf = (more: Partial<HideWindow>) =>
     openingsOf(corners(), [window(more)]).map(({ left, right }) => [left.x, right.x]);
-  expect(spanOf({ curtainM: 0.3 })).toEqual([
-    [expect.closeTo(-0.15, 9), expect.closeTo(0.15, 9)],
-  ]);
+  expect(spanOf({ curtainM: 0.3 })).toEqual([[expect.closeTo(-0.15, 9), expect.closeTo(0.15, 9)]]);
   expect(spanOf({ curtainM: 2 })).toEqual(spanOf({}));
   expect(() => spanOf({ curtainM: 0 })).toThrow(/window\.curtainM/);
   // 0.4 m to the side at the window, half a metre off: through it without the curtain, not with it.
