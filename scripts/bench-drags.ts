@@ -3,7 +3,7 @@ import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
-import { openCrowded } from './bench-drawing';
+import { branchedHide, openCrowded } from './bench-drawing';
 import { CHROMIUM } from './chromium';
 import { scriptWhile } from './script-time';
 
@@ -110,6 +110,11 @@ async function dragsOn(
   await demo.waitForTimeout(1500);
   await dragsOfPlan(demo, `${name}, Larkmoor`);
   await demo.close();
+  const hide = await browser.newPage({ viewport });
+  await openCrowded(hide, base, 'ground', branchedHide());
+  await dragsOfPlan(hide, `${name}, a hide on a bank, 40 branches`);
+  await hide.close();
+  if (process.env.ONLY_HIDE) return;
   const crowded = await browser.newPage({ viewport });
   await openCrowded(crowded, base, 'ground');
   await dragsOfPlan(crowded, `${name}, 200 things`);

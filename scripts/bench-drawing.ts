@@ -4,7 +4,7 @@ import { newFeature } from '../src/features/draw/kinds';
 import type { FeatureKind } from '@/core';
 import { SHOOT_VERSION, shootSchema, type Shoot } from '@/records/shoot';
 
-/** A ground of two hundred things, forty of them branches about the mark, and the ways they are dragged. */
+/** A sloping ground of two hundred things, forty of them branches about the mark, and the ways they are dragged. */
 
 const COUNT = 200;
 const BRANCHES = 40;
@@ -41,11 +41,21 @@ function branchesAbout(shoot: Shoot): Shoot['features'] {
   });
 }
 
+/** A ground that rises and falls under all of it. */
+const slope = (shoot: Shoot): Shoot['features'][number] => ({
+  ...newFeature('slope', {
+    shoot,
+    id: 'slope',
+    points: [-60, -20, 0, 30, 70].map((y) => ({ x: y / 4, y })),
+  }),
+  ...({ kind: 'slope', heightsM: [0, 1.5, 1, 3, 4.5] } as { kind: 'slope'; heightsM: number[] }),
+});
+
 /** Larkmoor with branches about its mark, and other things in rings about it, up to the count. */
 export function crowdedShoot(): Shoot {
   const [larkmoor] = DEMO_SHOOTS as [Shoot];
   const branches = branchesAbout(larkmoor);
-  const others = COUNT - larkmoor.features.length - BRANCHES;
+  const others = COUNT - larkmoor.features.length - BRANCHES - 1;
   const more = Array.from({ length: others }, (_, i) => {
     const ring = 62 + 9 * (i % 6);
     const angle = i * 2.399963;
@@ -64,20 +74,35 @@ export function crowdedShoot(): Shoot {
     ...larkmoor,
     version: SHOOT_VERSION,
     id: ID,
-    features: [...larkmoor.features, ...branches, ...more],
+    features: [...larkmoor.features, slope(larkmoor), ...branches, ...more],
   });
 }
 
-/** Puts the crowded ground into the page's own storage before it is opened. */
-export async function openCrowded(page: Page, base: string, step: 'ground' | 'draw') {
+/** The demo's hide with forty branches about its perch, on a bank. */
+export function branchedHide(): Shoot {
+  const [, alderReach] = DEMO_SHOOTS as [Shoot, Shoot];
+  return shootSchema.parse({
+    ...alderReach,
+    id: 'bench-branches',
+    features: [...alderReach.features, slope(alderReach), ...branchesAbout(alderReach)],
+  });
+}
+
+/** Puts a ground into the page's own storage before it is opened. */
+export async function openCrowded(
+  page: Page,
+  base: string,
+  step: 'ground' | 'draw',
+  shoot = crowdedShoot(),
+) {
   await page.addInitScript(
     ([key, text]) => {
       localStorage.setItem('bright-perch/seeded', '2026-11-25');
       localStorage.setItem(key as string, text as string);
     },
-    [`bright-perch/shoot/${ID}`, JSON.stringify(crowdedShoot())],
+    [`bright-perch/shoot/${shoot.id}`, JSON.stringify(shoot)],
   );
-  await page.goto(`${base}/shoot/${ID}/${step}`);
+  await page.goto(`${base}/shoot/${shoot.id}/${step}`);
   await page.getByRole('img', { name: /^Ground plan/ }).waitFor();
   await page.waitForTimeout(1500);
 }

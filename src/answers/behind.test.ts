@@ -57,4 +57,7 @@ test('in short it says how bright, and of the sky how blue', () => {
     'deep blue, 1.1 stops brighter',
   );
   expect(behindInShort({ kind: 'water' })).toBe('');
+  expect(behindInShort({ kind: 'ground', surface: 'grass', stopsOver: 0.9, sunlit: true })).toBe(
+    'grass, 0.9 stop brighter',
+  );
 });

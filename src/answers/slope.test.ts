@@ -79,7 +79,7 @@ test('a score on a slope is that of a camera and a subject raised as much on lev
     positions: [{ ...SPOT, cameraHeightM: 4 }],
     marks: [FREE],
   };
-  const score = (from: Shoot, steps: boolean) => {
+  const score = (from: Shoot, crests: boolean) => {
     const kit = scoredKit(view.body, view.lens, { orientation: 'level', support: 'tripod' });
     const site = scoredSite(from);
     return scorePosition(
@@ -87,8 +87,8 @@ test('a score on a slope is that of a camera and a subject raised as much on lev
       scoredMark(from, from.marks[0] as Shoot['marks'][number]),
       shotAt(from, 'm', FIRST_WISH),
       AT_MS,
-      // Without the ground as what is behind and shades: of that, the steps.
-      steps ? site : { ...site, obstacles: [] },
+      // Without the ground as what hides and shades.
+      crests ? site : { ...site, obstacles: [] },
       kit,
     );
   };

@@ -89,20 +89,33 @@ export type Viewed = Omit<Setup, 'readings'>;
 /** What lights a mark, but for what stands in the way. */
 export type OpenScene = Omit<LitScene, 'obstacles' | 'boughs'>;
 
-/** All that stands and hangs on a ground. */
-export const standing = (
-  features: readonly SiteFeature[],
-): Pick<LitScene, 'obstacles' | 'boughs'> => {
+type Standing = Pick<LitScene, 'obstacles' | 'boughs'>;
+const stood = new WeakMap<readonly SiteFeature[], Standing>();
+
+/** All that stands and hangs on a ground; the same for the same list. */
+export const standing = (features: readonly SiteFeature[]): Standing => {
+  const known = stood.get(features);
+  if (known) return known;
   const things = raised(features);
   const boughs = things.flatMap(boughsOf);
-  return { obstacles: things.flatMap(obstaclesOf), ...(boughs.length > 0 && { boughs }) };
+  const made = { obstacles: things.flatMap(obstaclesOf), ...(boughs.length > 0 && { boughs }) };
+  stood.set(features, made);
+  return made;
 };
 
-/** A view's light with all that stands on the ground. */
-export const sceneOf = (view: View, features: Shoot['features']): LitScene => ({
-  ...view.scene,
-  ...standing(features),
-});
+const scenes = new WeakMap<
+  OpenScene,
+  { readonly features: Shoot['features']; readonly scene: LitScene }
+>();
+
+/** A view's light with all that stands on the ground; the same for the same of both. */
+export function sceneOf(view: View, features: Shoot['features']): LitScene {
+  const known = scenes.get(view.scene);
+  if (known?.features === features) return known.scene;
+  const scene = { ...view.scene, ...standing(features) };
+  scenes.set(view.scene, { features, scene });
+  return scene;
+}
 
 /** What one position sees of one mark, whatever the time: geometry, framing and motion. */
 export interface View {

@@ -1,7 +1,8 @@
 import {
-  obstaclesOf,
   openingsOf,
   perchEnds,
+  slopeContours,
+  slopeOf,
   wallObstacles,
   alongBearing,
   type FeatureKind,
@@ -171,14 +172,10 @@ const windows: Draw<'hide'> = ({ points, windows: all = [] }, { scale }) =>
 const MOST_CONTOURS = 6;
 
 /** Lines of one height across a slope. */
-const contours: Draw<'slope'> = (feature, { scale }) => {
-  const steps = obstaclesOf(feature);
-  const every = Math.ceil(steps.length / MOST_CONTOURS);
-  return steps
-    .filter((_, i) => (steps.length - 1 - i) % every === 0)
-    .map(({ footprint }) => polyline(footprint.slice(0, 2).map(scale.toPx), false))
+const contours: Draw<'slope'> = (feature, { scale }) =>
+  slopeContours(slopeOf(feature), MOST_CONTOURS)
+    .map((line) => polyline(line.map(scale.toPx), false))
     .join('');
-};
 
 /** The line itself, an arrow at its higher end. */
 const rising: Draw<'slope'> = ({ points, heightsM }, { scale }) => {

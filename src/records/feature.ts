@@ -106,7 +106,10 @@ export const featureSchema = z.discriminatedUnion('kind', [
     error: 'must be one height for each of its points',
   }),
   feature('keepOut', {}),
-  feature('path', {}),
+  feature('path', {
+    /** Boards so high over the ground; on the ground when absent. */
+    deckM: z.number().min(0).max(20).optional(),
+  }),
   feature('course', {}),
   feature('water', {}),
   feature('lane', {}),

@@ -70,6 +70,17 @@ export function sunShareOn(
   return sunThrough(target, sun, boughs, monthOf(timeMs));
 }
 
+const skyViews = new WeakMap<LitScene, number>();
+
+/** How much of the sky the face of a scene sees, whatever the time: found once for each scene. */
+function skyViewOf(scene: LitScene): number {
+  const known = skyViews.get(scene);
+  if (known !== undefined) return known;
+  const view = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
+  skyViews.set(scene, view);
+  return view;
+}
+
 /**
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
  * part of the sky the face sees between obstacles, light off the ground, and lamps; under a roof
@@ -80,7 +91,7 @@ export function sunShareOn(
  */
 export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
-  const skyView = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
+  const skyView = skyViewOf(scene);
   const { indoors = false } = scene;
   const sunShare = isSunless(scene) ? 0 : sunShareOn(scene, sun, Number(time));
   const underLeaves = !indoors && scene.canopyShare !== undefined;

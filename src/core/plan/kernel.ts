@@ -208,7 +208,7 @@ export function viewCell(
     cell.risePerM,
     cell.sight,
   );
-  // The slope itself, where the line meets it: not at the step that stands for it.
+  // The slope itself is behind it from where the line meets it, not from its crest.
   const behindM =
     site.slope &&
     meetsGround(

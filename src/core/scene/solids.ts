@@ -3,7 +3,7 @@ import { wallPieces, type HideWindow } from '../site/hide';
 import { wallObstacles } from '../site/shade';
 import type { Bough } from '../site/bough';
 import { FEEDER_M, perchEnds } from '../site/perch';
-import { baseM, raised } from '../site/raised';
+import { baseM, decksOf, raised, slopeIn } from '../site/raised';
 import { slopeFaces, slopeOf } from '../site/slope';
 import { alongBearing, type Point2, type Point3 } from '../site/vector';
 import { COLOUR_SURFACE, colourOf } from './colours';
@@ -108,6 +108,19 @@ const feeder =
     return { shape: 'ellipsoid', middle, radiiM, ...STANDS };
   };
 
+/** The boards of boardwalks. */
+function boards(features: readonly SiteFeature[]): readonly Solid[] {
+  const slope = slopeIn(features);
+  return slope
+    ? features
+        .flatMap((feature) => decksOf(feature, slope))
+        .map(({ footprint, heightM }): Solid => ({
+          ...{ shape: 'prism', footprint, fromM: heightM - BOARD_M, toM: heightM },
+          ...TRUNK,
+        }))
+    : [];
+}
+
 /** The solids of a feature; none for what only limits or names a place. */
 function solidsOf(feature: SiteFeature, month: number, ground: Surface): readonly Solid[] {
   const walls = (surface: Surface): readonly Solid[] =>
@@ -181,5 +194,6 @@ export const siteSolids = (
   ground: Surface,
 ): readonly Solid[] => [
   ...raised(features).flatMap((feature) => solidsOf(feature, month, ground)),
+  ...boards(features),
   ...lines.map((line) => ({ shape: 'painted' as const, ...line, ...PAINT })),
 ];

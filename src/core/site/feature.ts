@@ -5,7 +5,7 @@ import { openingsOf, type HideWindow } from './hide';
 import type { Limit } from './limits';
 import type { Obstacle } from './obstacle';
 import { treeObstacle, wallObstacles } from './shade';
-import { slopeOf, slopeSteps } from './slope';
+import { slopeCrests, slopeOf } from './slope';
 import { alongBearing, type Point2, type Point3 } from './vector';
 
 /** What each kind of thing on a ground is drawn as: a point, a line or an area; a hill has none. */
@@ -100,6 +100,8 @@ interface Figures {
     readonly postSpacingM: number;
     readonly postWidthMm: number;
   };
+  /** Where others pass; on boards so high over the ground, or on the ground. */
+  readonly path: { readonly deckM?: number | undefined };
   /** How high the ground is at each of its points, against the others. */
   readonly slope: { readonly heightsM: readonly number[] };
   /** Skyline between two bearings, clockwise, as seen from the ground. */
@@ -154,7 +156,7 @@ function solidOf(feature: SiteFeature): readonly Obstacle[] {
     case 'hill':
       return [hillObstacle(feature)];
     case 'slope':
-      return slopeSteps(slopeOf(feature));
+      return slopeCrests(slopeOf(feature));
     default:
       return [];
   }

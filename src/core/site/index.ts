@@ -123,15 +123,25 @@ export {
   type ShadeBy,
   type SunAt,
 } from './shade-by';
-export { baseM, cameraAt, groundUnderM, onGround, raised, slopeIn } from './raised';
+export {
+  baseM,
+  cameraAt,
+  DECK_WIDE_M,
+  decksOf,
+  groundUnderM,
+  onGround,
+  raised,
+  slopeIn,
+} from './raised';
 export {
   footingM,
   groundHeightM,
   meetsGround,
   slopeCorners,
+  slopeContours,
+  slopeCrests,
   slopeFaces,
   slopeOf,
-  slopeSteps,
   type Slope,
   type SlopeLine,
 } from './slope';

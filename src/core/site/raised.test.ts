@@ -68,6 +68,24 @@ test('who sits in a hide sits on its floor, which is level', () => {
   expect(groundUnderM(ALL, { x: 18.9, y: 0 })).toBeCloseTo(1.89, 9);
 });
 
+test('on boards one stands on them, on level ground too', () => {
+  const boards: FeatureOf<'path'> = {
+    ...{ id: 'b', name: 'Boardwalk', kind: 'path', deckM: 0.6 },
+    points: [
+      { x: 0, y: 0 },
+      { x: 10, y: 0 },
+    ],
+  };
+  expect(groundUnderM([boards], { x: 5, y: 0.5 })).toBeCloseTo(0.6, 9);
+  expect(groundUnderM([boards], { x: 5, y: 0.7 })).toBe(0);
+  expect(groundUnderM([{ ...boards, deckM: 0 }], { x: 5, y: 0 })).toBe(0);
+  // On the slope the deck is level over the middle of the ground under it: half a metre.
+  expect(groundUnderM([SLOPE, boards], { x: 9, y: 0 })).toBeCloseTo(1.1, 9);
+  expect(raised([boards, TREE])[1]?.kind === 'tree' && raised([boards, TREE])[1]).toMatchObject({
+    heightM: 8,
+  });
+});
+
 test('one may stand on a slope', () => {
   expect(limitsOf([SLOPE])).toEqual([]);
 });

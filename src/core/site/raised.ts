@@ -1,4 +1,5 @@
 import type { SiteFeature } from './feature';
+import { wallObstacles } from './shade';
 import { footingM, groundHeightM, slopeOf, type Slope } from './slope';
 import type { Standing } from './subject-points';
 import { point3, type Point2, type Point3 } from './vector';
@@ -12,17 +13,41 @@ const found = new WeakMap<readonly SiteFeature[], { readonly slope: Slope | unde
 const meanUnderM = (slope: Slope, points: readonly Point2[]): number =>
   points.reduce((sum, point) => sum + groundHeightM(slope, point), 0) / points.length;
 
-/** The slope of a ground, with the floors of the hides on it; nothing where it is level. */
+const LEVEL: Slope = {
+  ...{ from: { x: 0, y: 0 }, along: { x: 0, y: 1 } },
+  corners: [{ alongM: 0, heightM: 0 }],
+};
+
+/** A boardwalk is so wide. Common practice, no source. */
+export const DECK_WIDE_M = 1.2;
+
+/** The decks of a boardwalk, from corner to corner: level each, so high over the ground under it. */
+export function decksOf(
+  feature: SiteFeature,
+  slope: Slope,
+): readonly { readonly footprint: readonly Point2[]; readonly heightM: number }[] {
+  if (feature.kind !== 'path' || !feature.deckM) return [];
+  const { points, deckM } = feature;
+  return points.slice(1).flatMap((to, i) => {
+    const leg = [points[i] as Point2, to];
+    const heightM = deckM + meanUnderM(slope, leg);
+    return wallObstacles(leg, DECK_WIDE_M, heightM);
+  });
+}
+
+/** The slope of a ground, with the floors of the hides and the decks on it; nothing where it is level and bare. */
 export function slopeIn(features: readonly SiteFeature[]): Slope | undefined {
   const known = found.get(features);
   if (known) return known.slope;
   const line = features.find((feature) => feature.kind === 'slope');
   const bare = line && (slopes.get(line) ?? slopeOf(line));
   if (line && bare) slopes.set(line, bare);
+  const decks = features.flatMap((feature) => decksOf(feature, bare ?? LEVEL));
   const floors = features.flatMap(({ kind, points }) =>
     bare && kind === 'hide' ? [{ footprint: points, heightM: meanUnderM(bare, points) }] : [],
   );
-  const slope = bare && floors.length > 0 ? { ...bare, floors } : bare;
+  const ground = bare ?? (decks.length > 0 ? LEVEL : undefined);
+  const slope = ground && { ...ground, floors: [...floors, ...decks] };
   found.set(features, { slope });
   return slope;
 }

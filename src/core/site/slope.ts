@@ -107,9 +107,6 @@ export const footingM = (slope: Slope, point: Point2): number =>
 /** So far to either side a slope reaches. */
 const ABREAST_M = 1000;
 const THIN_M = 0.01;
-/** A rise is taken in steps of so much, or in so many. */
-const STEP_M = 0.25;
-const MOST_STEPS = 12;
 const LEAST_M = 0.01;
 
 const pointAt = ({ from, along }: Slope, alongM: number, abreastM: number): Point2 => ({
@@ -117,15 +114,26 @@ const pointAt = ({ from, along }: Slope, alongM: number, abreastM: number): Poin
   y: from.y + along.y * alongM - along.x * abreastM,
 });
 
+/** Rise a metre of the ground on one side of a corner; level past the ends, upright where two corners are abreast. */
+function steepness(
+  before: Slope['corners'][number] | undefined,
+  after: Slope['corners'][number] | undefined,
+): number {
+  if (!before || !after) return 0;
+  const rise = after.heightM - before.heightM;
+  return rise === 0 ? 0 : rise / (after.alongM - before.alongM);
+}
+
 /**
- * The ground as thin walls across it, as high as it is there. A line over ground of straight pieces meets it, if
- * anywhere, at a corner: walls at the corners hide just what the ground hides. Those between only say where a line
- * that comes down meets it, to a quarter of a metre of height, or a twelfth of the rise.
+ * The ground's crests as thin walls across it, as high as they are. Ground of straight pieces stands highest against
+ * a straight line at a corner at which it bends down: walls there hide and shade just what the ground does.
  */
-export function slopeSteps(slope: Slope): readonly Obstacle[] {
-  const walls: Obstacle[] = [];
-  const wall = (alongM: number, heightM: number) => {
-    if (heightM < LEAST_M) return;
+export function slopeCrests(slope: Slope): readonly Obstacle[] {
+  const { corners } = slope;
+  return corners.flatMap((corner, i) => {
+    const { alongM, heightM } = corner;
+    const bendsDown = steepness(corners[i - 1], corner) > steepness(corner, corners[i + 1]);
+    if (!bendsDown || heightM < LEAST_M) return [];
     const [back, front] = [alongM - THIN_M / 2, alongM + THIN_M / 2];
     const footprint = [
       pointAt(slope, back, -ABREAST_M),
@@ -133,21 +141,25 @@ export function slopeSteps(slope: Slope): readonly Obstacle[] {
       pointAt(slope, front, ABREAST_M),
       pointAt(slope, front, -ABREAST_M),
     ];
-    walls.push({ heightM, footprint });
-  };
-  slope.corners.forEach((to, i) => {
-    const from = slope.corners[i - 1];
-    if (from) {
-      const rise = to.heightM - from.heightM;
-      const steps = Math.min(MOST_STEPS, Math.ceil(Math.abs(rise) / STEP_M));
-      for (let step = 1; step < steps; step += 1) {
-        const share = step / steps;
-        wall(from.alongM + (to.alongM - from.alongM) * share, from.heightM + rise * share);
-      }
-    }
-    wall(to.alongM, to.heightM);
+    return [{ heightM, footprint }];
   });
-  return walls;
+}
+
+/** Lines of one height across the ground, evenly spaced in height, on every rise and fall; so many on the whole at most. */
+export function slopeContours(slope: Slope, most: number): readonly (readonly [Point2, Point2])[] {
+  const { corners } = slope;
+  const rises = corners.slice(1).map((to, i) => ({ from: corners[i] as typeof to, to }));
+  const climbM = rises.reduce((sum, { from, to }) => sum + Math.abs(to.heightM - from.heightM), 0);
+  if (climbM === 0) return [];
+  const everyM = climbM / most;
+  return rises.flatMap(({ from, to }) => {
+    const rise = to.heightM - from.heightM;
+    const count = Math.round(Math.abs(rise) / everyM);
+    return Array.from({ length: count }, (_, i) => {
+      const at = from.alongM + ((to.alongM - from.alongM) * (i + 0.5)) / count;
+      return [pointAt(slope, at, -ABREAST_M), pointAt(slope, at, ABREAST_M)] as const;
+    });
+  });
 }
 
 /** The ground's flat pieces, corner by corner; none where it lies at its lowest, which is the level ground. */

@@ -69,7 +69,7 @@ export function FeatureFields({ feature }: { readonly feature: Feature }) {
             key={spec.key}
             id={id}
             spec={spec}
-            value={Number(figures[spec.key])}
+            value={Number(figures[spec.key] ?? 0)}
             least={spec.key === 'meshPitchMm' ? Number(figures.wireMm) * THICKEST : spec.min}
             most={spec.key === 'wireMm' ? Number(figures.meshPitchMm) / THICKEST : spec.max}
           />

@@ -1,5 +1,6 @@
 import {
   baseM,
+  DECK_WIDE_M,
   BACKDROP_DETAIL_M,
   backdropVerdict,
   bearingDeg,
@@ -56,13 +57,18 @@ function shadowWords(heightM: number, seen: Seen): readonly string[] {
 }
 
 /** Whether something solid keeps the sun off the mark, or stands in the line of sight. */
-function solidWords(feature: SiteFeature, seen: Seen): readonly string[] {
+function solidWords(
+  feature: SiteFeature,
+  seen: Seen,
+  as: 'thing' | 'ground' = 'thing',
+): readonly string[] {
   const { view, answer } = seen;
   const obstacles = obstaclesOf(feature);
   const { target } = view.scene;
   const shades = sunUp(seen) && sunBlocked(target, answer.light.sun, obstacles);
   const [block] = sightBlocks(view.camera, view.aim, obstacles);
-  const backdrop = firstBackdrop(view.camera, view.aim, obstacles);
+  // Where the line comes down on the ground is told by what is behind, not by its crest.
+  const backdrop = as === 'thing' && firstBackdrop(view.camera, view.aim, obstacles);
   return [
     ...(shades ? [`It keeps the sun off ${view.mark.name} now.`] : []),
     ...(block
@@ -210,6 +216,17 @@ function courseWords({ points }: SiteFeature, { view }: Seen): readonly string[]
   ];
 }
 
+/** What boards do to who stands on them. */
+function boardWords(feature: FeatureOf<'path'>, { view }: Seen): readonly string[] {
+  const { position } = view;
+  const isOn = feature.deckM ? distanceToLine(position, feature.points) <= DECK_WIDE_M / 2 : false;
+  return isOn
+    ? [
+        `${position.name} stands on its boards: every step of others shakes them. Wait until they stand still, or hold the camera in the hands.`,
+      ]
+    : [];
+}
+
 /** How high the camera is by it against what it looks at. */
 function slopeWords({ view }: Seen): readonly string[] {
   const { camera, aim, position, mark, running } = view;
@@ -237,7 +254,7 @@ export function effectsOf(feature: SiteFeature, seen: Seen, atMs: number): reado
     case 'trees':
       return [...shadowWords(feature.heightM - baseM(feature), seen), ...solidWords(feature, seen)];
     case 'slope':
-      return [...slopeWords(seen), ...solidWords(feature, seen)];
+      return [...slopeWords(seen), ...solidWords(feature, seen, 'ground')];
     case 'branch':
       return branchWords(feature, seen, atMs);
     case 'backdrop':
@@ -256,11 +273,12 @@ export function effectsOf(feature: SiteFeature, seen: Seen, atMs: number): reado
           : awayWords(feature.points, seen, true),
       ];
     }
+    case 'path':
+      return [...boardWords(feature, seen), awayWords(feature.points, seen, false)];
     case 'lamp':
     case 'perch':
     case 'cover':
     case 'food':
-    case 'path':
     case 'water':
     case 'lane':
     case 'outline':

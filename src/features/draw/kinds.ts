@@ -43,7 +43,7 @@ export const KIND_WORDS: Readonly<Record<AddKind, KindWords>> = {
   cover: { name: 'Cover', what: 'Where birds come from: a bush, a gap in the hedge' },
   food: { name: 'Food', what: 'What they come for: a feeder, a berry bush' },
   slope: { name: 'Slope', what: 'Ground that rises: how high it is along a line' },
-  path: { name: 'Path of walkers', what: 'Where others pass' },
+  path: { name: 'Path of walkers', what: 'Where others pass: on the ground, or on boards' },
   water: { name: 'Water’s edge', what: 'A bank or a shore' },
   lane: { name: 'Lane', what: 'Buoys, ropes, a lane on the water' },
   outline: { name: 'Line', what: 'Any other line worth seeing' },
@@ -156,6 +156,8 @@ export function newFeature(
       return { ...base, kind, ...USUAL.branch };
     case 'backdrop':
       return { ...base, kind, ...USUAL.backdrop };
+    case 'path':
+      return { ...base, kind, deckM: 0 };
     case 'slope':
       return {
         ...base,
@@ -225,6 +227,7 @@ export const KIND_NUMBERS: Readonly<Partial<Record<FeatureKind, readonly NumberS
     { key: 'thickMm', label: 'Wood, across', unit: 'mm', min: 1, max: 1000 },
     { key: 'spreadM', label: 'Leaves, across', unit: 'm', min: 0, max: 20 },
   ],
+  path: [{ key: 'deckM', label: 'Boards over the ground', unit: 'm', min: 0, max: 20 }],
   hill: [
     { key: 'fromDeg', label: 'From bearing', unit: '°', min: 0, max: 359.9 },
     { key: 'toDeg', label: 'To bearing, clockwise', unit: '°', min: 0, max: 359.9 },

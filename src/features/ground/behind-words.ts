@@ -40,7 +40,11 @@ export function behindInShort(behind: Behind): string {
   if (behind.kind === 'water') return '';
   const light = brightness(behind.stopsOver);
   if (behind.kind === 'sky') return `${DEPTH_WORDS[behind.depth]}, ${light}`;
-  return behind.kind === 'thing' ? `${COLOUR_WORDS[behind.colour]}, ${light}` : light;
+  const looks =
+    behind.kind === 'thing'
+      ? COLOUR_WORDS[behind.colour]
+      : SURFACE_NAME[behind.surface].toLowerCase();
+  return `${looks}, ${light}`;
 }
 
 /** "Alders, far bank: in the shade, 1.6 stops darker", "Sky: deep blue, 1.1 stops brighter". */

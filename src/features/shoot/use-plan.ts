@@ -123,9 +123,11 @@ function useSetup(shoot: Shoot): Setup {
   );
 }
 
-/** What a view rests on of a ground: the hides that bound it, and its slope. The same list for as long as none of them is another. */
+const FOOTING: ReadonlySet<string> = new Set(['hide', 'slope', 'path']);
+
+/** What a view rests on of a ground: the hides that bound it, its slope, its boards. The same list for as long as none of them is another. */
 function useFooting(features: Shoot['features']): Shoot['features'] {
-  const now = features.filter(({ kind }) => kind === 'hide' || kind === 'slope');
+  const now = features.filter(({ kind }) => FOOTING.has(kind));
   const [kept, keep] = useState(now);
   if (kept.length === now.length && kept.every((thing, i) => thing === now[i])) return kept;
   keep(now);
