@@ -1,6 +1,6 @@
 import { expect, goTo, groundTool, headline, inAnswer, makeShoot, settle, test } from './app';
 import { button, field, fill, openDrawing, take, tapPlan } from './drawing';
-import { keptShoot } from './field';
+import { keptShoot, opensAt } from './field';
 
 /** What one sits in: put down in a tap, measured with a tape, looked out of. */
 
@@ -216,5 +216,26 @@ test(
     expect(kept.features).toContainEqual(
       expect.objectContaining({ kind: 'slope', heightsM: [0, 3] }),
     );
+  },
+);
+
+test(
+  'coming near: from how far it looked up, the way in, how often it comes, a press deeper',
+  { tag: '@once' },
+  async ({ page }) => {
+    await opensAt(page, '2027-05-08T05:40:00Z');
+    await page.goto('/shoot/demo-alder-reach/field');
+    const tags = page.getByRole('group', { name: 'Tags' });
+    await tags.getByRole('button', { name: 'looks up', exact: true }).click();
+    await goTo(page, 'Day');
+    const row = page.getByRole('list', { name: 'Coming near' }).getByRole('button');
+    await expect(row).toContainText('It looked up once, from 9.8 m: stay farther off');
+    await row.click();
+    const sheet = page.getByRole('dialog', { name: 'Coming near' });
+    await expect(sheet).toContainText('Way in, 5.4 m: none of it in sight of Near perch.');
+    await expect(sheet).toContainText(
+      /It comes every 28 min, half the times after 20 min to 37 min/,
+    );
+    await expect(sheet).toContainText('Any change in what it does means too near');
   },
 );

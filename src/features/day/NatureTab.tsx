@@ -19,7 +19,7 @@ import { arrivalOf, clockHours, litSpans, visitsByHour, watchesAt } from '@/answ
 import { ARRIVE_BEFORE, visitInWords } from '@/features/shoot/visit-words';
 import { floodedAt } from '@/answers/tide';
 import { floodInWords } from '@/features/shoot/approach-words';
-import { ComingNear, PostsHere } from './ComingNear';
+import { ComingNear } from './ComingNear';
 import { ButterflyPart, MorningPart } from './MorningPart';
 import { NatureTimeSheet, WatchSheet } from './NatureSheets';
 
@@ -92,7 +92,6 @@ export function NatureTab() {
       <ShadeList />
       <ComingNear />
       <Visits markId={mark.id} markName={mark.name} lit={lit} />
-      <PostsHere />
       <Times />
     </View>
   );
