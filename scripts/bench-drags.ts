@@ -114,7 +114,6 @@ async function dragsOn(
   await openCrowded(hide, base, 'ground', branchedHide());
   await dragsOfPlan(hide, `${name}, a hide on a bank, 40 branches`);
   await hide.close();
-  if (process.env.ONLY_HIDE) return;
   const crowded = await browser.newPage({ viewport });
   await openCrowded(crowded, base, 'ground');
   await dragsOfPlan(crowded, `${name}, 200 things`);

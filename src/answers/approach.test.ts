@@ -10,6 +10,7 @@ import type { LogEntry } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
 import { msOf } from '@/records/times';
 import { approachOf, expectedBack, gapsOf, reactionsOf } from './approach';
+import { watchesAt } from './nature';
 import { postsHere } from './posts';
 import { remindersOf } from './reminders';
 import { viewOf, type View } from './view';
@@ -167,6 +168,9 @@ test('posts watched here before: how often, when, in which months; a copy counts
     ],
   });
   const copy = { ...before, id: 'c' };
+  // Two copies of one watch are one, in the visits to a mark as in the list of posts.
+  const later = shoot({ id: 'd', log: logged() });
+  expect(watchesAt(later, 'bird', [before, copy]).map(({ id }) => id)).toEqual(['w1', 'w2', 'w3']);
   const bare = shoot({ marks: [{ ...BIRD, id: 'other', name: 'Other' }], log: logged() });
   const [post, ...more] = postsHere(bare, [before, copy]);
   expect(more).toEqual([]);

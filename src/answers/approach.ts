@@ -27,12 +27,15 @@ export interface Gaps {
 
 const MINUTE_MS = 60_000;
 
+/** Minutes from each time to the next, in order. */
+function gapsBetween(timesLocal: readonly string[]): readonly number[] {
+  const times = timesLocal.map((local) => Date.parse(`${local}Z`)).sort((a, b) => a - b);
+  return times.slice(1).map((at, i) => (at - (times[i] as number)) / MINUTE_MS);
+}
+
 /** The middle and the half about it of all times between two comings that were watched without a break; nothing for fewer than three. */
 export function gapsOf(watches: readonly Pick<Watch, 'visitsLocal'>[]): Gaps | undefined {
-  const gaps = watches.flatMap(({ visitsLocal }) => {
-    const times = visitsLocal.map((local) => Date.parse(`${local}Z`)).sort((a, b) => a - b);
-    return times.slice(1).map((at, i) => (at - (times[i] as number)) / MINUTE_MS);
-  });
+  const gaps = watches.flatMap(({ visitsLocal }) => gapsBetween(visitsLocal));
   if (gaps.length < 3) return undefined;
   const [lowMin, middleMin, highMin] = [0.25, 0.5, 0.75].map((share) => quantile(gaps, share)) as [
     number,
@@ -151,9 +154,7 @@ export function expectedBack(
   );
   const lastLocal = came.at(-1);
   const today = came.filter((local) => local.slice(0, 10) === lastLocal?.slice(0, 10));
-  const gaps = today
-    .slice(1)
-    .map((local, i) => Date.parse(`${local}Z`) - Date.parse(`${today[i] as string}Z`));
-  const fromLastMs = gaps.length >= 2 ? median(gaps) : undefined;
-  return lastLocal && fromLastMs ? { fromLastMs, lastLocal } : undefined;
+  const gaps = gapsBetween(today);
+  const middleMin = gaps.length >= 2 ? median(gaps) : undefined;
+  return lastLocal && middleMin ? { fromLastMs: middleMin * MINUTE_MS, lastLocal } : undefined;
 }

@@ -126,24 +126,33 @@ export const othersHere = <S extends Pick<Shoot, 'id' | 'place'>>(
     (other) => other.id !== shoot.id && apartKm(shoot.place, other.place) < SAME_PLACE_KM,
   );
 
+/** All that was watched at a place, in this shoot and in others, with the mark it was of: each watch once, whoever copied it. */
+export function watchedHere(
+  shoot: Watching,
+  others: readonly Watching[],
+): readonly { readonly mark: Shoot['marks'][number]; readonly watch: Watch }[] {
+  const counted = new Set<string>();
+  return [shoot, ...othersHere(shoot, others)].flatMap((one) => {
+    const marks = new Map(one.marks.map((mark) => [mark.id, mark]));
+    return watchesWithSightings(one).flatMap((watch) => {
+      const mark = marks.get(watch.markId);
+      if (!mark || counted.has(watch.id)) return [];
+      counted.add(watch.id);
+      return [{ mark, watch }];
+    });
+  });
+}
+
 /** What was seen at a mark in this shoot, and at marks of its name in others at the same place. */
 export function watchesAt(
   shoot: Watching,
   markId: string,
   others: readonly Watching[],
 ): readonly Watch[] {
-  const name = shoot.marks.find(({ id }) => id === markId)?.name;
-  const own = watchesWithSightings(shoot).filter((watch) => watch.markId === markId);
-  return [
-    ...own,
-    ...othersHere(shoot, others).flatMap((other) => {
-      const same = new Set(other.marks.filter((mark) => mark.name === name).map(({ id }) => id));
-      // A copied shoot carries the watches of its original: each counts once.
-      return watchesWithSightings(other).filter(
-        ({ id, markId: at }) => same.has(at) && !own.some((o) => o.id === id),
-      );
-    }),
-  ];
+  const own = shoot.marks.find(({ id }) => id === markId);
+  return watchedHere(shoot, others)
+    .filter(({ mark }) => mark === own || (!shoot.marks.includes(mark) && mark.name === own?.name))
+    .map(({ watch }) => watch);
 }
 
 /** The hours of a shoot by the clock. */

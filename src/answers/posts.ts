@@ -1,5 +1,5 @@
 import type { Mark, Shoot } from '@/records/shoot';
-import { othersHere, visitsByHour, watchesWithSightings, type HourlyVisits } from './nature';
+import { visitsByHour, watchedHere, type HourlyVisits } from './nature';
 
 /** Posts and perches that were watched at a place before: when, in which months, how often something came. */
 
@@ -24,18 +24,7 @@ type Watched = Pick<Shoot, 'id' | 'place' | 'marks' | 'watches' | 'log'>;
 
 /** Every mark that was watched at this place, in this shoot or another, by its name; the one most visited first. */
 export function postsHere(shoot: Watched, all: readonly Watched[]): readonly Post[] {
-  const shoots = [shoot, ...othersHere(shoot, all)];
-  const counted = new Set<string>();
-  const seen = shoots.flatMap((one) => {
-    const named = new Map(one.marks.map((mark) => [mark.id, mark]));
-    return watchesWithSightings(one).flatMap((watch) => {
-      const mark = named.get(watch.markId);
-      // A copied shoot carries the watches of its original: each counts once.
-      if (!mark || counted.has(watch.id)) return [];
-      counted.add(watch.id);
-      return [{ mark, watch }];
-    });
-  });
+  const seen = watchedHere(shoot, all);
   const names = [...new Set(seen.map(({ mark }) => mark.name))];
   return names
     .map((name): Post => {

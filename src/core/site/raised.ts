@@ -98,7 +98,8 @@ const all = new WeakMap<readonly SiteFeature[], readonly SiteFeature[]>();
  */
 export function raised<F extends SiteFeature>(features: readonly F[]): readonly F[] {
   const slope = slopeIn(features);
-  if (!slope) return features;
+  // Boards over level ground lift nobody but who is on them.
+  if (!slope || slope.corners === LEVEL.corners) return features;
   const known = all.get(features);
   if (known) return known as readonly F[];
   const made = features.map((feature) => {

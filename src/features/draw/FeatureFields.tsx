@@ -9,10 +9,10 @@ import {
   FEWEST_POINTS,
   rectangleCorners,
   type BackdropDetail,
-  type BroadColour,
   type Rectangle,
 } from '@/core';
 import { useEdits } from '@/features/shoot/open-shoot';
+import { COLOUR_WORDS, sentence } from '@/features/shoot/words';
 import { seatedOn } from '@/records/carried';
 import { changeItem, withoutPoint, withPointAdded, withPointMoved } from '@/records/edit-site';
 import { MOST_POINTS, type Feature } from '@/records/shoot';
@@ -42,15 +42,11 @@ const DETAILS = (Object.keys(BACKDROP_DETAIL_M) as BackdropDetail[]).map((value)
   label: DETAIL_WORDS[value],
 }));
 
-const COLOUR_NAMES: Readonly<Record<BroadColour, string>> = {
-  leaf: 'Leaf green',
-  flowers: 'Flowers',
-  wood: 'Wood brown',
-  stone: 'Stone grey',
-  sand: 'Sand',
-  water: 'Water',
-};
-const COLOURS = BROAD_COLOURS.map((value) => ({ value, label: COLOUR_NAMES[value] }));
+const COLOURS = BROAD_COLOURS.map((value) => ({
+  value,
+  // A label is no sentence: without its full stop.
+  label: sentence(COLOUR_WORDS[value]).slice(0, -1),
+}));
 
 type Change = (how: (feature: Feature) => Feature) => void;
 

@@ -1,7 +1,7 @@
 import type { Behind } from '@/answers/behind';
-import type { BroadColour, GroundSurface } from '@/core';
+import type { GroundSurface } from '@/core';
 import { SURFACES } from '@/presets/surfaces';
-import { sentence, stops } from '@/features/shoot/words';
+import { COLOUR_WORDS, sentence, stops } from '@/features/shoot/words';
 
 /** What a subject stands against, in words. */
 
@@ -24,16 +24,6 @@ const brightness = (stopsOver: number): string =>
   Math.abs(stopsOver) < SAME_STOPS
     ? 'as bright as the face'
     : `${stops(Math.abs(stopsOver))} ${stopsOver > 0 ? 'brighter' : 'darker'}`;
-
-/** Broad colours as one says them. */
-export const COLOUR_WORDS: Readonly<Record<BroadColour, string>> = {
-  leaf: 'leaf green',
-  flowers: 'flowers',
-  wood: 'wood brown',
-  stone: 'stone grey',
-  sand: 'sand',
-  water: 'water',
-};
 
 /** "2.6 stops darker", "deep blue, 1.1 stops brighter": in short, what it is being known; nothing of water. */
 export function behindInShort(behind: Behind): string {

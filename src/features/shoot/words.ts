@@ -3,6 +3,7 @@ import {
   FLECKS,
   lightSide,
   type BackdropLook,
+  type BroadColour,
   type Grade,
   type Settings,
 } from '@/core';
@@ -136,3 +137,13 @@ export function troubleInWords(trouble: Trouble): string {
       return 'The light here is not known yet.';
   }
 }
+
+/** Broad colours as one says them. */
+export const COLOUR_WORDS: Readonly<Record<BroadColour, string>> = {
+  leaf: 'leaf green',
+  flowers: 'flowers',
+  wood: 'wood brown',
+  stone: 'stone grey',
+  sand: 'sand',
+  water: 'water',
+};
