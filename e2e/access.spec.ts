@@ -36,8 +36,8 @@ const misnamed = (page: Page): Promise<string[]> =>
 type Look = () => Promise<void>;
 const pressTab = (page: Page, name: string) => part(page, name).click();
 
-/** Every step, each at its tabs; looked at one after the other. */
-async function throughSteps(page: Page, look: Look): Promise<void> {
+/** The steps before the day, each at its tabs; looked at one after the other. */
+async function throughPlanning(page: Page, look: Look): Promise<void> {
   await page.goto('/');
   await expect(page.getByRole('listitem')).toHaveCount(3);
   await look();
@@ -58,6 +58,10 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
       await look();
     }
   }
+}
+
+/** The day, and what comes of it. */
+async function throughTheDay(page: Page, look: Look): Promise<void> {
   await page.goto('/shoot/demo-tern-water/day');
   await expect(page.getByText(/^On programme\. Shoots/)).toBeVisible();
   await look();
@@ -72,6 +76,18 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
   await look();
   await openField(page, 'demo-larkmoor');
   await look();
+  await page.goto('/shoot/demo-larkmoor/log');
+  await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
+  await page.getByRole('button', { name: 'Set it right' }).click();
+  await look();
+  for (const name of ['Entries', 'Taught']) {
+    await pressTab(page, name);
+    await look();
+  }
+}
+
+/** Every drill. */
+async function throughPractice(page: Page, look: Look): Promise<void> {
   for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye', '/stand']) {
     await page.goto(`/shoot/demo-larkmoor/practice${drill}`);
     await expect(part(page, 'Today')).toBeVisible();
@@ -81,14 +97,6 @@ async function throughSteps(page: Page, look: Look): Promise<void> {
   await page.goto('/practice');
   await expect(page.getByRole('region', { name: 'Warm-up' })).toBeVisible();
   await look();
-  await page.goto('/shoot/demo-larkmoor/log');
-  await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
-  await page.getByRole('button', { name: 'Set it right' }).click();
-  await look();
-  for (const name of ['Entries', 'Taught']) {
-    await pressTab(page, name);
-    await look();
-  }
 }
 
 /** Sheets, tables and forms. */
@@ -138,7 +146,9 @@ async function throughSheets(page: Page, look: Look): Promise<void> {
 }
 
 for (const [where, through] of [
-  ['every step', throughSteps],
+  ['the steps before the day', throughPlanning],
+  ['the day and the log', throughTheDay],
+  ['every drill', throughPractice],
   ['sheets and forms', throughSheets],
 ] as const) {
   test(
