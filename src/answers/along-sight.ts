@@ -1,4 +1,5 @@
 import {
+  boughBehind,
   boughsOf,
   fenceInSight,
   colourOf,
@@ -15,6 +16,7 @@ import {
   type Backdrop,
   type BackdropDetail,
   type Block,
+  type Bough,
   type BroadColour,
   type FeatureOf,
   type FenceInSight,
@@ -137,17 +139,37 @@ function groundOf(surface: GroundSurface): Named {
   return made;
 }
 
-/** What is first behind the subject: something that stands, or the ground where the line comes down on it. */
+/** A branch as what something stands before: its leaves, or bare wood. */
+function branchAsBackdrop({ id }: Bough, features: readonly SiteFeature[], month: number): Named {
+  const branch = raised(features).find((feature) => feature.id === id);
+  const inLeaf = branch && boughsOf(branch).some(({ leafTakes }) => leafTakes[month - 1]);
+  return {
+    ...{ name: branch?.name ?? '', detail: 'leaf', colour: inLeaf ? 'leaf' : 'wood' },
+    ...{ footprint: [], heightM: 0 },
+  };
+}
+
+/** What is first behind the subject: something that stands or hangs, or the ground where the line comes down on it. */
 function behindIt(
   { camera, aim, surface }: View,
   features: readonly SiteFeature[],
   things: readonly Named[],
+  month: number,
 ): AlongSight['back'] {
-  const back = firstBackdrop(camera, aim, things);
+  const standing = firstBackdrop(camera, aim, things);
   const slope = slopeIn(features);
   const levelM = Math.hypot(aim.x - camera.x, aim.y - camera.y);
   const toward = { x: (aim.x - camera.x) / levelM, y: (aim.y - camera.y) / levelM };
   const rise = (aim.z - camera.z) / levelM;
+  const hanging = boughBehind(aim, toward, rise, raised(features).flatMap(boughsOf), month);
+  const back =
+    hanging && hanging.behindM < (standing?.behindSubjectM ?? Infinity)
+      ? {
+          obstacle: branchAsBackdrop(hanging.bough, features, month),
+          distanceM: levelM + hanging.behindM,
+          behindSubjectM: hanging.behindM,
+        }
+      : standing;
   const behindM = slope
     ? meetsGround(slope, aim, toward, rise)
     : rise < 0
@@ -171,7 +193,7 @@ export function alongSight(
     blocks: sightBlocks(camera, aim, things),
     branches: branchesBefore(view, features, month),
     fence: fenceInSight(camera, aim, raised(features).filter(isFence)),
-    back: behindIt(view, features, things),
+    back: behindIt(view, features, things, month),
     swings: things
       .filter(({ footprint, openings }) => openings?.length && insidePolygon(camera, footprint))
       .flatMap((thing) => swingsOf(camera, thing)),

@@ -1,4 +1,4 @@
-import { msOf } from '@/core';
+import { msOf, scorePosition } from '@/core';
 import { ALDER_REACH } from '@/demo/alder-reach';
 import { LARKMOOR } from '@/demo/larkmoor';
 import { TERN_WATER } from '@/demo/tern-water';
@@ -6,6 +6,8 @@ import { behindInShort, behindInWords } from '@/features/ground/behind-words';
 import type { Shoot } from '@/records/shoot';
 import { alongSight } from './along-sight';
 import { behindOf } from './behind';
+import { scoredKit, scoredMark, scoredSite } from './scored';
+import { FIRST_WISH, shotAt } from './search';
 import { viewOf } from './view';
 
 function against(shoot: Shoot, more: Partial<Shoot['choice']> = {}) {
@@ -43,6 +45,58 @@ test('over level ground the sky is behind who stands higher than the camera, and
   };
   expect(said({ ...low, features: [hill] })).toMatch(/^The fell: /);
   expect(said({ ...low, features: [{ ...hill, elevationDeg: 0.1 }] })).toMatch(/^Sky: /);
+});
+
+test('a branch behind it is its background, to the words and to the score alike', () => {
+  // 4 m north of a bird that is looked at from the south: leaves of 0.6 m, in May and not in January.
+  const [mark] = ALDER_REACH.marks as [Shoot['marks'][number]];
+  const { carriedBy: _perch, ...free } = mark;
+  const { shotId: _shot, ...choice } = ALDER_REACH.choice;
+  const bird = { ...free, id: 'm', x: 0, y: 0, feetM: 2 };
+  const spot = { id: 'p', name: 'South', x: 0, y: -8, cameraHeightM: 2.05 };
+  const bough: Shoot['features'][number] = {
+    ...{ id: 'b', name: 'hazel bough', kind: 'branch', heightM: 2, tipM: 2 },
+    ...{ thickMm: 40, spreadM: 1.2, leafTakes: 0.9, leafFrom: 5, leafTo: 10 },
+    points: [
+      { x: -2, y: 4 },
+      { x: 2, y: 4 },
+    ],
+  };
+  const shoot: Shoot = {
+    ...ALDER_REACH,
+    ...{ marks: [bird], positions: [spot], features: [bough], shots: [], nature: [] },
+    choice: { ...choice, markId: 'm', positionId: 'p', held: {} },
+  };
+  const seen = viewOf(shoot);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
+  const { view } = seen;
+  const along = (month: number) => alongSight(view, shoot.features, month);
+  expect(along(5).back).toMatchObject({ obstacle: { name: 'hazel bough', colour: 'leaf' } });
+  // Leaves reach 0.6 m round it, and the line goes by a few centimetres over or under its middle.
+  expect(along(5).back?.behindSubjectM).toBeCloseTo(3.4, 1);
+  const atMs = msOf('2027-05-08T12:00', 'Europe/London');
+  expect(behindOf(shoot, view, along(5), atMs)).toMatchObject({ kind: 'thing', colour: 'leaf' });
+  expect(along(1).back?.obstacle.name).not.toBe('hazel bough');
+  // Bare wood of 30 cm is met by the same line.
+  const bare = alongSight(view, [{ ...bough, thickMm: 300 }], 1).back;
+  expect(bare).toMatchObject({ obstacle: { name: 'hazel bough', colour: 'wood' } });
+  expect(bare?.behindSubjectM).toBeCloseTo(4, 1);
+  const timesAsFar = (features: Shoot['features']) => {
+    const on = { ...shoot, features };
+    const score = scorePosition(
+      spot,
+      scoredMark(on, bird),
+      shotAt(on, 'm', FIRST_WISH),
+      atMs,
+      scoredSite(on),
+      scoredKit(view.body, view.lens, { orientation: 'level', support: 'tripod' }),
+    );
+    const why = score.parts.map((part) => part.why).find(({ kind }) => kind === 'behind');
+    return why?.kind === 'behind' ? why.timesAsFar : undefined;
+  };
+  const back = along(5).back?.distanceM ?? NaN;
+  expect(timesAsFar(shoot.features)).toBeCloseTo(back / 8, 6);
+  expect(timesAsFar([])).toBeUndefined();
 });
 
 test('under a roof nothing is told', () => {

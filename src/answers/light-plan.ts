@@ -91,6 +91,12 @@ export interface Lack {
   readonly stops: number;
 }
 
+/** The last point asked about on each ground: while one moves about, the mark stays where it is. */
+const shaded = new WeakMap<
+  readonly SiteFeature[],
+  LitScene['target'] & { readonly timeMs: number; readonly name: string | undefined }
+>();
+
 /** What takes most of the sun from a mark at a minute, by its name; nothing where nothing does, or a cloud. */
 export function shadedBy(
   { target, place }: Pick<LitScene, 'target' | 'place'>,
@@ -99,12 +105,20 @@ export function shadedBy(
 ): string | undefined {
   const sun = sunPosition({ time: timeMs, ...place });
   if (sun.altitudeDeg <= 0) return undefined;
+  const { x, y, z } = target;
+  const known = shaded.get(features);
+  if (known?.timeMs === timeMs && known.x === x && known.y === y && known.z === z) {
+    return known.name;
+  }
   const owners = raised(features).map((feature) => ({
     name: feature.name,
     leaves: sunShareOn({ target, ...standing([feature]) }, sun, timeMs),
   }));
-  return owners.filter(({ leaves }) => leaves < FLECKS.to).sort((a, b) => a.leaves - b.leaves)[0]
-    ?.name;
+  const [most] = owners
+    .filter(({ leaves }) => leaves < FLECKS.to)
+    .sort((a, b) => a.leaves - b.leaves);
+  shaded.set(features, { x, y, z, timeMs, name: most?.name });
+  return most?.name;
 }
 
 /** How the light serves a picture through the shoot's hours. */

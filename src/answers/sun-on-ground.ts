@@ -1,12 +1,10 @@
 import {
-  boughsOf,
   distanceToLine,
   groundUnderM,
   insidePolygon,
   onGround,
   personObstacle,
   point3,
-  raised,
   eachPostStrip,
   shadowOnGround,
   subjectPoints,
@@ -21,7 +19,7 @@ import {
 } from '@/core';
 import { subjectOf } from '@/records/own-subject';
 import type { Mark, Position, Shoot } from '@/records/shoot';
-import { thingsOf } from './along-sight';
+import { standing } from './view';
 
 /** Where the sun falls at one minute, beside the shadows of what stands: on marks, off oneself. */
 
@@ -34,7 +32,7 @@ export function marksInSun(
   sun: Sun,
   timeMs: number,
 ): readonly string[] {
-  const scene = { obstacles: thingsOf(features), boughs: raised(features).flatMap(boughsOf) };
+  const scene = standing(features);
   return marks
     .filter((mark) => {
       const { aim } = subjectPoints(

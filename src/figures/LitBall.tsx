@@ -4,8 +4,9 @@ import { useInks } from '@/ui/theme';
 import { ballStrokes, looksAlike, type BallLight, type Stroke } from './ball-shading';
 
 function strokePath({ points }: Stroke, centre: number, radius: number): string {
+  const tenth = (px: number) => Math.round(px * 10) / 10;
   const at = (x: number, y: number) =>
-    `${(centre + x * radius).toFixed(1)} ${(centre + y * radius).toFixed(1)}`;
+    `${tenth(centre + x * radius)} ${tenth(centre + y * radius)}`;
   const upper = points.map(({ x, y, half }) => at(x, y - half));
   const lower = [...points].reverse().map(({ x, y, half }) => at(x, y + half));
   return `M${upper.join('L')}L${lower.join('L')}Z`;

@@ -41,26 +41,36 @@ const DARKEST_STOPS = 3.5;
 export const ballTone = (lux: number, brightestLux: number): number =>
   Math.min(1, Math.max(0, Math.log2(brightestLux / lux) / DARKEST_STOPS));
 
-/**
- * Illuminance of a point of the ball, by the same rules as a subject's face.
- * @param right −1 to 1 across the ball, @param up −1 to 1, within the unit circle
- */
-export function ballLux(light: BallLight, right: number, up: number): number {
-  const toward = Math.sqrt(Math.max(0, 1 - right * right - up * up));
-  // Seen from the camera, "right" on the ball is 90° anticlockwise of the direction to the camera.
-  const faceAzimuthDeg = light.toCameraDeg + Math.atan2(-right, toward) * DEGREES;
-  const faceTiltDeg = Math.acos(Math.min(1, Math.max(-1, up))) * DEGREES;
-  return (
-    illuminanceOnFace({
-      daylight: light.daylight,
-      sun: light.sun,
-      faceAzimuthDeg,
-      faceTiltDeg,
-      groundReflectance: light.groundReflectance,
-      directShare: light.sunShare,
-    }) + light.lampLux
-  );
+/** A point of the ball, and which way it looks. */
+interface Spot {
+  /** −1 to 1 across the ball, and up; within the unit circle. */
+  readonly right: number;
+  readonly up: number;
+  /** Of the way it looks off the direction to the camera, and off level. */
+  readonly asideDeg: number;
+  readonly tiltDeg: number;
 }
+
+export function spotAt(right: number, up: number): Spot {
+  const toward = Math.sqrt(Math.max(0, 1 - right * right - up * up));
+  return {
+    ...{ right, up },
+    // Seen from the camera, "right" on the ball is 90° anticlockwise of the direction to the camera.
+    asideDeg: Math.atan2(-right, toward) * DEGREES,
+    tiltDeg: Math.acos(Math.min(1, Math.max(-1, up))) * DEGREES,
+  };
+}
+
+/** Illuminance of a point of the ball, by the same rules as a subject's face. */
+export const ballLux = (light: BallLight, { asideDeg, tiltDeg }: Spot): number =>
+  illuminanceOnFace({
+    daylight: light.daylight,
+    sun: light.sun,
+    faceAzimuthDeg: light.toCameraDeg + asideDeg,
+    faceTiltDeg: tiltDeg,
+    groundReflectance: light.groundReflectance,
+    directShare: light.sunShare,
+  }) + light.lampLux;
 
 export interface Stroke {
   /** Points along the stroke with its half-width there, in ball radii. */
@@ -70,26 +80,28 @@ export interface Stroke {
 const STROKES = 11;
 const POINTS_A_STROKE = 22;
 
+/** Where every stroke goes, whatever the light. */
+const SPOTS: readonly (readonly Spot[])[] = Array.from({ length: STROKES }, (_, row) => {
+  const up = -1 + (2 * (row + 0.5)) / STROKES;
+  const halfWidth = Math.sqrt(1 - up * up) * 0.995;
+  return Array.from({ length: POINTS_A_STROKE + 1 }, (_, i) =>
+    spotAt(halfWidth * (-1 + (2 * i) / POINTS_A_STROKE), up),
+  );
+});
+
 /**
  * The ball as an engraver would: level strokes bowed over the sphere, swelling where it is dark.
  * @returns strokes in ball radii, x right and y down
  */
 export function ballStrokes(light: BallLight): readonly Stroke[] {
-  const rows = Array.from({ length: STROKES }, (_, row) => -1 + (2 * (row + 0.5)) / STROKES);
-  const places = rows.map((up) => {
-    const halfWidth = Math.sqrt(1 - up * up) * 0.995;
-    return Array.from({ length: POINTS_A_STROKE + 1 }, (_, i) => ({
-      right: halfWidth * (-1 + (2 * i) / POINTS_A_STROKE),
-      up,
-    })).map((place) => ({ ...place, lux: ballLux(light, place.right, place.up) }));
-  });
-  const brightest = Math.max(...places.flat().map(({ lux }) => lux));
+  const luxes = SPOTS.map((row) => row.map((spot) => ballLux(light, spot)));
+  const brightest = Math.max(...luxes.flat());
   const fullest = (1 / STROKES) * 0.92;
-  return places.map((row) => ({
-    points: row.map(({ right, up, lux }) => ({
+  return SPOTS.map((row, i) => ({
+    points: row.map(({ right, up }, j) => ({
       x: right,
       y: -up,
-      half: Math.max(0.012, fullest * ballTone(lux, brightest)),
+      half: Math.max(0.012, fullest * ballTone(luxes[i]?.[j] as number, brightest)),
     })),
   }));
 }

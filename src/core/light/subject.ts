@@ -81,15 +81,27 @@ function skyViewOf(scene: LitScene): number {
   return view;
 }
 
+const lights = new WeakMap<LitScene, { readonly timeMs: number; readonly light: SubjectLight }>();
+
 /**
  * Light on a subject's face as the camera sees it, at one moment: sun if it reaches the face, the
  * part of the sky the face sees between obstacles, light off the ground, and lamps; under a roof
  * lamps and what windows let in. The range is
  * sun in and out under broken cloud, a spread of practice under overcast, none under a clear sky;
  * with cloud hour by hour, what its least and most cover leave, and a cloud before the sun.
+ * Asked again for the same scene and minute, it is what was found before.
  * @throws RangeError as the functions it stands on
  */
 export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
+  const timeMs = Number(time);
+  const known = lights.get(scene);
+  if (known?.timeMs === timeMs) return known.light;
+  const light = foundLight(scene, time);
+  lights.set(scene, { timeMs, light });
+  return light;
+}
+
+function foundLight(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
   const skyView = skyViewOf(scene);
   const { indoors = false } = scene;

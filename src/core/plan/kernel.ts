@@ -17,7 +17,7 @@ import { diffractionCap } from '../optics/diffraction';
 import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
-import { monthOf, sightThrough } from '../site/bough';
+import { boughBehind, monthOf, sightThrough } from '../site/bough';
 import { skyViewOfFace } from '../site/obstacle';
 import { footingM, meetsGround } from '../site/slope';
 import { subjectPoints } from '../site/subject-points';
@@ -208,18 +208,13 @@ export function viewCell(
     cell.risePerM,
     cell.sight,
   );
+  const aim = { x: mark.x, y: mark.y, z: aimZ };
+  const toward = { x: cell.unitX, y: cell.unitY };
   // The slope itself is behind it from where the line meets it, not from its crest.
-  const behindM =
-    site.slope &&
-    meetsGround(
-      site.slope,
-      { x: mark.x, y: mark.y, z: aimZ },
-      { x: cell.unitX, y: cell.unitY },
-      cell.risePerM,
-    );
-  if (behindM !== undefined && cell.levelM + behindM < cell.sight.backdropM) {
-    cell.sight.backdropM = cell.levelM + behindM;
-  }
+  const groundM = site.slope && meetsGround(site.slope, aim, toward, cell.risePerM);
+  const bough = site.boughs && boughBehind(aim, toward, cell.risePerM, site.boughs, month);
+  const behindM = Math.min(groundM ?? Infinity, bough?.behindM ?? Infinity);
+  cell.sight.backdropM = Math.min(cell.sight.backdropM, cell.levelM + behindM);
 }
 
 /** A kit's constants for the kernel. */

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { leafByMonth, monthOf, requireBough, sightThrough, sunThrough, type Bough } from './bough';
+import {
+  boughBehind,
+  leafByMonth,
+  monthOf,
+  requireBough,
+  sightThrough,
+  sunThrough,
+  type Bough,
+} from './bough';
 import { boughsOf, limitsOf, obstaclesOf, type FeatureOf } from './feature';
 import { boughShadow } from './shadow';
 import { alongBearing, point3 } from './vector';
@@ -47,6 +55,33 @@ test('in another month there are other leaves, and two branches take after each 
   expect(sightThrough(...at, [NO_WOOD, further], JULY)).toBeCloseTo(0.16, 6);
   expect(sightThrough(...at, [], JULY)).toBe(1);
   expect(monthOf(Date.UTC(2027, 6, 15))).toBe(JULY);
+});
+
+test('a branch behind a subject is what it stands before, leaves in summer and wood in winter', () => {
+  // Looking north past (0, −3, 2): its leaves begin at −0.5, its wood lies at 0.
+  const from = (x: number, z: number, month: number, rise = 0, bough = BOUGH) =>
+    boughBehind(point3(x, -3, z), { x: 0, y: 1 }, rise, [bough], month)?.behindM;
+  expect(from(0, 2, JULY)).toBeCloseTo(2.5, 6);
+  expect(from(0, 2, JANUARY)).toBeCloseTo(3, 6);
+  // 0.3 m over its middle the way among leaves is 0.8 m, from −0.4 on: 1 − 0.4^0.8 is half and more.
+  expect(from(0, 2.3, JULY)).toBeCloseTo(2.6, 6);
+  // At 0.4 m it is 0.6 m, 1 − 0.4^0.6 = 0.42: looked through. Bare wood is as thick as it is.
+  expect(from(0, 2.4, JULY)).toBeUndefined();
+  expect(from(0, 2.014, JANUARY)).toBeCloseTo(3, 6);
+  expect(from(0, 2.016, JANUARY)).toBeUndefined();
+  // Past its tip; before the subject, not behind; and it sits in it.
+  expect(from(1.1, 2, JULY)).toBeUndefined();
+  const behindOnly = (y: number) =>
+    boughBehind(point3(0, y, 2), { x: 0, y: 1 }, 0, [BOUGH], JULY)?.behindM;
+  expect(behindOnly(0.6)).toBeUndefined();
+  expect(behindOnly(-0.3)).toBeUndefined();
+  // Looked up at from 1 m: a rise of 1 in 3 meets the wood 3 m further on, level.
+  expect(from(0, 1, JANUARY, 1 / 3)).toBeCloseTo(3, 2);
+  // The nearest of two.
+  const near = { ...BOUGH, id: 'near', from: point3(-1, -2, 2), to: point3(1, -2, 2) };
+  const both = boughBehind(point3(0, -3, 2), { x: 0, y: 1 }, 0, [BOUGH, near], JULY);
+  expect(both?.bough.id).toBe('near');
+  expect(both?.behindM).toBeCloseTo(0.5, 6);
 });
 
 test('wood hides the strip of a disc that lies behind it', () => {

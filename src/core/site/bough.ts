@@ -1,6 +1,6 @@
 import { above, within } from '../check';
 import { tanDeg } from '../quantity/angles';
-import { alongBearing, dot, length, scale, subtract, type Point3 } from './vector';
+import { alongBearing, length, scale, subtract, type Point3 } from './vector';
 
 /**
  * Branches: thin wood with leaves round it, which take a share of a line that passes and no more. Leaves thin a line
@@ -26,6 +26,8 @@ export const SUNLIT_SHARE = 0.5;
 export const FLECKS = { from: 0.1, to: 0.9 } as const;
 /** A branch that hides a smaller share of a subject is not in the way. Common practice, no source. */
 export const HIDES_FROM = 0.03;
+/** Leaves that take less of a line through them are looked through, and are no background. Common practice, no source. */
+const LOOKS_SOLID = 0.5;
 
 /** The sun's half-width in the sky, 0.2666°: usual mean value, from memory. */
 const SUN_RADIUS_DEG = 0.2666;
@@ -47,53 +49,65 @@ interface Passing {
   readonly amongLeavesM: number;
   readonly missM: number;
   readonly atM: number;
+  /** Where it comes among the leaves. */
+  readonly leavesFromM: number;
 }
 
 /** @param toward a unit vector, @param untilM where the line ends */
 function passing(start: Point3, toward: Point3, untilM: number, bough: Bough): Passing | undefined {
-  const reach = subtract(bough.to, bough.from);
-  const lengthM = length(reach);
-  const axis = scale(reach, 1 / lengthM);
-  const out = subtract(start, bough.from);
-  const [along, out0] = [dot(toward, axis), dot(out, axis)];
+  const { from, to } = bough;
+  // In plain numbers: a view asks it of every branch, and vectors would be made and thrown away.
+  const lengthM = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+  const ax = (to.x - from.x) / lengthM;
+  const ay = (to.y - from.y) / lengthM;
+  const az = (to.z - from.z) / lengthM;
+  const ox = start.x - from.x;
+  const oy = start.y - from.y;
+  const oz = start.z - from.z;
+  const along = toward.x * ax + toward.y * ay + toward.z * az;
+  const out0 = ox * ax + oy * ay + oz * az;
   // Beside its ends a branch is not there: only between them the line counts.
   let [low, high] = [0, untilM];
   if (Math.abs(along) < 1e-9) {
     if (out0 < 0 || out0 > lengthM) return undefined;
   } else {
-    const ends = [-out0 / along, (lengthM - out0) / along];
-    low = Math.max(low, Math.min(...ends));
-    high = Math.min(high, Math.max(...ends));
+    const foot = -out0 / along;
+    const tip = (lengthM - out0) / along;
+    low = Math.max(low, Math.min(foot, tip));
+    high = Math.min(high, Math.max(foot, tip));
     if (low > high) return undefined;
   }
   // Square of the distance from the axis: c + 2·b·s + a·s².
   const a = 1 - along * along;
-  const b = dot(out, toward) - out0 * along;
-  const c = dot(out, out) - out0 * out0;
+  const b = ox * toward.x + oy * toward.y + oz * toward.z - out0 * along;
+  const c = ox * ox + oy * oy + oz * oz - out0 * out0;
   const squareAt = (m: number) => Math.max(0, c + 2 * b * m + a * m * m);
   const atM = Math.min(high, Math.max(low, a < 1e-9 ? low : -b / a));
+  const [leavesFromM, leavesToM] = amongLeaves(bough.leafRadiusM, a, b, c, low, high);
   return {
-    amongLeavesM: leafWay(bough.leafRadiusM, a, b, c, low, high),
+    leavesFromM,
+    amongLeavesM: leavesToM - leavesFromM,
     missM: Math.sqrt(squareAt(atM)),
     atM,
   };
 }
 
-/** How long a line is nearer than the leaves reach, between two points of it. */
-function leafWay(
+/** From where to where a line is nearer than the leaves reach, between two points of it; twice the first where it never is. */
+function amongLeaves(
   radiusM: number,
   a: number,
   b: number,
   c: number,
   low: number,
   high: number,
-): number {
+): readonly [number, number] {
   const over = c - radiusM * radiusM;
-  if (a < 1e-9) return over < 0 ? high - low : 0;
+  if (a < 1e-9) return over < 0 ? [low, high] : [low, low];
   const root = b * b - a * over;
-  if (root <= 0) return 0;
+  if (root <= 0) return [low, low];
   const half = Math.sqrt(root) / a;
-  return Math.max(0, Math.min(high, -b / a + half) - Math.max(low, -b / a - half));
+  const from = Math.max(low, -b / a - half);
+  return [from, Math.max(from, Math.min(high, -b / a + half))];
 }
 
 /** Share of a disc of radius 1 that lies on one side of a line so far off its middle. */
@@ -102,6 +116,12 @@ function discBefore(off: number): number {
   if (off >= 1) return 1;
   return 0.5 + (off * Math.sqrt(1 - off * off) + Math.asin(off)) / Math.PI;
 }
+
+/** What a branch's leaves leave of a line that passes them. */
+const leavesLeave = ({ amongLeavesM }: Passing, bough: Bough, month: number): number =>
+  amongLeavesM > 0
+    ? (1 - (bough.leafTakes[month - 1] ?? 0)) ** (amongLeavesM / (2 * bough.leafRadiusM))
+    : 1;
 
 /** What comes past one branch of a disc of some half-width, as an angle, at the end of a line; 1 is all of it. */
 function past(
@@ -114,9 +134,7 @@ function past(
 ): number {
   const met = passing(start, toward, untilM, bough);
   if (!met) return 1;
-  const takes = bough.leafTakes[month - 1] ?? 0;
-  const leaves =
-    met.amongLeavesM > 0 ? (1 - takes) ** (met.amongLeavesM / (2 * bough.leafRadiusM)) : 1;
+  const leaves = leavesLeave(met, bough, month);
   if (met.atM < AT_IT_M) return leaves;
   const unitAt = met.atM * halfWidth;
   const [off, half] = [met.missM / unitAt, bough.woodM / 2 / unitAt];
@@ -181,4 +199,37 @@ export function sightThrough(
     (share, bough) => share * past(camera, toward, distanceM, half, bough, month),
     1,
   );
+}
+
+/** A branch that a line meets beyond what it aims at, and how far beyond, level. */
+export interface BoughBehind {
+  readonly bough: Bough;
+  readonly behindM: number;
+}
+
+/**
+ * The first branch behind a subject's middle: its leaves where they can't be looked through, or its wood. None that
+ * the subject is in or on.
+ * @param risePerM and `toward` the line as it goes on from the aim: its rise a level metre, a level unit vector
+ * @param month 1 to 12
+ */
+export function boughBehind(
+  aim: Point3,
+  toward: Pick<Point3, 'x' | 'y'>,
+  risePerM: number,
+  boughs: readonly Bough[],
+  month: number,
+): BoughBehind | undefined {
+  const level = 1 / Math.hypot(1, risePerM);
+  const line = { x: toward.x * level, y: toward.y * level, z: risePerM * level };
+  let first: BoughBehind | undefined;
+  for (const bough of boughs) {
+    const met = passing(aim, line, FARTHEST_M, bough);
+    if (!met) continue;
+    const isSolid = 1 - leavesLeave(met, bough, month) >= LOOKS_SOLID;
+    if (!isSolid && met.missM > bough.woodM / 2) continue;
+    const behindM = (isSolid ? met.leavesFromM : met.atM) * level;
+    if (behindM > AT_IT_M && (!first || behindM < first.behindM)) first = { bough, behindM };
+  }
+  return first;
 }

@@ -1,4 +1,5 @@
 export {
+  boughBehind,
   FLECKS,
   HIDES_FROM,
   leafByMonth,

@@ -65,6 +65,10 @@ export function shadowOnGround(
 }
 
 const ROUND_CORNERS = 16;
+const ROUND: readonly Point2[] = Array.from({ length: ROUND_CORNERS }, (_, i) => {
+  const turn = (2 * Math.PI * i) / ROUND_CORNERS;
+  return { x: Math.cos(turn), y: Math.sin(turn) };
+});
 
 /**
  * The ground that a branch dapples: what its leaves reach, or its bare wood, as the sun throws it. A ball of radius r
@@ -85,9 +89,8 @@ export function boughShadow(
   };
   const [start, end] = [thrown(from), thrown(to)];
   const alongM = radiusM / sinDeg(sun.altitudeDeg);
-  const ellipse = Array.from({ length: ROUND_CORNERS }, (_, i) => {
-    const turn = (2 * Math.PI * i) / ROUND_CORNERS;
-    const [long, across] = [alongM * Math.cos(turn), radiusM * Math.sin(turn)];
+  const ellipse = ROUND.map((corner) => {
+    const [long, across] = [alongM * corner.x, radiusM * corner.y];
     return {
       x: start.x + away.x * long - away.y * across,
       y: start.y + away.y * long + away.x * across,

@@ -50,6 +50,24 @@ function refractionDeg(altitudeDeg: number, pressureHpa: number, temperatureC: n
   return standard * (pressureHpa / 1010) * (283 / (273 + temperatureC));
 }
 
+interface Asked extends Place {
+  readonly ms: number;
+  readonly pressureHpa: number;
+  readonly temperatureC: number;
+}
+
+/** What was asked last, the newest first: all that a page says of one minute asks for the same sun. */
+const KEPT = 4;
+let kept: readonly { readonly asked: Asked; readonly sun: SunPosition }[] = [];
+
+const isSame = (a: Asked, b: Asked): boolean =>
+  a.ms === b.ms &&
+  a.latitudeDeg === b.latitudeDeg &&
+  a.longitudeDeg === b.longitudeDeg &&
+  a.elevationM === b.elevationM &&
+  a.pressureHpa === b.pressureHpa &&
+  a.temperatureC === b.temperatureC;
+
 /**
  * Where the sun stands. The ephemeris is the astronomy-engine package's; the refraction is that of
  * the NREL solar position algorithm.
@@ -67,13 +85,23 @@ export function sunPosition({
 }): SunPosition {
   atLeast('pressureHpa', pressureHpa, 0);
   within('temperatureC', temperatureC, -90, 60);
+  const { latitudeDeg, longitudeDeg, elevationM } = place;
+  const ms = Number(time);
+  const asked = {
+    ...{ ms, latitudeDeg, longitudeDeg, pressureHpa, temperatureC },
+    ...(elevationM !== undefined && { elevationM }),
+  };
+  const known = kept.find((one) => isSame(one.asked, asked));
+  if (known) return known.sun;
   const observer = observerAt(place);
   const moment = MakeTime(dateOf('time', time));
   const equator = Equator(Body.Sun, moment, observer, true, true);
   const { azimuth, altitude } = Horizon(moment, observer, equator.ra, equator.dec);
-  return {
+  const sun = {
     azimuthDeg: fullCircle(azimuth),
     altitudeDeg: altitude,
     apparentAltitudeDeg: altitude + refractionDeg(altitude, pressureHpa, temperatureC),
   };
+  kept = [{ asked, sun }, ...kept.slice(0, KEPT - 1)];
+  return sun;
 }

@@ -64,8 +64,14 @@ export function backdropInShort(view: View, aperture: number, back: AlongSight['
     backgroundM,
     detailM: BACKDROP_DETAIL_M[back.obstacle.detail],
   });
-  return `${LOOK_WORDS[look]} behind, ${(backgroundM / subjectM).toFixed(1)} times as far`;
+  const behindM = backgroundM - subjectM;
+  return behindM < CLOSE_BEHIND * subjectM
+    ? `${LOOK_WORDS[look]}, ${metres(behindM)} behind it`
+    : `${LOOK_WORDS[look]} behind, ${(backgroundM / subjectM).toFixed(1)} times as far`;
 }
+
+/** Nearer to the subject than this share of its own distance, how far behind says more than how many times as far. */
+const CLOSE_BEHIND = 0.1;
 
 const MESH_WORDS = { gone: 'not seen', veil: 'a veil', seen: 'its pattern shows' } as const;
 

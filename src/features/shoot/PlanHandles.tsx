@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { Circle, Svg } from 'react-native-svg';
@@ -6,6 +6,7 @@ import type { Point2 } from '@/core';
 import type { PlanScale } from '@/figures/plan-scale';
 import type { ItemList, ItemRef } from '@/records/edit-site';
 import { onKeys } from '@/ui/keys';
+import { useSteady } from '@/ui/use-steady';
 
 const HANDLE_PX = 52;
 const STEP_M = 1;
@@ -111,23 +112,35 @@ export function MoveHandle({
 }) {
   const here = scale.toPx(point);
   const [start] = useState(startOfDrag);
-  const drag = Gesture.Pan()
-    .runOnJS(true)
-    .minDistance(0)
-    .onBegin(() => {
+  // The gesture stays the same while it moves what it is about: a new one would be taken up with every frame.
+  const hand = useSteady({
+    begin: () => {
       start.set(here);
       onHold(true);
-    })
-    .onUpdate(({ translationX, translationY }) => {
+    },
+    move: (byPx: Point2) => {
       const { x, y } = start.get();
-      start.gone(Math.hypot(translationX, translationY));
+      start.gone(Math.hypot(byPx.x, byPx.y));
       if (start.wasTap()) return;
-      onPlace(scale.toMetres({ x: x + translationX, y: y + translationY }));
-    })
-    .onFinalize(() => {
+      onPlace(scale.toMetres({ x: x + byPx.x, y: y + byPx.y }));
+    },
+    end: () => {
       onHold(false);
       if (start.wasTap()) onTap?.();
-    });
+    },
+  });
+  const drag = useMemo(
+    () =>
+      Gesture.Pan()
+        .runOnJS(true)
+        .minDistance(0)
+        .onBegin(() => hand.begin())
+        .onUpdate(({ translationX, translationY }) =>
+          hand.move({ x: translationX, y: translationY }),
+        )
+        .onFinalize(() => hand.end()),
+    [hand],
+  );
   const step = (east: number, north: number) => (press: { shiftKey: boolean }) => {
     const by = press.shiftKey ? BIG_STEP_M : STEP_M;
     onShift(east * by, north * by);

@@ -3,6 +3,7 @@ import {
   boughsOf,
   fieldOfView,
   monthOf,
+  type Bough,
   obstaclesOf,
   point3,
   type Obstacle,
@@ -40,18 +41,22 @@ const SUN_STRENGTH = { clear: 1, partly: 0.55, overcast: 0 } as const;
 
 type Sun = Pick<SubjectLight['sun'], 'azimuthDeg' | 'altitudeDeg'>;
 const lastShadows = new WeakMap<
-  Obstacle,
+  Obstacle | Bough,
   { readonly sun: Sun; readonly polygons: readonly (readonly Point2[])[] }
 >();
 
-/** The shadow of an obstacle; the last one again while neither it nor the sun has moved. */
-function shadowOf(obstacle: Obstacle, sun: Sun): readonly (readonly Point2[])[] {
-  const last = lastShadows.get(obstacle);
+/** What something shades, found anew once it or the sun has moved. */
+function shadowOf<T extends Obstacle | Bough>(
+  thing: T,
+  sun: Sun,
+  found: () => readonly (readonly Point2[])[],
+): readonly (readonly Point2[])[] {
+  const last = lastShadows.get(thing);
   if (last?.sun.azimuthDeg === sun.azimuthDeg && last.sun.altitudeDeg === sun.altitudeDeg) {
     return last.polygons;
   }
-  const polygons = shadowOnGround(obstacle, sun);
-  lastShadows.set(obstacle, { sun, polygons });
+  const polygons = found();
+  lastShadows.set(thing, { sun, polygons });
   return polygons;
 }
 
@@ -83,11 +88,16 @@ export function planLight(
             // Drawn as on level ground; a slope's own shade is told where it falls on a mark.
             .filter(({ kind }) => kind !== 'hill' && kind !== 'slope')
             .flatMap(obstaclesOf)
-            .flatMap((obstacle) => shadowOf(obstacle, sun))
+            .flatMap((thing) => shadowOf(thing, sun, () => shadowOnGround(thing, sun)))
         : [],
     dapples:
       sunStrength > 0
-        ? features.flatMap(boughsOf).map((bough) => boughShadow(bough, sun, monthOf(atMs)))
+        ? features
+            .flatMap(boughsOf)
+            // No two moments have exactly the same sun: the month need not be kept beside it.
+            .flatMap((bough) =>
+              shadowOf(bough, sun, () => [boughShadow(bough, sun, monthOf(atMs))]),
+            )
         : [],
     strips: sunStrength > 0 ? postShade(features, sun) : [],
     lampsOn: light.lampLux > 0,
