@@ -2,10 +2,13 @@ import { cpus } from 'node:os';
 import { lightSeries, sunPosition } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
 import { answerAt } from '../src/answers/answer';
+import { shadeRequest } from '../src/answers/shade';
+import { shadesOn } from '../src/answers/shades-on';
 import { sceneOf, viewOf } from '../src/answers/view';
 import type { Shoot } from '@/records/shoot';
 import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
+import { branchedHide } from './bench-drawing';
 import { benchFrames } from './bench-frames';
 import { benchOpening, benchSteps } from './bench-opening';
 import { benchOrder } from './bench-order';
@@ -63,9 +66,28 @@ function benchCore(): void {
   row('ribbon series, a minute of it', series * minutes, sun / (series * minutes));
 }
 
+/** A year of shade by name on the perch of the hide on a bank, forty branches about it. */
+function benchShade(): void {
+  const shoot = branchedHide();
+  const seen = viewOf(shoot);
+  if (!seen.ok) throw new Error(seen.trouble.kind);
+  const { view } = seen;
+  const request = shadeRequest(shoot, view.scene, view.position);
+  const times = [0, 1, 2].map(() => {
+    const start = performance.now();
+    const owners = shadesOn(request);
+    return { ms: performance.now() - start, owners: owners.length };
+  });
+  const [, middle] = times.sort((a, b) => a.ms - b.ms);
+  console.log(
+    `${'a year of shade by name, hide on a bank, 40 branches'.padEnd(62)} ${Math.round(middle?.ms ?? NaN)} ms, ${middle?.owners} owners`,
+  );
+}
+
 /** Parts by name, all of them when none is asked for. */
 const PARTS = {
   core: benchCore,
+  shade: benchShade,
   search: benchSearchAndDay,
   order: benchOrder,
   server: benchServer,
