@@ -239,3 +239,90 @@ test(
     await expect(sheet).toContainText('Any change in what it does means too near');
   },
 );
+
+test(
+  'a curtain narrows what a lens swings over, and is opened again',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page, 'demo-alder-reach');
+    await button(page, 'Select Hide').click();
+    const seat = page.getByRole('group', { name: 'Hide window', exact: true });
+    const swingDeg = async (): Promise<number> => {
+      const said = /swings (\d+)° \w+ to (\d+)°/.exec(await seat.innerText());
+      return (Number(said?.[2]) - Number(said?.[1]) + 360) % 360;
+    };
+    const open = await swingDeg();
+    expect(open).toBeGreaterThan(90);
+    const window = page.getByRole('group', { name: /^Window/ }).first();
+    await expect(window).toContainText('your shape shows in it');
+    await window.getByRole('button', { name: 'Draw a curtain to a gap' }).click();
+    await fill(page, 'Gap in the curtain, m', '0.4');
+    await expect.poll(swingDeg).toBeLessThan(open - 20);
+    await button(page, 'Open the curtain').click();
+    await expect.poll(swingDeg).toBe(open);
+  },
+);
+
+test(
+  'on a shore the tide says when it is at the seat, and Field half an hour before',
+  { tag: '@once' },
+  async ({ page }) => {
+    await openDrawing(page, 'demo-alder-reach');
+    const { marks, positions } = await keptShoot(page, 'demo-alder-reach');
+    await take(page, 'Slope');
+    await tapPlan(page, 0.4, 0.6);
+    await tapPlan(page, 0.4, 0.4);
+    await button(page, 'Finish').click();
+    for (const [spot, heightM] of [
+      [marks[0], '0'],
+      [positions[0], '3'],
+    ] as const) {
+      await fill(page, 'Corner east, m', (spot?.x ?? 0).toFixed(2));
+      await fill(page, 'Corner north, m', (spot?.y ?? 0).toFixed(2));
+      await fill(page, 'Ground here, m', heightM);
+      if (heightM === '0') await button(page, 'The corner after').click();
+    }
+    await button(page, 'Done drawing').click();
+    await goTo(page, 'Day');
+    for (const [kind, name, at, waterM] of [
+      ['Low tide', 'Low water', '4:00', '0,4'],
+      ['High tide', 'High water', '10:00', '3.6'],
+    ] as const) {
+      await button(page, 'Add a time').click();
+      await page.getByRole('radio', { name: kind }).click();
+      await field(page, 'What to call it').fill(name);
+      await field(page, 'At').fill(at);
+      const water = field(page, 'Water over the lowest ground, m');
+      await water.fill('200');
+      await expect(page.getByText('a height from −20 to 20 m, or nothing')).toBeVisible();
+      await water.fill(waterM);
+      await button(page, 'Add the time').click();
+    }
+    // 2.0 − 1.6·cos(π·(t − 4)/6) comes to the hide's floor, a little under 3 m, a few minutes after eight.
+    await expect(page.getByRole('region', { name: 'The water' })).toContainText(
+      /Water at Hide window, 2\.[6-9] m up: 0(7:[45]|8:[01])\d to 10:00\./,
+    );
+    await settle(page);
+    // A quarter of an hour before the water, when the half hour is over, it still stands there.
+    await opensAt(page, '2027-05-08T06:55:00Z');
+    await page.goto('/shoot/demo-alder-reach/field');
+    await expect(page.getByText('Off Hide window: the water comes').first()).toBeVisible();
+  },
+);
+
+test(
+  'damp still air: dew on what stands open, and when, is told in Kit',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/shoot/demo-alder-reach/kit/weather');
+    const wind = page.getByRole('slider', { name: 'Wind' });
+    await expect(wind).toBeVisible();
+    await expect(page.getByText(/^Dew on an open lens/)).toHaveCount(0);
+    await wind.press('Home');
+    await page.getByRole('slider', { name: 'Humidity' }).press('End');
+    // Kit as warm as the house stays dry till it has cooled; out of a cold car it is wet at once.
+    await expect(page.getByText(/^Dew on an open lens/)).toHaveCount(0);
+    await page.getByRole('slider', { name: 'The kit comes from' }).press('Home');
+    await expect(page.getByText(/^Dew on an open lens \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
+  },
+);

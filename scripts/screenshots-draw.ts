@@ -24,7 +24,7 @@ const fromAbove = (page: Page): Promise<string> =>
     return canvas.toDataURL('image/png');
   });
 
-/** Drawing on a phone: the stand in hand, a picture laid under the plan, the rose, the phone's compass, a hide with its seats, a garden's perch and a branch over it. */
+/** Drawing on a phone: the stand in hand, a picture laid under the plan, the rose, a hide with its seats, its bank, a garden's perch and a branch over it. */
 export async function drawShots(page: Page, base: string): Promise<readonly string[]> {
   const shots: string[] = [];
   const shoot = async () => {
@@ -56,26 +56,59 @@ export async function drawShots(page: Page, base: string): Promise<readonly stri
   await button('Align').click();
   await button(/^Turn it by hand/).click();
   await shoot();
-  await button(/^Sight along it/).click();
-  await page.getByRole('radio', { name: 'Simulated' }).click();
-  await page.getByText(/^Steady to/).waitFor();
-  await shoot();
   await page.goto(`${base}/shoot/demo-alder-reach/draw`);
   await button('Select Hide').click();
   await shoot();
+  await bank(page, shoot);
   await garden(page, base, shoot);
   return shots;
+}
+
+const typed = (page: Page) => async (label: string, value: string) => {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(value);
+  await field.press('Enter');
+};
+
+/** A place on the plan that is drawn on, as shares of its width and height. */
+async function press(page: Page, across: number, down: number): Promise<void> {
+  const plan = await page.getByRole('group', { name: /^Plan\./ }).boundingBox();
+  if (!plan) throw new Error('no plan');
+  await page.mouse.click(plan.x + plan.width * across, plan.y + plan.height * down);
+}
+
+/** The bank under the hide, 2 m over the water: in hand, and from the side. */
+async function bank(page: Page, shoot: () => Promise<void>): Promise<void> {
+  const button = (name: string) => page.getByRole('button', { name, exact: true }).first();
+  const fill = typed(page);
+  await button('Deselect').click();
+  await button('Add to the ground').click();
+  await button('Slope').click();
+  await press(page, 0.4, 0.6);
+  await press(page, 0.4, 0.4);
+  await button('Finish').click();
+  for (const [east, heightM] of [
+    ['-6', '0'],
+    ['-1', '2'],
+  ] as const) {
+    await fill('Corner east, m', east);
+    await fill('Corner north, m', '0');
+    await fill('Ground here, m', heightM);
+    if (heightM === '0') await button('The corner after').click();
+  }
+  const heading = page.getByRole('heading', { name: 'Slope', exact: true });
+  await heading.evaluate((title) => title.scrollIntoView({ block: 'start' }));
+  await shoot();
+  await button('Done drawing').click();
+  await button('Side').click();
+  await shoot();
 }
 
 /** A garden: the stick of its perch with the end that is landed on, and a branch that dapples it. */
 async function garden(page: Page, base: string, shoot: () => Promise<void>): Promise<void> {
   const button = (name: string | RegExp) =>
     page.getByRole('button', { name, exact: typeof name === 'string' }).first();
-  const fill = async (label: string, value: string) => {
-    const field = page.getByLabel(label, { exact: true });
-    await field.fill(value);
-    await field.press('Enter');
-  };
+  const fill = typed(page);
   await page.goto(`${base}/new`);
   await button('Garden feeder').click();
   await page.getByLabel('Place', { exact: true }).fill('52.2, 0.5');
@@ -98,11 +131,7 @@ async function garden(page: Page, base: string, shoot: () => Promise<void>): Pro
   await button('Deselect').click();
   await button('Add to the ground').click();
   await button('Branch').click();
-  const plan = await page.getByRole('group', { name: /^Plan\./ }).boundingBox();
-  if (!plan) throw new Error('no plan');
-  for (const down of [0.3, 0.42]) {
-    await page.mouse.click(plan.x + plan.width * 0.62, plan.y + plan.height * down);
-  }
+  for (const down of [0.3, 0.42]) await press(page, 0.62, down);
   await button('Finish').click();
   await fill('East of the middle, m', '1.3');
   await fill('North of the middle, m', '5.4');

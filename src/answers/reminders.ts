@@ -18,6 +18,8 @@ export type Reminder =
 
 export interface TimedReminder {
   readonly atMs: number;
+  /** Until when it still holds once it has come up; gone at once without it. */
+  readonly untilMs?: number;
   readonly reminder: Reminder;
 }
 
@@ -40,7 +42,10 @@ function beforeWater(shoot: Shoot, view: View | undefined): readonly TimedRemind
   const { name: position } = view.position;
   return (floodedAt(shoot, view) ?? [])
     .filter(({ name }) => name === position)
-    .map(({ fromMs }) => ({ atMs: fromMs - OFF_SHORE_MS, reminder: { kind: 'water', position } }));
+    .map(({ fromMs, toMs }) => ({
+      ...{ atMs: fromMs - OFF_SHORE_MS, untilMs: toMs },
+      reminder: { kind: 'water', position },
+    }));
 }
 
 /** The camera is to be at the eye so long before it may be back. */

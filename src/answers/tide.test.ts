@@ -50,6 +50,11 @@ test('half an hour before it is there one is told to go', () => {
     what: 'Off Shore: the water comes',
     atMs: msOf('2027-05-08T08:30', zone),
   });
+  // It stands there for as long as the water is about, not only until it comes up.
+  const what = (at: string) => nextReminder(reminders, msOf(`2027-05-08T${at}`, zone))?.what;
+  expect(what('08:50')).toBe('Off Shore: the water comes');
+  expect(what('11:59')).toBe('Off Shore: the water comes');
+  expect(what('12:00')).toBeUndefined();
 });
 
 test('without a slope, or with one height, it is asked for; tides that reach nobody are told', () => {

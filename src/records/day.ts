@@ -70,13 +70,15 @@ export type Worth = DayEventRecord['worth'];
 
 /** Tide, feeding: what comes by the clock and is typed in. */
 export const NATURE_KINDS = ['highTide', 'lowTide', 'feeding', 'other'] as const;
+/** No tide on any shore comes near it. */
+export const MOST_WATER_M = 20;
 export const natureTimeSchema = z.strictObject({
   id,
   kind: z.enum(NATURE_KINDS),
   name: text(60),
   atLocal: localMinute,
   /** Of a tide: how high its water stands over the lowest ground of the slope. */
-  waterM: z.number().min(-20).max(20).optional(),
+  waterM: z.number().min(-MOST_WATER_M).max(MOST_WATER_M).optional(),
 });
 export type NatureTime = z.infer<typeof natureTimeSchema>;
 

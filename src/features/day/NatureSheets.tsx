@@ -1,16 +1,18 @@
 import { useState } from 'react';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { clockMinutes, dateOf } from '@/formats/written-time';
-import { natureTimeSchema, watchSchema, type NatureTime, type Watch } from '@/records/day';
+import { MOST_WATER_M, natureTimeSchema, watchSchema, type NatureTime, type Watch } from '@/records/day';
 import { minutesOn } from '@/records/edit-events';
 import { firstProblem } from '@/records/parse';
 import { MOST_PROMISED } from '@/records/brief';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
+import { numberShown, numberWritten } from '@/ui/numbers';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
+import { shownIn } from '@/ui/units';
 
 const KINDS = [
   { value: 'highTide', label: 'High tide' },
@@ -45,12 +47,16 @@ export function NatureTimeSheet({
   const plan = useShown('shoot');
   const { update, undo } = useEdits();
   const say = useToast();
+  const metre = shownIn('m');
+  const most = numberShown(MOST_WATER_M * metre.each, 0);
   const [draft, setDraft] = useState(time);
   const [clock, setClock] = useState(time.atLocal.slice(11));
-  const [water, setWater] = useState(time.waterM === undefined ? '' : String(time.waterM));
+  const [water, setWater] = useState(
+    time.waterM === undefined ? '' : numberShown(time.waterM * metre.each, 2),
+  );
   const [tried, setTried] = useState(false);
   const isTide = draft.kind === 'highTide' || draft.kind === 'lowTide';
-  const waterM = isTide && water.trim() !== '' ? Number(water.replace(',', '.')) : undefined;
+  const waterM = isTide && water.trim() !== '' ? numberWritten(water) / metre.each : undefined;
   const minutes = clockMinutes(clock);
   const nameless = draft.name.trim() === '';
   const save = () => {
@@ -93,12 +99,12 @@ export function NatureTimeSheet({
       />
       {isTide ? (
         <Field
-          label="Water over the lowest ground, m"
+          label={`Water over the lowest ground, ${metre.unit}`}
           value={water}
           onChangeText={setWater}
           error={
-            waterM !== undefined && !(Math.abs(waterM) <= 20)
-              ? 'a height from -20 to 20 m, or nothing'
+            waterM !== undefined && !(Math.abs(waterM) <= MOST_WATER_M)
+              ? `a height from −${most} to ${most} ${metre.unit}, or nothing`
               : undefined
           }
         />

@@ -42,14 +42,20 @@ export function NatureTab() {
   return (
     <View className="gap-6">
       <View role="region" aria-label="Arrival" className="gap-2">
+        {/* Without a running order it heads the whole of Day. */}
         {shoot.events.length > 0 ? (
-          <Heading level={2} kind="title">{`Be in place by ${clock(arrival.inPlaceMs)}`}</Heading>
+          <>
+            <Heading
+              level={2}
+              kind="title"
+            >{`Be in place by ${clock(arrival.inPlaceMs)}`}</Heading>
+            <Text kind="small" ink="quiet">
+              {arrival.before === 'start'
+                ? 'Settled before the start.'
+                : `Settled before ${ARRIVE_BEFORE[arrival.before]} at ${clock(arrival.lightMs)}, and never after the start.`}
+            </Text>
+          </>
         ) : null}
-        <Text kind="small" ink="quiet">
-          {arrival.before === 'start'
-            ? `${settleWords(shoot.day.settleMin)} to settle before the start.`
-            : `${settleWords(shoot.day.settleMin)} to settle before ${ARRIVE_BEFORE[arrival.before]} at ${clock(arrival.lightMs)}, and never after the start.`}
-        </Text>
         <Stepper
           label="Time to settle"
           value={shoot.day.settleMin}

@@ -22,14 +22,16 @@ export interface Coming {
   readonly atMs: number;
 }
 
-/** The first that is still to come; of two at once the one named later: the start, not its call. */
+/** The first of some; of two at once the one named later: the start, not its call. */
+const firstOf = (coming: readonly Coming[]): Coming | undefined =>
+  coming.reduce<Coming | undefined>(
+    (first, entry) => (!first || entry.atMs <= first.atMs ? entry : first),
+    undefined,
+  );
+
+/** The first that is still to come. */
 const firstAfter = (coming: readonly Coming[], atMs: number): Coming | undefined =>
-  coming
-    .filter((entry) => entry.atMs > atMs)
-    .reduce<Coming | undefined>(
-      (first, entry) => (!first || entry.atMs <= first.atMs ? entry : first),
-      undefined,
-    );
+  firstOf(coming.filter((entry) => entry.atMs > atMs));
 
 /** The event that runs at a minute; where two do, the one that is shot. */
 export function runningLine(lines: readonly DayLine[], atMs: number): DayLine | undefined {
@@ -86,17 +88,15 @@ export function nextCall(
   );
 }
 
-/** What is easily forgotten at a perch, when it comes up. */
+/** What is easily forgotten at a perch, when it comes up; off the shore for as long as the water is about. */
 export const nextReminder = (
   reminders: readonly TimedReminder[],
   atMs: number,
 ): Coming | undefined =>
-  firstAfter(
-    reminders.map(({ reminder, atMs: dueMs }) => ({
-      what: reminderInWords(reminder),
-      atMs: dueMs,
-    })),
-    atMs,
+  firstOf(
+    reminders
+      .filter(({ atMs: dueMs, untilMs = dueMs }) => untilMs > atMs)
+      .map(({ reminder, atMs: dueMs }) => ({ what: reminderInWords(reminder), atMs: dueMs })),
   );
 
 /** What the light does next: a dial to turn, or sun, shade and lamps that change places. */

@@ -45,11 +45,12 @@ export function useDayLight(seen: Seen, by: LinesBy): DayLight {
   const { lines, trouble } = useLines(asked, hours);
   const drawn = lines.flatMap((line) => (line.series ? [{ ...line, series: line.series }] : []));
   const main = drawn.find(({ chosen }) => chosen);
-  const turnings = main ? turningsOf(main.series) : [];
+  // Lines are drawn in long steps; when it turns is told to the minute, as Day and Field tell it.
+  const turnings = turningsOf(ribbon.series);
   const sunset = ribbon.events.find(({ name }) => name === 'sunset')?.timeMs;
   const turned = turnings.flatMap(({ timeMs, what }): readonly Turned[] => {
     const cause =
-      what === 'shade' && main ? shadedBy(main.scene, setup.features, timeMs + PAST_MS) : undefined;
+      what === 'shade' ? shadedBy(seen.view.scene, setup.features, timeMs + PAST_MS) : undefined;
     // The sun itself goes down then: its own line says so.
     if (what === 'shade' && !cause && sunset && Math.abs(timeMs - sunset) < BY_SUNSET_MS) return [];
     return [{ timeMs, text: cause ? `shade of ${cause}` : TURNING_WORDS[what] }];

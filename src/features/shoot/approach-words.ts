@@ -55,7 +55,7 @@ export function floodInWords(
 ): readonly string[] {
   if (!flooded) {
     return [
-      'Draw the shore as a slope from low water up, and say how high high and low water stand on it: when it reaches you is told here.',
+      'Draw the shore as a slope from low water up, and give the height of high and of low water: when it reaches you is told here.',
     ];
   }
   if (flooded.length === 0)
