@@ -50,6 +50,10 @@ export async function saveField(
   // What was said goes away by itself.
   await log.waitForTimeout(11_000);
   await take(log);
+  await log.getByRole('link', { name: 'Names', exact: true }).click();
+  await log.getByRole('region', { name: 'Who is on it' }).waitFor();
+  await log.waitForTimeout(600);
+  await take(log);
   await log.getByRole('link', { name: 'Taught', exact: true }).click();
   await log.getByText('Promised and delivered').evaluate((at) => at.scrollIntoView());
   await log.waitForTimeout(400);

@@ -13,6 +13,8 @@ import { localSecondOf, msOf } from '@/records/times';
 const MINUTE_MS = 60_000;
 /** Further from an event than this a picture is not of it. Common practice, no source. */
 const NEAR_EVENT_MS = 5 * MINUTE_MS;
+/** A tap speaks of what is shot for so long. Common practice, no source. */
+const TAP_HOLDS_MS = 120 * MINUTE_MS;
 /** From so many stars on a picture counts as kept. Common practice, no source. */
 const KEPT_STARS = 3;
 
@@ -28,6 +30,8 @@ export interface MatchedFrame {
   /** By the place's clock, the camera's own set right. */
   readonly atMs: number;
   readonly event?: DayEventRecord;
+  /** Whether a person put it to its event; by its time without. */
+  readonly eventBy?: 'hand' | 'time';
   readonly stand: Stand;
   /** Whether the stand was logged in the field, follows from the event, or is only the plan's. */
   readonly standBy: 'log' | 'event' | 'plan';
@@ -122,16 +126,29 @@ export function matchedFrames(shoot: Logged): readonly MatchedFrame[] {
 function matchAll(shoot: Logged): readonly MatchedFrame[] {
   const entries = countedEntries(shoot);
   const eventAt = eventFinder(shoot);
+  const events = new Map(shoot.events.map((event) => [event.id, event]));
+  /** What was tapped hours before says nothing of an event, nor what was tapped at another where this has a shot of its own. */
+  const speaksOf = (
+    tap: (typeof entries)[number],
+    atMs: number,
+    { id, shotId }: DayEventRecord,
+  ): boolean => {
+    const isOfAnother = (eventAt(tap.atMs)?.id ?? id) !== id;
+    const isOtherShot = shotId !== undefined && shotId !== tap.entry.shotId;
+    return atMs - tap.atMs <= TAP_HOLDS_MS && !(isOfAnother && isOtherShot);
+  };
   return framesOf(shoot)
     .map((frame): MatchedFrame => {
       const atMs = frameMs(shoot, frame);
-      const event = eventAt(atMs);
-      const entry = (lastUntil(entries, (each) => each.atMs, atMs) ?? entries[0])?.entry;
+      const byHand = frame.eventId === undefined ? undefined : events.get(frame.eventId ?? '');
+      const event = frame.eventId === undefined ? eventAt(atMs) : byHand;
+      const last = lastUntil(entries, (each) => each.atMs, atMs) ?? entries[0];
+      const entry = last && (!event || speaksOf(last, atMs, event)) ? last.entry : undefined;
       const common = {
         key: frameKey(frame),
         frame,
         atMs,
-        ...(event && { event }),
+        ...(event && { event, eventBy: byHand ? ('hand' as const) : ('time' as const) }),
         kept: isKept(frame),
       };
       if (entry) return { ...common, stand: standOf(entry), standBy: 'log' };

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { DEMO_SHOOTS } from '@/demo';
 import { firstItem } from '@/records/edit-kit';
 import { comparedKept, mergedKept } from '@/records/merge-kept';
+import { FIRST_CAPTIONS } from '@/records/captions';
 import { FIRST_COLUMNS } from '@/records/columns';
 import { FIRST_PRACTICE, type Try } from '@/records/practice';
 import { FIRST_QUICK } from '@/records/quick';
@@ -21,6 +22,7 @@ const KEPT: Kept = {
   quick: { ...FIRST_QUICK, distanceM: 44 },
   shelf: { ...FIRST_SHELF, items: [firstItem('lens', 'own-1')], always: ['Keys'] },
   columns: { ...FIRST_COLUMNS, byName: { race: 'name' } },
+  captions: { ...FIRST_CAPTIONS, photographer: 'A. Finch' },
   practice: { ...FIRST_PRACTICE, tries: [pressed('p1', WRITTEN_AT)] },
   setAside: [
     { key: 'bright-perch/shoot/x', reason: 'cut off', text: '{"a', setAsideAt: WRITTEN_AT },
@@ -77,8 +79,8 @@ test.each([
   [TEXT.slice(0, 2000), /cut off/],
   ['null', /^format: must be "bright-perch\/backup"/],
   ['{"format":"bright-perch/shoot"}', /one shoot, not a backup/],
-  [changed((file) => (file.version = 4)), /^version: must be 1 to 3, not 4/],
-  [changed((file) => (file.version = 'x'.repeat(9e6))), /^version: must be 1 to 3, not "x{59}…$/],
+  [changed((file) => (file.version = 5)), /^version: must be 1 to 4, not 5/],
+  [changed((file) => (file.version = 'x'.repeat(9e6))), /^version: must be 1 to 4, not "x{59}…$/],
   [changed((file) => (file.setAside = [{ key: 1 }])), /^setAside\[0\]\.key:/],
   [changed((file) => (file.writtenAt = 'yesterday')), /^writtenAt:/],
   [changed((file) => (file.shoots = {})), /^shoots: must be a list/],

@@ -1,19 +1,15 @@
 import { z } from 'zod';
 import { firstProblem, parseRecord, quoted, type Parsed } from '@/records/parse';
-import {
-  COLUMNS,
-  PRACTICE,
-  QUICK,
-  setAsideSchema,
-  SHELF,
-  SHOOT_KIND,
-  type Kept,
-} from '@/records/storage';
+import { setAsideSchema, SHOOT_KIND, type Kept } from '@/records/storage';
+import { CAPTIONS, COLUMNS, PRACTICE, QUICK, SHELF } from '@/records/singles';
 
 /** All that is kept, as one JSON file. Described in docs/shoot-file.md. */
 export const BACKUP_FORMAT = 'bright-perch/backup';
-/** From version 2 on a backup holds what was set aside, too; from version 3 on what was practised. */
-export const BACKUP_VERSION = 3;
+/**
+ * From version 2 on a backup holds what was set aside, too; from version 3 on what was practised; from 4 on
+ * how captions are written.
+ */
+export const BACKUP_VERSION = 4;
 export const LARGEST_BACKUP_BYTES = 30_000_000;
 export const BACKUP_TOO_LARGE = 'the file is over 30 MB; no backup is so large';
 const MOST_SHOOTS = 5000;
@@ -73,6 +69,8 @@ export function readBackup(text: string): Parsed<Backup> {
   if (!columns.ok) return refuse(`columns.${columns.reason}`);
   const practice = parseRecord(file.practice ?? PRACTICE.first, PRACTICE.kind);
   if (!practice.ok) return refuse(`practice.${practice.reason}`);
+  const captions = parseRecord(file.captions ?? CAPTIONS.first, CAPTIONS.kind);
+  if (!captions.ok) return refuse(`captions.${captions.reason}`);
   const setAside = z
     .array(setAsideSchema)
     .max(MOST_SHOOTS)
@@ -88,6 +86,7 @@ export function readBackup(text: string): Parsed<Backup> {
         shelf: shelf.record,
         columns: columns.record,
         practice: practice.record,
+        captions: captions.record,
         setAside: setAside.data,
       },
     },

@@ -1,3 +1,5 @@
+import type { DayEventRecord } from './day';
+
 const SAID = new Intl.DateTimeFormat('en-GB', {
   weekday: 'long',
   day: 'numeric',
@@ -28,3 +30,11 @@ export function untilInDays(startLocal: string, endLocal: string, nowLocal: stri
   const hours = Math.round((wallMs(startLocal) - wallMs(nowLocal)) / HOUR_MS);
   return hours <= 1 ? 'Within the hour' : `In ${hours} hours`;
 }
+
+/** What an event is called: with its heat. */
+export const eventTitle = ({ name, heat }: Pick<DayEventRecord, 'name' | 'heat'>): string =>
+  heat ? `${name}, ${/^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase()}` : name;
+
+const LISTS = new Intl.ListFormat('en-GB');
+/** "A, B and C". */
+export const inALine = (names: readonly string[]): string => LISTS.format(names);

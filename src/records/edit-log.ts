@@ -1,5 +1,5 @@
 import type { Watch } from './day';
-import { packFrames, unpackFrames, type Frame } from './frames';
+import { MOST_WHO, packFrames, unpackFrames, type Frame, type Who } from './frames';
 import { MOST_LOGGED, type LogEntry } from './log';
 import type { Shoot } from './shoot';
 
@@ -47,19 +47,40 @@ const withFrameList = (shoot: Shoot, frames: readonly Frame[]): Shoot => ({
 export function withFrames(shoot: Shoot, frames: readonly Frame[]): Shoot {
   const all = new Map(framesOf(shoot).map((frame) => [frameKey(frame), frame]));
   for (const frame of frames) {
-    const { kept } = all.get(frameKey(frame)) ?? {};
-    all.set(frameKey(frame), { ...frame, ...(kept !== undefined && { kept }) });
+    // What a person said of it is not undone by reading it again.
+    const { kept, eventId, who } = all.get(frameKey(frame)) ?? {};
+    all.set(frameKey(frame), {
+      ...frame,
+      ...(kept !== undefined && { kept }),
+      ...(eventId !== undefined && { eventId }),
+      ...(who && { who }),
+    });
   }
   return withFrameList(shoot, [...all.values()]);
 }
 
-/** The shoot with pictures picked, or not, by hand. */
-export function withPicked(shoot: Shoot, keys: ReadonlySet<string>, kept: boolean): Shoot {
-  return withFrameList(
+/** The shoot with what a person says of some pictures. */
+const withSaid = (
+  shoot: Shoot,
+  keys: ReadonlySet<string>,
+  said: Pick<Frame, 'kept' | 'eventId' | 'who'>,
+): Shoot =>
+  withFrameList(
     shoot,
-    framesOf(shoot).map((frame) => (keys.has(frameKey(frame)) ? { ...frame, kept } : frame)),
+    framesOf(shoot).map((frame) => (keys.has(frameKey(frame)) ? { ...frame, ...said } : frame)),
   );
-}
+
+/** The shoot with pictures picked, or not, by hand. */
+export const withPicked = (shoot: Shoot, keys: ReadonlySet<string>, kept: boolean): Shoot =>
+  withSaid(shoot, keys, { kept });
+
+/** The shoot with pictures put to an event, or to none, whatever their time says. */
+export const withEvent = (shoot: Shoot, keys: ReadonlySet<string>, eventId: string | null): Shoot =>
+  withSaid(shoot, keys, { eventId });
+
+/** The shoot with who is on some pictures; no more than a picture holds. */
+export const withWho = (shoot: Shoot, keys: ReadonlySet<string>, who: readonly Who[]): Shoot =>
+  withSaid(shoot, keys, { who: who.slice(0, MOST_WHO) });
 
 export const withoutFrames = (shoot: Shoot): Shoot => ({
   ...shoot,

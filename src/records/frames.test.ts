@@ -14,6 +14,14 @@ const frame = fc.record(
     rating: fc.integer({ min: -1, max: 5 }),
     kept: fc.boolean(),
     upright: fc.boolean(),
+    eventId: fc.constantFrom(null, 'e1', 'e2'),
+    who: fc.array(
+      fc.oneof(
+        fc.record({ personId: fc.constantFrom('p1', 'n2') }),
+        fc.record({ name: fc.constantFrom('Ada', 'p1', ': & Holm') }),
+      ),
+      { maxLength: 3 },
+    ),
   },
   { requiredKeys: ['name', 'cameraMs', 'camera'] },
 ) as fc.Arbitrary<Frame>;
@@ -73,7 +81,27 @@ test('a chunk packed elsewhere by the book is read', () => {
   ]);
 });
 
+test('what a person put to pictures is read from its lists; a place that is in none says nothing', () => {
+  const hand = {
+    events: ['', 'e1'],
+    event: [0, 9],
+    people: ['pada', 'nBea'],
+    who: [[1, 0, 7], []],
+  };
+  expect(unpackFrames([packed({ ...COLUMNS, ...NULLS, hand })])).toEqual([
+    {
+      ...{ name: 'a', cameraMs: 1e12, camera: 'A', eventId: null },
+      who: [{ name: 'Bea' }, { personId: 'ada' }],
+    },
+    { name: 'ab', cameraMs: 1e12 + 1000, camera: 'A', who: [] },
+  ]);
+});
+
+const HAND = { events: [], event: [null, null], people: [], who: [null, null] };
+
 test.each([
+  ['people of fewer pictures', packed({ ...COLUMNS, ...NULLS, hand: { ...HAND, who: [null] } })],
+  ['people by no place', packed({ ...COLUMNS, ...NULLS, hand: { ...HAND, who: [[-1], null] } })],
   ['a time that no calendar has', packed({ ...COLUMNS, ...NULLS, ms: [1e14, 1e14] })],
   ['a column too short', packed({ ...COLUMNS, ...NULLS, camera: [0] })],
   ['a camera that is not named', packed({ ...COLUMNS, ...NULLS, camera: [0, 3] })],

@@ -39,10 +39,37 @@ export interface Frame {
   readonly kept?: boolean;
   /** Whether the camera was held upright. */
   readonly upright?: boolean;
+  /** The event that a person put it to, `null` for none; by its time without. */
+  readonly eventId?: string | null;
+  /** Who is on it, as a person named them. */
+  readonly who?: readonly Who[];
 }
+
+/** Someone of the shoot, or only a name as a running order has it. */
+export type Who = { readonly personId: string } | { readonly name: string };
+
+/** Most people on one picture. */
+export const MOST_WHO = 40;
 
 const optional = (least: number, most: number) =>
   z.array(z.number().min(least).max(most).nullable()).max(FRAMES_PER_CHUNK);
+
+const LONGEST_WHO = 120;
+const places = z
+  .number()
+  .int()
+  .min(0)
+  .max(FRAMES_PER_CHUNK * MOST_WHO);
+
+/** What a person put to pictures: lists of what there is, and for each picture places in them. */
+const handSchema = z.strictObject({
+  /** Ids; the empty one is no event at all. */
+  events: z.array(z.string().max(LONGEST_WHO)).max(FRAMES_PER_CHUNK),
+  event: z.array(places.nullable()).max(FRAMES_PER_CHUNK),
+  /** Ids behind a p, names behind an n. */
+  people: z.array(z.string().max(LONGEST_WHO)).max(FRAMES_PER_CHUNK * MOST_WHO),
+  who: z.array(z.array(places).max(MOST_WHO).nullable()).max(FRAMES_PER_CHUNK),
+});
 
 const columnsSchema = z
   .strictObject({
@@ -67,10 +94,15 @@ const columnsSchema = z
     rating: optional(-1, 5),
     kept: optional(0, 1),
     upright: optional(0, 1),
+    hand: handSchema.optional(),
   })
   .refine(
-    ({ v: _v, cameras: _cameras, ...columns }) =>
-      new Set(Object.values(columns).map((column) => column.length)).size === 1,
+    ({ v: _v, cameras: _cameras, hand, ...columns }) =>
+      new Set(
+        [...Object.values(columns), ...(hand ? [hand.event, hand.who] : [])].map(
+          ({ length }) => length,
+        ),
+      ).size === 1,
     { message: 'must have columns of one length' },
   )
   .refine(({ camera, cameras }) => camera.every((at) => at < cameras.length), {
@@ -96,12 +128,54 @@ function namesOf(steps: readonly string[]): string[] {
   });
 }
 
+const written = (one: Who): string => ('personId' in one ? `p${one.personId}` : `n${one.name}`);
+const readWho = (text: string): Who =>
+  text.startsWith('p') ? { personId: text.slice(1) } : { name: text.slice(1) };
+
+/** What people put to frames, as columns; nothing where they put nothing. */
+function packHand(frames: readonly Frame[]): z.infer<typeof handSchema> | undefined {
+  if (frames.every(({ eventId, who }) => eventId === undefined && !who)) return undefined;
+  const events = [
+    ...new Set(frames.flatMap(({ eventId }) => (eventId === undefined ? [] : [eventId ?? '']))),
+  ];
+  const people = [...new Set(frames.flatMap(({ who = [] }) => who.map(written)))];
+  const placeOf = new Map(people.map((text, i) => [text, i]));
+  return {
+    events,
+    people,
+    event: frames.map(({ eventId }) =>
+      eventId === undefined ? null : events.indexOf(eventId ?? ''),
+    ),
+    who: frames.map(({ who }) => (who ? who.map((one) => placeOf.get(written(one)) ?? 0) : null)),
+  };
+}
+
+/** What people put to one frame of a chunk. */
+function unpackHand(
+  hand: z.infer<typeof handSchema> | undefined,
+  i: number,
+): Pick<Frame, 'eventId' | 'who'> {
+  if (!hand) return {};
+  const [place, who] = [hand.event[i] ?? undefined, hand.who[i] ?? undefined];
+  const event = place === undefined ? undefined : hand.events[place];
+  return {
+    ...(event !== undefined && { eventId: event === '' ? null : event }),
+    ...(who && {
+      who: who.flatMap((at) => {
+        const text = hand.people[at];
+        return text === undefined ? [] : [readWho(text)];
+      }),
+    }),
+  };
+}
+
 function packChunk(frames: readonly Frame[]): string {
   const cameras = [...new Set(frames.map(({ camera }) => camera))];
   const figures = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') =>
     frames.map((frame) => frame[key] ?? null);
   const switches = (key: 'kept' | 'upright') =>
     frames.map((frame) => (frame[key] === undefined ? null : Number(frame[key])));
+  const hand = packHand(frames);
   const columns: z.infer<typeof columnsSchema> = {
     v: 1,
     names: stepsOf(frames.map(({ name }) => name.slice(0, LONGEST_NAME))),
@@ -115,6 +189,7 @@ function packChunk(frames: readonly Frame[]): string {
     rating: figures('rating'),
     kept: switches('kept'),
     upright: switches('upright'),
+    ...(hand && { hand }),
   };
   return btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns)), { level: 9 }), true));
 }
@@ -189,6 +264,7 @@ function unpackChunk(chunk: string): readonly Frame[] {
       ...figure('rating'),
       ...on('kept'),
       ...on('upright'),
+      ...unpackHand(data.hand, i),
     };
   });
   if (known.size >= MOST_KNOWN) known.clear();

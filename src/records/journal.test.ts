@@ -5,7 +5,8 @@ import { jot, leftBehind, openJournal, strikeOut, type Jotting } from './journal
 import { FIRST_PRACTICE } from './practice';
 import { recover } from './recover';
 import type { Shoot } from './shoot';
-import { PRACTICE, shootKey } from './storage';
+import { shootKey } from './storage';
+import { PRACTICE } from './singles';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const key = shootKey(larkmoor.id);

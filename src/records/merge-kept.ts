@@ -37,6 +37,8 @@ export function mergedKept(here: Kept, backup: Kept): Kept {
         .sort((a, b) => (a.at < b.at ? -1 : 1))
         .slice(-MOST_TRIES),
     },
+    // As the quick answer: as they are written here.
+    captions: here.captions,
     // One text is set aside once.
     setAside: [...new Map([...here.setAside, ...backup.setAside].map((e) => [e.text, e])).values()],
     columns: {

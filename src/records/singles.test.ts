@@ -2,7 +2,7 @@ import { parseRecord } from './parse';
 import { FIRST_PRACTICE } from './practice';
 import { FIRST_QUICK } from './quick';
 import { FIRST_SHELF } from './shelf';
-import { COLUMNS, PRACTICE, QUICK, SHELF } from './storage';
+import { COLUMNS, PRACTICE, QUICK, SHELF } from './singles';
 
 test('a shelf of version 1 keeps its things and begins without floors', () => {
   const { floors: _floors, ...older } = FIRST_SHELF;

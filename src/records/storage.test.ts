@@ -6,7 +6,6 @@ import { pendingWrites } from './pending-writes';
 import { SHOOT_VERSION, type Shoot } from './shoot';
 import {
   discardSetAside,
-  QUICK,
   readKept,
   readSetAside,
   readShoot,
@@ -22,6 +21,7 @@ import {
   writeLast,
   type Any,
 } from './storage';
+import { QUICK } from './singles';
 import { summaryOf } from './summary';
 
 const [larkmoor, alder, tern] = DEMO_SHOOTS as [Shoot, Shoot, Shoot];

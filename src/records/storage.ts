@@ -1,27 +1,17 @@
 import { z } from 'zod';
+import type { Captions } from './captions';
+import type { Columns } from './columns';
+import type { Practice } from './practice';
+import type { Quick } from './quick';
+import type { Shelf } from './shelf';
+import { CAPTIONS, COLUMNS, PRACTICE, QUICK, SHELF, type Kind, type Single } from './singles';
 import { announce } from './between-tabs';
 import { changedOnto } from './changes';
-import {
-  COLUMNS_MIGRATIONS,
-  COLUMNS_VERSION,
-  columnsSchema,
-  FIRST_COLUMNS,
-  type Columns,
-} from './columns';
 import { openDevice, ROOT } from './device';
 import { byStart, SEEDED_KEY, SHOOT_PREFIX, SUMMARY_PREFIX, type Summary } from './list';
 import { LAST_ANSWER_PREFIX } from './last-answer';
 import { underLock } from './locks';
 import { firstProblem, parseRecordText, type Parsed } from './parse';
-import {
-  FIRST_PRACTICE,
-  PRACTICE_MIGRATIONS,
-  PRACTICE_VERSION,
-  practiceSchema,
-  type Practice,
-} from './practice';
-import { FIRST_QUICK, QUICK_MIGRATIONS, QUICK_VERSION, quickSchema, type Quick } from './quick';
-import { FIRST_SHELF, SHELF_MIGRATIONS, SHELF_VERSION, shelfSchema, type Shelf } from './shelf';
 import { newId } from './new-id';
 import { SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
 import { SHOOT_MIGRATIONS } from './shoot-migrations';
@@ -34,42 +24,13 @@ import { summaryOf } from './summary';
 
 const ASIDE_PREFIX = `${ROOT}set-aside/`;
 
-type Kind<T> = Parameters<typeof parseRecordText<T>>[1];
-
 export const SHOOT_KIND: Kind<Shoot> = {
   schema: shootSchema,
   version: SHOOT_VERSION,
   migrations: SHOOT_MIGRATIONS,
 };
 
-/** A record of which one is kept, as it was left. */
-export interface Single<T> {
-  readonly key: string;
-  readonly first: T;
-  readonly kind: Kind<T>;
-}
-
-export const QUICK: Single<Quick> = {
-  key: `${ROOT}quick`,
-  first: FIRST_QUICK,
-  kind: { schema: quickSchema, version: QUICK_VERSION, migrations: QUICK_MIGRATIONS },
-};
-export const SHELF: Single<Shelf> = {
-  key: `${ROOT}shelf`,
-  first: FIRST_SHELF,
-  kind: { schema: shelfSchema, version: SHELF_VERSION, migrations: SHELF_MIGRATIONS },
-};
-export const COLUMNS: Single<Columns> = {
-  key: `${ROOT}columns`,
-  first: FIRST_COLUMNS,
-  kind: { schema: columnsSchema, version: COLUMNS_VERSION, migrations: COLUMNS_MIGRATIONS },
-};
-export const PRACTICE: Single<Practice> = {
-  key: `${ROOT}practice`,
-  first: FIRST_PRACTICE,
-  kind: { schema: practiceSchema, version: PRACTICE_VERSION, migrations: PRACTICE_MIGRATIONS },
-};
-const SINGLES = [QUICK, SHELF, COLUMNS, PRACTICE] as const;
+const SINGLES = [QUICK, SHELF, COLUMNS, PRACTICE, CAPTIONS] as const;
 
 export const shootKey = (id: string): string => SHOOT_PREFIX + id;
 /** The id of the shoot that is kept under a key, if one is. */
@@ -77,7 +38,7 @@ export const shootIdOf = (key: string): string | undefined =>
   key.startsWith(SHOOT_PREFIX) ? key.slice(SHOOT_PREFIX.length) : undefined;
 
 /** What a key holds is one of these. */
-export type Any = Shoot | Quick | Shelf | Columns | Practice;
+export type Any = Shoot | Quick | Shelf | Columns | Practice | Captions;
 
 /** @throws RangeError for a key that no record has */
 export function kindOf(key: string): Kind<Any> {
@@ -308,6 +269,7 @@ export interface Kept {
   readonly shelf: Shelf;
   readonly columns: Columns;
   readonly practice: Practice;
+  readonly captions: Captions;
   /** What could not be read and was set aside. */
   readonly setAside: readonly Omit<SetAside, 'asideKey'>[];
 }
@@ -318,6 +280,7 @@ export const readKept = async (): Promise<Kept> => ({
   shelf: await readSingle(SHELF),
   columns: await readSingle(COLUMNS),
   practice: await readSingle(PRACTICE),
+  captions: await readSingle(CAPTIONS),
   setAside: (await readSetAside()).map(({ asideKey: _key, ...entry }) => entry),
 });
 
@@ -331,6 +294,7 @@ export async function writeKept({
   shelf,
   columns,
   practice,
+  captions,
   setAside: aside,
 }: Kept) {
   const device = await openDevice();
@@ -344,6 +308,7 @@ export async function writeKept({
     [SHELF.key, shelf],
     [COLUMNS.key, columns],
     [PRACTICE.key, practice],
+    [CAPTIONS.key, captions],
   ];
   const held = new Set((await readSetAside()).map(({ text }) => text));
   await device.change({

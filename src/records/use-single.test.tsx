@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { withTry, type Practice } from './practice';
-import { PRACTICE } from './storage';
+import { PRACTICE } from './singles';
 import { useSingle } from './use-single';
 
 Object.assign(globalThis, { BroadcastChannel: undefined });

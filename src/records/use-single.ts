@@ -1,7 +1,8 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { changeRecord } from './queries';
-import { readSingle, type Any, type Single } from './storage';
+import { readSingle, type Any } from './storage';
+import { type Single } from './singles';
 
 const singleQuery = <T extends Any>(single: Single<T>) =>
   queryOptions({

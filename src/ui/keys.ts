@@ -1,6 +1,8 @@
-interface KeyPress {
+export interface KeyPress {
   readonly key: string;
   readonly shiftKey: boolean;
+  readonly target: unknown;
+  readonly currentTarget: unknown;
   preventDefault: () => void;
   stopPropagation: () => void;
 }
@@ -18,6 +20,17 @@ export function onKeys(handlers: Readonly<Record<string, (press: KeyPress) => vo
     },
   };
 }
+
+/** As {@link onKeys}, for what holds buttons: Enter and Space on one of them are its own. */
+export const onKeysAround = (handlers: Parameters<typeof onKeys>[0]): object => {
+  const { onKeyDown } = onKeys(handlers) as { onKeyDown: (press: KeyPress) => void };
+  return {
+    onKeyDown: (press: KeyPress) => {
+      const isPress = press.key === 'Enter' || press.key === ' ';
+      if (!isPress || press.target === press.currentTarget) onKeyDown(press);
+    },
+  };
+};
 
 /** Arrow keys that go through alternatives, round and round, as in a group of radio buttons. */
 export function radioKeys<T>(

@@ -1,4 +1,6 @@
 import { readBackup, type Backup } from '@/formats/backup-json';
+import type { Caption } from '@/records/captions';
+import { zipCaptions } from '@/formats/captions-zip';
 import { decoded } from '@/formats/decoded';
 import { readOrder, type OrderRead } from '@/formats/order-csv';
 import { readOrderTable } from '@/formats/heat-sheet';
@@ -31,6 +33,7 @@ export interface FilesService {
   shoot: (text: string) => Parsed<Shoot>;
   backup: (text: string) => Parsed<Backup>;
   picture: (file: Blob) => Promise<PictureRead>;
+  captions: (captions: readonly Caption[]) => Uint8Array;
 }
 
 export const filesService: FilesService = {
@@ -47,4 +50,5 @@ export const filesService: FilesService = {
   shoot: readShootFile,
   backup: readBackup,
   picture: shrinkPicture,
+  captions: zipCaptions,
 };

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { groups } from 'd3-array';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { inALine } from '@/features/shoot/day-lines';
+import { inALine } from '@/records/day-said';
 import { readRoster, type RosterPerson } from '@/formats/roster';
 import type { TableRead } from '@/formats/table';
 import { MOST_PROMISED } from '@/records/brief';

@@ -10,11 +10,11 @@ import { useIsWide } from '@/ui/use-shape';
 import {
   comingLines,
   dayInWords,
-  eventTitle,
   lateInWords,
   lostAhead,
   nextInWords,
 } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { withWhatLens } from '@/features/shoot/lens-words';
 import { peopleOwed } from '@/answers/people-owed';
 import { metAmong } from '@/features/shoot/people-owed';

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { eventTitle } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { columnKey, guessMeanings } from '@/formats/order-csv';
 import type { TableRead } from '@/formats/table';
@@ -10,7 +10,7 @@ import type { DateOrder } from '@/formats/written-time';
 import { COLUMN_MEANINGS, MOST_COLUMNS, type ColumnMeaning } from '@/records/columns';
 import { MOST_EVENTS } from '@/records/day';
 import { newId } from '@/records/new-id';
-import { COLUMNS } from '@/records/storage';
+import { COLUMNS } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { readFileApart } from '@/workers/files-client';
 import { Button } from '@/ui/Button';

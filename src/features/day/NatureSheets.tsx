@@ -1,7 +1,13 @@
 import { useState } from 'react';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { clockMinutes, dateOf } from '@/formats/written-time';
-import { MOST_WATER_M, natureTimeSchema, watchSchema, type NatureTime, type Watch } from '@/records/day';
+import {
+  MOST_WATER_M,
+  natureTimeSchema,
+  watchSchema,
+  type NatureTime,
+  type Watch,
+} from '@/records/day';
 import { minutesOn } from '@/records/edit-events';
 import { firstProblem } from '@/records/parse';
 import { MOST_PROMISED } from '@/records/brief';

@@ -45,10 +45,7 @@ export function NatureTab() {
         {/* Without a running order it heads the whole of Day. */}
         {shoot.events.length > 0 ? (
           <>
-            <Heading
-              level={2}
-              kind="title"
-            >{`Be in place by ${clock(arrival.inPlaceMs)}`}</Heading>
+            <Heading level={2} kind="title">{`Be in place by ${clock(arrival.inPlaceMs)}`}</Heading>
             <Text kind="small" ink="quiet">
               {arrival.before === 'start'
                 ? 'Settled before the start.'

@@ -4,7 +4,8 @@ import { useShown } from '@/features/shoot/open-shoot';
 import type { DayEventRecord } from '@/records/day';
 import { Reorder } from '@/ui/Reorder';
 import { Text } from '@/ui/Text';
-import { eventTitle, whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { cellInWords, type LightCell } from './light-column';
 
 export interface OrderRow {

@@ -4,7 +4,8 @@ import { Reorder } from '@/ui/Reorder';
 import { SortHead } from '@/ui/SortHead';
 import { Text } from '@/ui/Text';
 import { useSorted, type SortColumn } from '@/ui/use-sorted';
-import { eventTitle, whoInWords } from '@/features/shoot/day-lines';
+import { whoInWords } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { cellInWords } from './light-column';
 import { STATUS_WORDS, type OrderProps, type OrderRow } from './OrderList';
 

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
 import { written } from '@/ui/units';
 import { Heading, Text } from '@/ui/Text';
-import { eventTitle } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { lensesInWords } from '@/features/shoot/lens-words';
 import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import { WhoseDay } from './WhoShoots';

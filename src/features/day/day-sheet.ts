@@ -1,9 +1,9 @@
 import { FORBIDDEN_NAMES } from '@/features/shoot/brief-words';
-import { dayInWords, eventTitle, whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { dayInWords, whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { eventTitle , dayOf } from '@/records/day-said';
 import { metAmong, owedInFull, type OwedLine } from '@/features/shoot/people-owed';
 import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import type { PrintColumn, PrintSheet, PrintTable } from '@/formats/print-sheet';
-import { dayOf } from '@/records/day-said';
 import type { Shoot } from '@/records/shoot';
 import { cellInWords, lensInWords, type LightCells } from './light-column';
 

@@ -4,7 +4,7 @@ import { FIRST_EVENT, type DayEventRecord } from '@/records/day';
 import { restShifted } from '@/records/edit-events';
 import { shootSchema, type Shoot } from '@/records/shoot';
 import { dayRequestOf } from '@/answers/day-request';
-import { eventTitle } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { clockIn, linesOf, planned } from './fixtures/planned-day';
 import { changeInWords, compared, daysOf, givenByName, hoursWith, merged, noteFor } from './import';
 import { lightColumn } from './light-column';

@@ -8,7 +8,8 @@ import { minutesOn, withEvents } from '@/records/edit-events';
 import { endsAfterStart } from '@/records/times';
 import { nameKey, personFinder } from '@/records/names';
 import type { Shoot } from '@/records/shoot';
-import { eventTitle, stayLines, whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { stayLines, whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { lensInWords, type LightCell } from './light-column';
 
 /** Bringing a running order into a shoot, and what goes out with one. */

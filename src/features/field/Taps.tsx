@@ -5,7 +5,7 @@ import { useDay } from '@/features/shoot/use-day';
 import { useShown } from '@/features/shoot/open-shoot';
 import { peopleIn, peopleOwed } from '@/answers/people-owed';
 import { chosenMark } from '@/answers/view';
-import { inALine } from '@/features/shoot/day-lines';
+import { inALine } from '@/records/day-said';
 import { behavioursOf, creatureOf } from '@/presets/field-tags';
 import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';

@@ -1,12 +1,7 @@
 import type { LightSeries, SettingsCard } from '@/core';
 import { callTimes } from '@/answers/day-request';
-import {
-  comingLines,
-  eventTitle,
-  stayLines,
-  whoInWords,
-  type DayLine,
-} from '@/features/shoot/day-lines';
+import { comingLines, stayLines, whoInWords, type DayLine } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import type { TimedReminder } from '@/answers/reminders';
 import { reminderInWords } from '@/features/shoot/perch-words';
 import { turningsOf } from '@/answers/light-plan';

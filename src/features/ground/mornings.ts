@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import type { FaceSpan, Mist } from '@/core';
-import { inALine } from '@/features/shoot/day-lines';
+import { inALine } from '@/records/day-said';
 import { mistOf } from '@/answers/mist';
 import type { Forecast } from '@/records/forecast';
 import { runsOf } from '@/answers/runs';

@@ -1,5 +1,5 @@
 import type { FramedPart, PartFraming } from '@/answers/part-framing';
-import { inALine } from '@/features/shoot/day-lines';
+import { inALine } from '@/records/day-said';
 import { LOOK_WORDS, metres, percent } from '@/features/shoot/words';
 
 /** Framings of a large animal, in words. */

@@ -7,7 +7,7 @@ import { firstItem, withItem } from '@/records/edit-kit';
 import { MOST_IN_BAG, type KitItem, type KitKind } from '@/records/kit';
 import { newId } from '@/records/new-id';
 import { MOST_ON_SHELF } from '@/records/shelf';
-import { SHELF } from '@/records/storage';
+import { SHELF } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { Button, IconButton } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';

@@ -6,7 +6,7 @@ import { basedOn, withItem, withoutItem } from '@/records/edit-kit';
 import { kitItemSchema, type ItemOfKind, type KitItem } from '@/records/kit';
 import { firstProblem } from '@/records/parse';
 import { MOST_ON_SHELF } from '@/records/shelf';
-import { SHELF } from '@/records/storage';
+import { SHELF } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { useEdits } from '@/features/shoot/open-shoot';
 import { Button } from '@/ui/Button';

@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import Trash from 'lucide-react-native/icons/trash';
 import { useShown } from '@/features/shoot/open-shoot';
 import { MOST_ALWAYS } from '@/records/shelf';
-import { SHELF } from '@/records/storage';
+import { SHELF } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { Button, IconButton } from '@/ui/Button';
 import { Field } from '@/ui/Field';

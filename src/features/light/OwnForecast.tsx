@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { chooseFile } from '@/ui/files';
 import { Text } from '@/ui/Text';
 import { readFileApart } from '@/workers/files-client';
-import { inALine } from '@/features/shoot/day-lines';
+import { inALine } from '@/records/day-said';
 import { askedOf, PASTED, typedForecast } from './own-forecast';
 
 /** Hours as they begin; what was there before is not gone without a word. */

@@ -81,11 +81,13 @@ function CameraClock({
       onStep={(clicks) => set(Math.max(-MOST_OFF_S, Math.min(MOST_OFF_S, offsetS + clicks * each)))}
     />
   );
+  // What nobody set and no tap speaks for is not right for that.
+  const isChecked = Boolean(found) || shoot.log.clocks.some(({ name }) => name === camera);
   const differs = found && Math.abs(found.offsetS - offsetS) > 5;
   return (
     <View className="gap-2">
       <Heading level={2} kind="figure">
-        {`Clock of ${camera || 'the camera'}: ${offsetInWords(offsetS)}`}
+        {`Clock of ${camera || 'the camera'}: ${isChecked ? offsetInWords(offsetS) : 'not checked'}`}
       </Heading>
       {found && differs ? (
         <View className="gap-2 border-2 border-signal p-3">

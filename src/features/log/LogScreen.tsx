@@ -8,18 +8,21 @@ import { WideFrame } from '@/features/shoot/WideFrame';
 import { useShape } from '@/ui/use-shape';
 import { EntriesTab } from './EntriesTab';
 import { LogAnswer } from './LogAnswer';
+import { CaptionsOut, NamesTab, useNames } from './NamesTab';
 import { PicturesTab } from './PicturesTab';
 import { TaughtTab } from './TaughtTab';
 import { usePictures } from './use-pictures';
 
 const TABS = [
   { id: 'pictures', name: 'Pictures' },
+  { id: 'names', name: 'Names' },
   { id: 'entries', name: 'Entries' },
   { id: 'taught', name: 'Taught' },
 ] as const;
 
 const TITLES = {
   pictures: 'Log: what is owed and had',
+  names: 'Who is on the pictures',
   entries: 'What was tapped',
   taught: 'What it teaches',
 } as const;
@@ -40,11 +43,15 @@ function OpenLog() {
   const pictures = usePictures();
   const frames = matchedFrames(shoot);
   const links = <TabLinks step="log" label="Parts of Log" tabs={TABS} open={tab} />;
+  const names = useNames(frames);
   const part = {
     pictures: <PicturesTab frames={frames} pictures={pictures} />,
+    names: <CaptionsOut names={names} />,
     entries: <EntriesTab frames={frames} />,
     taught: <TaughtTab frames={frames} />,
   }[tab];
+  // Names are gone through by the hundred: what is owed stands in the other parts.
+  const answer = tab === 'names' ? <NamesTab names={names} /> : <LogAnswer />;
   if (wide) {
     return (
       <WideFrame
@@ -53,10 +60,8 @@ function OpenLog() {
         contentKey={tab}
         left={
           <View>
-            <View className="px-4 py-3">
-              <LogAnswer />
-            </View>
             {links}
+            <View className="px-4 py-3">{answer}</View>
             <View className="p-4">{part}</View>
           </View>
         }
@@ -74,9 +79,7 @@ function OpenLog() {
       foot={null}
       second={<View className="px-3 pb-3">{part}</View>}
     >
-      <View className="px-3 pt-2">
-        <LogAnswer />
-      </View>
+      <View className="px-3 pt-2">{answer}</View>
     </PhoneFrame>
   );
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import Check from 'lucide-react-native/icons/check';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';
-import { eventTitle } from '@/features/shoot/day-lines';
+import { eventTitle } from '@/records/day-said';
 import { withoutFrames, withPicked } from '@/records/edit-log';
 import { Button } from '@/ui/Button';
 import { chooseFiles } from '@/ui/files';

@@ -1,6 +1,6 @@
 import { isPictureTime } from '@/core';
 import { evSaid } from '@/answers/heard';
-import { eventTitle, inALine } from '@/features/shoot/day-lines';
+import { eventTitle, inALine } from '@/records/day-said';
 import { engraved, lookedInWords, stops } from '@/features/shoot/words';
 import type { LogRow } from '@/formats/log-table';
 import type { LogEntry } from '@/records/log';

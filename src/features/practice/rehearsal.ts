@@ -5,7 +5,7 @@ import { pictured, type Pictured } from '@/answers/pictured';
 import type { Setup } from '@/answers/view';
 import { newId } from '@/records/new-id';
 import type { MomentKind, Practice, Try } from '@/records/practice';
-import { PRACTICE } from '@/records/storage';
+import { PRACTICE } from '@/records/singles';
 import { msOf } from '@/records/times';
 import { useSingle } from '@/records/use-single';
 import { withTry } from '@/records/practice';

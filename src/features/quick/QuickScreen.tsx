@@ -14,7 +14,7 @@ import { frameInWords, FrameRoom, NotDrawn } from '@/features/shoot/ThroughLens'
 import { LensFrame } from '@/figures/frame/LensFrame';
 import { ExposureDrawn } from '@/features/shoot/MotionAndBudget';
 import type { Quick } from '@/records/quick';
-import { QUICK } from '@/records/storage';
+import { QUICK } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { Button, IconButton } from '@/ui/Button';
 import { Exposure } from '@/ui/Exposure';

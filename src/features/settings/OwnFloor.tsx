@@ -4,7 +4,7 @@ import { DialStepper } from '@/features/shoot/DialStepper';
 import { useEdits } from '@/features/shoot/open-shoot';
 import type { View as Seen } from '@/answers/view';
 import { CLASSES } from '@/presets/classes';
-import { SHELF } from '@/records/storage';
+import { SHELF } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';

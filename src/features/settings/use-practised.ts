@@ -5,7 +5,7 @@ import { demoShoots } from '@/demo/seed';
 import { earlierOf, PRESS_LESSON } from '@/features/shoot/lessons';
 import { useShown } from '@/features/shoot/open-shoot';
 import { useShoots } from '@/records/queries';
-import { PRACTICE } from '@/records/storage';
+import { PRACTICE } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import type { Practised } from './motion-words';
 

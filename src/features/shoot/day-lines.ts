@@ -1,3 +1,4 @@
+import { eventTitle, inALine } from '@/records/day-said';
 import { group } from 'd3-array';
 import type { MissedReason, Route, Stop } from '@/core';
 import { personInWords } from './brief-words';
@@ -34,10 +35,6 @@ export interface DayLine {
   readonly weak?: string;
 }
 
-/** What an event is called: with its heat. */
-export const eventTitle = ({ name, heat }: Pick<DayEventRecord, 'name' | 'heat'>): string =>
-  heat ? `${name}, ${/^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase()}` : name;
-
 /** Who of these people is in it and starts, with what they are known by. */
 export function whoInWords(
   { entries }: DayEventRecord,
@@ -59,10 +56,6 @@ const walkInWords = (ms: number): string => {
   const minutes = Math.max(1, Math.ceil(ms / MINUTE_MS));
   return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
 };
-
-const LISTS = new Intl.ListFormat('en-GB');
-/** "A, B and C". */
-export const inALine = (names: readonly string[]): string => LISTS.format(names);
 
 /**
  * Why an event is not in the route.

@@ -1,7 +1,7 @@
 import type { Block, WindowSwing } from '@/core';
 import type { AlongSight, Named } from '@/answers/along-sight';
 import type { Hidden, Seat } from '@/answers/seats';
-import { inALine } from './day-lines';
+import { inALine } from '@/records/day-said';
 import { bearingInWords, metres, percent, smallLength } from './words';
 
 /** Hides and what is in the way, in words. */

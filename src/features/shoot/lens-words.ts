@@ -3,7 +3,8 @@ import { pictureOf } from '@/answers/day-request';
 import { asDayPlans, bestWorn, withBagOf } from '@/answers/picture-view';
 import { bodyOf, itemsOf, lensOf } from '@/records/kit';
 import type { Shoot } from '@/records/shoot';
-import { inALine, type DayLine } from './day-lines';
+import { type DayLine } from './day-lines';
+import { inALine } from '@/records/day-said';
 
 /** What is taken of a bag that has more than one lens or body, in words. */
 

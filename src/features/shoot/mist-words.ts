@@ -1,7 +1,7 @@
 import type { CoolHour } from '@/answers/cool-hours';
 import type { MistHour } from '@/answers/mist';
 import { runsOf, type Run } from '@/answers/runs';
-import { inALine } from './day-lines';
+import { inALine } from '@/records/day-said';
 import { percent } from './words';
 
 /** Mist in words. */

@@ -4,7 +4,8 @@ import { isMet, type PersonOwed } from '@/answers/people-owed';
 import type { Person } from '@/records/brief';
 import type { DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';
-import { eventTitle, inALine, stayLines, type DayLine } from './day-lines';
+import { stayLines, type DayLine } from './day-lines';
+import { eventTitle, inALine } from '@/records/day-said';
 
 /** How it stands with everyone owed at a minute: had, coming, passed or lost, and the cheapest rescue. */
 

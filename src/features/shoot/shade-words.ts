@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import type { Shade } from '@/answers/shades-on';
-import { inALine } from './day-lines';
+import { inALine } from '@/records/day-said';
 import { percent } from './words';
 
 /** Whose shade lies on a mark when, in words. */

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { demoShoots } from '@/demo/seed';
 import { FIRST_PRACTICE } from '@/records/practice';
 import { useShoots } from '@/records/queries';
-import { PRACTICE } from '@/records/storage';
+import { PRACTICE } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import { lessonsFor, type Lesson } from './lessons';
 import { useShown } from './open-shoot';

@@ -12,7 +12,7 @@ import {
   type Sky,
 } from '@/core';
 import type { Ribbon, RibbonEvent } from '@/figures/TimeRibbon';
-import { SHELF } from '@/records/storage';
+import { SHELF } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 import type { Shoot } from '@/records/shoot';
 import { atMsOf, clockOf, hoursOf, localMinuteOf, type ShootHours } from '@/records/times';

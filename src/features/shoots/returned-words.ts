@@ -1,4 +1,4 @@
-import { inALine } from '@/features/shoot/day-lines';
+import { inALine } from '@/records/day-said';
 import type { LogEntry } from '@/records/log';
 import type { PlanPart, Returned } from '@/records/merge-returned';
 

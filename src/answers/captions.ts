@@ -1,0 +1,258 @@
+import { inALine, eventTitle , dayOf } from '@/records/day-said';
+import type { Caption, Captions } from '@/records/captions';
+import type { DayEventRecord } from '@/records/day';
+import type { Who } from '@/records/frames';
+import type { Shoot } from '@/records/shoot';
+import { clockOf, localSecondOf, msOf } from '@/records/times';
+import { countedEntries, type MatchedFrame, type Press } from './matched';
+
+/** Names on pictures, and the words under them. */
+
+type Named = Pick<Shoot, 'events' | 'people' | 'place' | 'log' | 'title' | 'brief'>;
+
+/** Someone who may be on a picture, with what they are known by. */
+export interface Candidate {
+  /** What tells one from another: `who` as a text. */
+  readonly key: string;
+  readonly who: Who;
+  readonly name: string;
+  readonly lane?: number;
+  readonly number?: string;
+  readonly team?: string;
+}
+
+export const whoKey = (who: Who): string => ('personId' in who ? `:${who.personId}` : who.name);
+
+/** A tap in the field speaks of a press so long before it, and so long after it. Common practice, no source. */
+const TAP_BEFORE_MS = 10_000;
+const TAP_AFTER_MS = 45_000;
+
+const candidate = (
+  who: Who,
+  name: string,
+  more: { lane?: number | undefined; number?: string | undefined; team?: string | undefined },
+): Candidate => ({
+  ...{ key: whoKey(who), who, name },
+  ...(more.lane !== undefined && { lane: more.lane }),
+  ...(more.number && { number: more.number }),
+  ...(more.team && { team: more.team }),
+});
+
+/** Who starts in an event, by lanes; those of the brief where it names nobody. */
+export function candidatesOf(
+  { people }: Pick<Named, 'people'>,
+  event: DayEventRecord | undefined,
+): readonly Candidate[] {
+  const known = new Map(people.map((person) => [person.id, person]));
+  const started = (event?.entries ?? []).flatMap((entry) => {
+    const person = entry.personId === undefined ? undefined : known.get(entry.personId);
+    if (person?.scratched) return [];
+    const who: Who = person ? { personId: person.id } : { name: entry.name };
+    return [
+      candidate(who, person?.name ?? entry.name, {
+        lane: entry.lane ?? person?.lane,
+        number: entry.number ?? person?.number,
+        team: entry.team ?? person?.client,
+      }),
+    ];
+  });
+  if (started.length > 0) {
+    return [...started].sort((a, b) => (a.lane ?? Infinity) - (b.lane ?? Infinity) || 0);
+  }
+  return people
+    .filter(({ scratched }) => !scratched)
+    .map(({ id, name, lane, number, client }) =>
+      candidate({ personId: id }, name, { lane, number, team: client }),
+    );
+}
+
+/** Taps that name people, with their moment, in order. */
+export const namingTaps = (shoot: Pick<Shoot, 'log' | 'place'>) =>
+  countedEntries(shoot).flatMap(({ entry, atMs }) => {
+    const ids =
+      entry.kind === 'keeper'
+        ? (entry.personIds ?? [])
+        : entry.kind === 'athlete' && entry.personId !== undefined
+          ? [entry.personId]
+          : [];
+    return ids.length > 0 ? [{ atMs, ids }] : [];
+  });
+
+/** Who is on a press, and how that is known. */
+export interface PressNamed {
+  readonly who: readonly Who[];
+  /** Said by hand, tapped in the field about then, the only one who starts; or not known. */
+  readonly by: 'hand' | 'tap' | 'only' | 'nothing';
+}
+
+export function namedOn(
+  { frames }: Press,
+  taps: ReturnType<typeof namingTaps>,
+  candidates: readonly Candidate[],
+): PressNamed {
+  const [first, last] = [frames[0], frames.at(-1)];
+  if (first?.frame.who) return { who: first.frame.who, by: 'hand' };
+  const about = taps.filter(
+    ({ atMs }) =>
+      atMs >= (first?.atMs ?? 0) - TAP_BEFORE_MS && atMs <= (last?.atMs ?? 0) + TAP_AFTER_MS,
+  );
+  const tapped = [...new Set(about.flatMap(({ ids }) => ids))].filter((id) =>
+    candidates.some(({ key }) => key === `:${id}`),
+  );
+  if (tapped.length > 0) return { who: tapped.map((personId) => ({ personId })), by: 'tap' };
+  const [only, second] = candidates;
+  if (only && !second && first?.event?.entries.length === 1) {
+    return { who: [only.who], by: 'only' };
+  }
+  return { who: [], by: 'nothing' };
+}
+
+/** Fields that a pattern may name. */
+export const CAPTION_FIELDS = [
+  'who',
+  'names',
+  'number',
+  'school',
+  'event',
+  'place',
+  'date',
+  'time',
+  'photographer',
+  'rights',
+] as const;
+export type CaptionField = (typeof CAPTION_FIELDS)[number];
+type Fields = Readonly<Record<CaptionField, string>>;
+
+const FIELD = /\{(\w+)\}/g;
+const isField = (name: string): name is CaptionField =>
+  (CAPTION_FIELDS as readonly string[]).includes(name);
+
+/** The first word in braces that is no field, to be changed; nothing where all are. */
+export const unknownField = (pattern: string): string | undefined =>
+  [...pattern.matchAll(FIELD)].map(([, name = '']) => name).find((name) => !isField(name));
+
+/** A pattern with its fields filled in; what stands in brackets goes where a field in it is empty. */
+export function filled(pattern: string, fields: Fields): string {
+  const put = (text: string): string =>
+    text.replace(FIELD, (whole, name: string) => (isField(name) ? fields[name] : whole));
+  const isEmpty = (text: string): boolean =>
+    [...text.matchAll(FIELD)].some(([, name = '']) => isField(name) && fields[name] === '');
+  return put(pattern.replace(/\[([^[\]]*)\]/g, (_, part: string) => (isEmpty(part) ? '' : part)))
+    .replace(/ {2,}/g, ' ')
+    .trim();
+}
+
+/** "Ada Finch (4, Westmere)": a name with what tells it from others. */
+const withMarks = ({ name, number, team }: Candidate): string => {
+  const marks = [number, team].filter(Boolean).join(', ');
+  return marks ? `${name} (${marks})` : name;
+};
+
+/** A moment by the place's wall clock with its zone. */
+export function zonedSecond(ms: number, timeZone: string): string {
+  const local = localSecondOf(ms, timeZone);
+  const aheadMin = Math.round((Date.parse(`${local}Z`) - ms) / 60_000);
+  const two = (value: number) => String(Math.floor(value)).padStart(2, '0');
+  const ahead = Math.abs(aheadMin);
+  return `${local}${aheadMin < 0 ? '-' : '+'}${two(ahead / 60)}:${two(ahead % 60)}`;
+}
+
+/** Names that are not of the candidates: of people who were taken out of the event since. */
+function whoIs(who: Who, candidates: readonly Candidate[], { people }: Pick<Named, 'people'>) {
+  const found = candidates.find(({ key }) => key === whoKey(who));
+  if (found) return [found];
+  if (!('personId' in who)) return [candidate(who, who.name, {})];
+  const person = people.find(({ id }) => id === who.personId);
+  return person
+    ? [candidate(who, person.name, { number: person.number, team: person.client })]
+    : [];
+}
+
+/** The caption of one picture of a press. */
+export function captionOf(
+  shoot: Named,
+  { frame, atMs, event }: MatchedFrame,
+  { who }: PressNamed,
+  candidates: readonly Candidate[],
+  { pattern, photographer, rights }: Pick<Captions, 'pattern' | 'photographer' | 'rights'>,
+): Caption {
+  const { timeZone } = shoot.place;
+  const local = localSecondOf(atMs, timeZone);
+  const people = who.flatMap((one) => whoIs(one, candidates, shoot));
+  const distinct = (list: readonly (string | undefined)[]) => [
+    ...new Set(list.filter((text): text is string => Boolean(text))),
+  ];
+  const names = people.map(({ name }) => name);
+  const numbers = distinct(people.map(({ number }) => number));
+  const teams = distinct(people.map(({ team }) => team));
+  const title = event && eventTitle(event);
+  const place = shoot.place.name ?? shoot.title;
+  const text = filled(pattern, {
+    who: inALine(people.map(withMarks)),
+    names: inALine(names),
+    number: numbers.join(', '),
+    school: inALine(teams),
+    event: title ?? '',
+    place,
+    date: dayOf(local.slice(0, 16)),
+    time: clockOf(atMs, timeZone),
+    photographer,
+    rights,
+  });
+  return {
+    ...{ file: frame.name, camera: frame.camera, text, names, numbers, teams, place },
+    ...(title !== undefined && { event: title }),
+    takenAt: zonedSecond(atMs, timeZone),
+    ...(frame.rating !== undefined && frame.rating >= 0 && { stars: frame.rating }),
+    ...{ photographer, rights },
+  };
+}
+
+/** A press with who is on it, who may be, and the words that come of it. */
+export interface CaptionedPress {
+  readonly press: Press;
+  readonly event: DayEventRecord | undefined;
+  readonly candidates: readonly Candidate[];
+  readonly named: PressNamed;
+}
+
+/** Every press, in order, with who is on it. */
+export function captionedPresses(
+  shoot: Named,
+  presses: readonly Press[],
+): readonly CaptionedPress[] {
+  const taps = namingTaps(shoot);
+  const byEvent = new Map<DayEventRecord | undefined, readonly Candidate[]>();
+  return presses.map((press) => {
+    const event = press.frames[0]?.event;
+    const candidates = byEvent.get(event) ?? candidatesOf(shoot, event);
+    byEvent.set(event, candidates);
+    return { press, event, candidates, named: namedOn(press, taps, candidates) };
+  });
+}
+
+/** The captions of presses, picture by picture. */
+export const captionsOf = (
+  shoot: Named,
+  presses: readonly CaptionedPress[],
+  how: Parameters<typeof captionOf>[4],
+): readonly Caption[] =>
+  presses.flatMap(({ press, named, candidates }) =>
+    press.frames.map((frame) => captionOf(shoot, frame, named, candidates, how)),
+  );
+
+/** Events nearest to a press in time, the one it is put to first: what it may be of. */
+export function eventsAbout(
+  { events, place }: Pick<Shoot, 'events' | 'place'>,
+  { press, event }: CaptionedPress,
+  most: number,
+): readonly DayEventRecord[] {
+  const atMs = press.frames[0]?.atMs ?? 0;
+  const offMs = ({ startLocal, durationMin }: DayEventRecord): number => {
+    const fromMs = msOf(startLocal, place.timeZone);
+    return Math.max(fromMs - atMs, atMs - fromMs - durationMin * 60_000, 0);
+  };
+  return [...events]
+    .sort((a, b) => Number(b.id === event?.id) - Number(a.id === event?.id) || offMs(a) - offMs(b))
+    .slice(0, most);
+}
