@@ -1,4 +1,4 @@
-import { inALine, eventTitle , dayOf } from '@/records/day-said';
+import { inALine, eventTitle, dayOf } from '@/records/day-said';
 import type { Caption, Captions } from '@/records/captions';
 import type { DayEventRecord } from '@/records/day';
 import type { Who } from '@/records/frames';

@@ -1,6 +1,6 @@
 import { FORBIDDEN_NAMES } from '@/features/shoot/brief-words';
 import { dayInWords, whoInWords, type DayLine } from '@/features/shoot/day-lines';
-import { eventTitle , dayOf } from '@/records/day-said';
+import { eventTitle, dayOf } from '@/records/day-said';
 import { metAmong, owedInFull, type OwedLine } from '@/features/shoot/people-owed';
 import { legInWords, legsOf } from '@/features/shoot/route-legs';
 import type { PrintColumn, PrintSheet, PrintTable } from '@/formats/print-sheet';

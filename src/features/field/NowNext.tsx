@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { remindersOf } from '@/answers/reminders';
 import { useDay } from '@/features/shoot/use-day';
 import { whoInWords } from '@/features/shoot/day-lines';
-import { eventTitle , dayOf } from '@/records/day-said';
+import { eventTitle, dayOf } from '@/records/day-said';
 import { useOffline } from '@/ui/use-offline';
 import { useCard } from '@/features/shoot/use-card';
 import { useShown } from '@/features/shoot/open-shoot';

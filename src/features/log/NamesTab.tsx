@@ -247,7 +247,7 @@ function PressNames({
             onPress={() => toggle(one)}
             className={`min-h-[52px] min-w-[30%] grow flex-row items-center gap-2 border px-2 active:opacity-60 ${isOn(one) ? 'border-ink bg-ink' : 'border-ink'}`}
           >
-            <Text kind="figure" className={isOn(one) ? 'text-paper' : ''}>
+            <Text kind="figure" aria-hidden className={isOn(one) ? 'text-paper' : ''}>
               {letters[i] ?? ''}
             </Text>
             <View className="shrink">
