@@ -16,6 +16,7 @@ import {
   type LitScene,
   type SiteFeature,
   type ShortSpan,
+  type SunPosition,
 } from '@/core';
 import { exposureDemands } from './answer';
 import { heardOf } from './heard';
@@ -94,7 +95,7 @@ export interface Lack {
 /** The last point asked about on each ground: while one moves about, the mark stays where it is. */
 const shaded = new WeakMap<
   readonly SiteFeature[],
-  LitScene['target'] & { readonly timeMs: number; readonly name: string | undefined }
+  LitScene['target'] & { readonly sun: SunPosition; readonly name: string | undefined }
 >();
 
 /** What takes most of the sun from a mark at a minute, by its name; nothing where nothing does, or a cloud. */
@@ -107,9 +108,10 @@ export function shadedBy(
   if (sun.altitudeDeg <= 0) return undefined;
   const { x, y, z } = target;
   const known = shaded.get(features);
-  if (known?.timeMs === timeMs && known.x === x && known.y === y && known.z === z) {
-    return known.name;
-  }
+  // No two moments or places have exactly the same sun.
+  const isSameSun =
+    known?.sun.azimuthDeg === sun.azimuthDeg && known.sun.altitudeDeg === sun.altitudeDeg;
+  if (known && isSameSun && known.x === x && known.y === y && known.z === z) return known.name;
   const owners = raised(features).map((feature) => ({
     name: feature.name,
     leaves: sunShareOn({ target, ...standing([feature]) }, sun, timeMs),
@@ -117,7 +119,7 @@ export function shadedBy(
   const [most] = owners
     .filter(({ leaves }) => leaves < FLECKS.to)
     .sort((a, b) => a.leaves - b.leaves);
-  shaded.set(features, { x, y, z, timeMs, name: most?.name });
+  shaded.set(features, { x, y, z, sun, name: most?.name });
   return most?.name;
 }
 

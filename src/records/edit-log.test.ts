@@ -7,7 +7,9 @@ import {
   watchedUntil,
   watchEnded,
   withClock,
+  frameKey,
   withFrames,
+  withWho,
   withLogged,
   withoutFrames,
   withoutLogged,
@@ -82,4 +84,18 @@ test('a clock is kept once for each camera; frames come and go', () => {
 test('a duplicate is a new day: its log is empty', () => {
   const copy = duplicateShoot(withLogged(shoot, entry('a')), 'copy', shoot.createdAt);
   expect(copy.log.entries).toEqual([]);
+});
+
+test('who is on one picture of many changes its own chunk, and no other', () => {
+  const frames = Array.from({ length: 1500 }, (_, i) => ({
+    ...{ name: `P${i}.jpg`, camera: 'A', cameraMs: 1_800_000_000_000 + i * 1000 },
+  }));
+  const read = withFrames(withoutFrames(shoot), frames);
+  const last = frames[1499] as (typeof frames)[number];
+  const named = withWho(read, new Set([frameKey(last)]), [{ name: 'Ada' }]);
+  expect(read.log.frames).toHaveLength(2);
+  expect(named.log.frames[0]).toBe(read.log.frames[0]);
+  expect(framesOf(named).filter(({ who }) => who)).toEqual([{ ...last, who: [{ name: 'Ada' }] }]);
+  expect(framesOf(named)).toHaveLength(1500);
+  expect(withWho(read, new Set(['none']), [])).toEqual(read);
 });

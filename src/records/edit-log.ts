@@ -65,10 +65,21 @@ const withSaid = (
   keys: ReadonlySet<string>,
   said: Pick<Frame, 'kept' | 'eventId' | 'who'>,
 ): Shoot =>
-  withFrameList(
-    shoot,
-    framesOf(shoot).map((frame) => (keys.has(frameKey(frame)) ? { ...frame, ...said } : frame)),
-  );
+  // Chunks that hold none of them stay as they are: of thousands of pictures a press changes a few.
+  ({
+    ...shoot,
+    log: {
+      ...shoot.log,
+      frames: shoot.log.frames.flatMap((chunk) => {
+        const own = unpackFrames([chunk]);
+        return own.some((frame) => keys.has(frameKey(frame)))
+          ? packFrames(
+              own.map((frame) => (keys.has(frameKey(frame)) ? { ...frame, ...said } : frame)),
+            )
+          : [chunk];
+      }),
+    },
+  });
 
 /** The shoot with pictures picked, or not, by hand. */
 export const withPicked = (shoot: Shoot, keys: ReadonlySet<string>, kept: boolean): Shoot =>

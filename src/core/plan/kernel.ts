@@ -208,6 +208,7 @@ export function viewCell(
     cell.risePerM,
     cell.sight,
   );
+  if (!site.slope && !site.boughs) return;
   const aim = { x: mark.x, y: mark.y, z: aimZ };
   const toward = { x: cell.unitX, y: cell.unitY };
   // The slope itself is behind it from where the line meets it, not from its crest.

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { sunAngleFrom, sunEvents } from '.';
+import { sunAngleFrom, sunEvents, sunPosition } from '.';
 
 const sun = (azimuthDeg: number, altitudeDeg: number) => ({ azimuthDeg, altitudeDeg });
 
@@ -81,4 +81,30 @@ test('either side of the date line, sunset falls on the date asked for', () => {
     const local = set?.toLocaleDateString('sv-SE', { timeZone });
     expect(local).toBe('2027-02-10');
   }
+});
+
+test('asked in turns for several places, hours and airs, each has its own sun', () => {
+  const asked = [
+    { latitudeDeg: 52, longitudeDeg: 0, time: Date.UTC(2027, 5, 19, 9) },
+    { latitudeDeg: 52, longitudeDeg: 0, time: Date.UTC(2027, 5, 19, 10) },
+    { latitudeDeg: -33, longitudeDeg: 151, time: Date.UTC(2027, 5, 19, 10) },
+    { latitudeDeg: 52, longitudeDeg: 0, time: Date.UTC(2027, 5, 19, 9), pressureHpa: 600 },
+    { latitudeDeg: 52, longitudeDeg: 0, time: Date.UTC(2027, 5, 19, 9), elevationM: 3000 },
+    { latitudeDeg: 52, longitudeDeg: 0, time: new Date(Date.UTC(2027, 5, 19, 11)) },
+  ];
+  const first = asked.map((one) => ({ ...sunPosition(one) }));
+  expect(
+    new Set(
+      first.map(({ azimuthDeg, apparentAltitudeDeg }) => `${azimuthDeg} ${apparentAltitudeDeg}`),
+    ).size,
+  ).toBe(6);
+  for (let round = 0; round < 3; round += 1) {
+    asked.forEach((one, i) => {
+      expect(sunPosition(one)).toEqual(first[i]);
+      expect(sunPosition(one)).toEqual(first[i]);
+    });
+  }
+  expect(() => sunPosition({ ...asked[0], time: NaN } as (typeof asked)[number])).toThrow(
+    RangeError,
+  );
 });

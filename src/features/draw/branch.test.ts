@@ -144,6 +144,11 @@ test('of two that keep the sun off, who takes most of it is named', () => {
   const { target } = VIEW.scene;
   const by = (features: Shoot['features']) => shadedBy(seenIn(shoot).scene, features, AT_MS);
   expect(by(shoot.features)).toBe('Branch');
+  // The same ground and minute a quarter round the world: the sun is elsewhere.
+  const { scene } = seenIn(shoot);
+  const far = { ...scene, place: { ...scene.place, longitudeDeg: scene.place.longitudeDeg + 40 } };
+  expect(shadedBy(far, shoot.features, AT_MS)).toBeUndefined();
+  expect(by(shoot.features)).toBe('Branch');
   const toward = alongBearing(sun.azimuthDeg);
   const at = (aside: number) => ({
     x: target.x + toward.x * 4 + aside * toward.y,
