@@ -38,7 +38,7 @@ test('names by thumb: who starts, the same as before, another event; sidecars le
   page,
 }) => {
   await openNames(page, 'demo-tern-water');
-  await expect(heading(page)).toHaveText('0 of 7 presses have a name');
+  await expect(heading(page)).toHaveText('0 of 7 presses settled');
   await press(page).getByRole('checkbox', { name: 'Withy Reach' }).click();
   await expect(press(page)).toContainText(
     'Withy Reach, Junior single 500 m, heat 1, Tern Water, sprint regatta, Saturday 19 June 2027.',
@@ -50,7 +50,7 @@ test('names by thumb: who starts, the same as before, another event; sidecars le
   // The same as before goes on by itself.
   await button(page, 'Same as before').click();
   await expect(press(page)).toContainText('3 of 7');
-  await expect(heading(page)).toHaveText('2 of 7 presses have a name');
+  await expect(heading(page)).toHaveText('2 of 7 presses settled');
   await button(page, 'Nobody').click();
   await expect(press(page)).toContainText('Nobody, as you said.');
   // To another event in one press.
@@ -61,7 +61,7 @@ test('names by thumb: who starts, the same as before, another event; sidecars le
   await other.click();
   await expect(press(page)).toContainText(`${title}, Tern Water`);
   await expect(press(page).getByRole('list', { name: 'Its event' })).toContainText('as you said');
-  await button(page, 'To the next without a name').click();
+  await button(page, 'To the next not settled').click();
   await expect(press(page)).toContainText('4 of 7');
 
   await button(page, 'How captions are written').click();
@@ -73,7 +73,7 @@ test('names by thumb: who starts, the same as before, another event; sidecars le
   await settle(page);
   await page.reload();
   // Small pictures go with the page; what was said stays.
-  await expect(heading(page)).toHaveText('3 of 7 presses have a name');
+  await expect(heading(page)).toHaveText('3 of 7 presses settled');
   const saved = await savedCaptions(page);
   expect(saved.name).toBe('captions-2027-06-19.zip');
   // Fourteen pictures are kept.
@@ -108,7 +108,7 @@ test(
     await expect(press(page).getByRole('checkbox', { checked: true })).toHaveCount(0);
     // What is no longer kept is no longer among the kept.
     await page.keyboard.press('Space');
-    await expect(heading(page)).toHaveText('1 of 6 presses have a name');
+    await expect(heading(page)).toHaveText('1 of 6 presses settled');
     await expect(part(page, 'Names')).toBeVisible();
   },
 );

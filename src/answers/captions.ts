@@ -1,18 +1,18 @@
 import { inALine, eventTitle, dayOf } from '@/records/day-said';
 import type { Caption, Captions } from '@/records/captions';
 import type { DayEventRecord } from '@/records/day';
-import type { Who } from '@/records/frames';
+import { whoKey, type Who } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, localSecondOf, msOf } from '@/records/times';
 import { countedEntries, type MatchedFrame, type Press } from './matched';
 
 /** Names on pictures, and the words under them. */
 
-type Named = Pick<Shoot, 'events' | 'people' | 'place' | 'log' | 'title' | 'brief'>;
+type Named = Pick<Shoot, 'events' | 'people' | 'place' | 'log' | 'title'>;
 
 /** Someone who may be on a picture, with what they are known by. */
 export interface Candidate {
-  /** What tells one from another: `who` as a text. */
+  /** Of `who`, as {@link whoKey}. */
   readonly key: string;
   readonly who: Who;
   readonly name: string;
@@ -20,8 +20,6 @@ export interface Candidate {
   readonly number?: string;
   readonly team?: string;
 }
-
-export const whoKey = (who: Who): string => ('personId' in who ? `:${who.personId}` : who.name);
 
 /** A tap in the field speaks of a press so long before it, and so long after it. Common practice, no source. */
 const TAP_BEFORE_MS = 10_000;
@@ -97,7 +95,7 @@ export function namedOn(
       atMs >= (first?.atMs ?? 0) - TAP_BEFORE_MS && atMs <= (last?.atMs ?? 0) + TAP_AFTER_MS,
   );
   const tapped = [...new Set(about.flatMap(({ ids }) => ids))].filter((id) =>
-    candidates.some(({ key }) => key === `:${id}`),
+    candidates.some(({ key }) => key === whoKey({ personId: id })),
   );
   if (tapped.length > 0) return { who: tapped.map((personId) => ({ personId })), by: 'tap' };
   const [only, second] = candidates;

@@ -128,7 +128,9 @@ function namesOf(steps: readonly string[]): string[] {
   });
 }
 
-const written = (one: Who): string => ('personId' in one ? `p${one.personId}` : `n${one.name}`);
+/** What tells one from another, as a text: an id is never taken for a name. */
+export const whoKey = (one: Who): string =>
+  'personId' in one ? `p${one.personId}` : `n${one.name}`;
 const readWho = (text: string): Who =>
   text.startsWith('p') ? { personId: text.slice(1) } : { name: text.slice(1) };
 
@@ -138,7 +140,7 @@ function packHand(frames: readonly Frame[]): z.infer<typeof handSchema> | undefi
   const events = [
     ...new Set(frames.flatMap(({ eventId }) => (eventId === undefined ? [] : [eventId ?? '']))),
   ];
-  const people = [...new Set(frames.flatMap(({ who = [] }) => who.map(written)))];
+  const people = [...new Set(frames.flatMap(({ who = [] }) => who.map(whoKey)))];
   const placeOf = new Map(people.map((text, i) => [text, i]));
   return {
     events,
@@ -146,7 +148,7 @@ function packHand(frames: readonly Frame[]): z.infer<typeof handSchema> | undefi
     event: frames.map(({ eventId }) =>
       eventId === undefined ? null : events.indexOf(eventId ?? ''),
     ),
-    who: frames.map(({ who }) => (who ? who.map((one) => placeOf.get(written(one)) ?? 0) : null)),
+    who: frames.map(({ who }) => (who ? who.map((one) => placeOf.get(whoKey(one)) ?? 0) : null)),
   };
 }
 

@@ -5,7 +5,6 @@ import {
   captionOf,
   captionsOf,
   eventsAbout,
-  whoKey,
   type Candidate,
   type CaptionedPress,
 } from '@/answers/captions';
@@ -14,7 +13,7 @@ import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import { FIRST_CAPTIONS } from '@/records/captions';
 import { eventTitle } from '@/records/day-said';
 import { withEvent, withPicked, withWho } from '@/records/edit-log';
-import type { Who } from '@/records/frames';
+import { whoKey, type Who } from '@/records/frames';
 import { CAPTIONS } from '@/records/singles';
 import { localSecondOf } from '@/records/times';
 import { useSingle } from '@/records/use-single';
@@ -78,8 +77,8 @@ export function NamesTab({ names }: { readonly names: Names }) {
       <View role="region" aria-label="Named" className="gap-1">
         <Heading level={2} kind="figure">
           {nameless === 0
-            ? 'Somebody on every press'
-            : `${captioned.length - nameless} of ${captioned.length} presses have a name`}
+            ? 'Who is on every press is settled'
+            : `${captioned.length - nameless} of ${captioned.length} presses settled`}
         </Heading>
         {someKept ? (
           <Choice
@@ -105,7 +104,7 @@ export function NamesTab({ names }: { readonly names: Names }) {
       ) : (
         <Text>No picture is kept: choose All, or keep some in Pictures.</Text>
       )}
-      {next >= 0 ? <Button label="To the next without a name" onPress={() => go(next)} /> : null}
+      {next >= 0 ? <Button label="To the next not settled" onPress={() => go(next)} /> : null}
     </View>
   );
 }

@@ -62,10 +62,10 @@ function ownPress(node: View | null) {
   return () => element?.removeEventListener('pointerdown', keep);
 }
 
-/** Where a drag began, so that being drawn to a line on the way does not add up. */
 /** Less than this is a tap. */
 const TAP_PX = 6;
 
+/** Where a drag began, so that being drawn to a line on the way does not add up. */
 function startOfDrag() {
   let at: Point2 = { x: 0, y: 0 };
   let farthestPx = 0;
