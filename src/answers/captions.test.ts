@@ -95,7 +95,7 @@ test('a press is put to another event, or to none, in one go, and kept so throug
   const kept = shootSchema.parse(JSON.parse(JSON.stringify(moved)));
   const [press, other] = captioned(kept);
   expect(press?.event?.id).toBe('2');
-  expect(press?.press.frames.map(({ eventBy }) => eventBy)).toEqual(['hand', 'hand']);
+  expect(press?.press.frames.map(({ byHand }) => byHand)).toEqual([true, true]);
   expect(other?.event?.id).toBe('1');
   expect(captioned(withEvent(SHOOT, keys, null))[0]?.event).toBeUndefined();
   expect(withFrames(moved, [frame('a1.jpg', '10:01:00')]).log.frames).toEqual(moved.log.frames);

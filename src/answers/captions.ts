@@ -4,7 +4,8 @@ import type { DayEventRecord } from '@/records/day';
 import { whoKey, type Who } from '@/records/frames';
 import type { Shoot } from '@/records/shoot';
 import { clockOf, localSecondOf, msOf } from '@/records/times';
-import { countedEntries, type MatchedFrame, type Press } from './matched';
+import { countedEntries } from './counted';
+import type { MatchedFrame, Press } from './matched';
 
 /** Names on pictures, and the words under them. */
 
@@ -19,6 +20,8 @@ export interface Candidate {
   readonly lane?: number;
   readonly number?: string;
   readonly team?: string;
+  /** Something is owed of them. */
+  readonly isOwed?: true;
 }
 
 /** A tap in the field speaks of a press so long before it, and so long after it. Common practice, no source. */
@@ -28,12 +31,18 @@ const TAP_AFTER_MS = 45_000;
 const candidate = (
   who: Who,
   name: string,
-  more: { lane?: number | undefined; number?: string | undefined; team?: string | undefined },
+  more: {
+    lane?: number | undefined;
+    number?: string | undefined;
+    team?: string | undefined;
+    isOwed?: boolean | undefined;
+  },
 ): Candidate => ({
   ...{ key: whoKey(who), who, name },
   ...(more.lane !== undefined && { lane: more.lane }),
   ...(more.number && { number: more.number }),
   ...(more.team && { team: more.team }),
+  ...(more.isOwed && { isOwed: true as const }),
 });
 
 /** Who starts in an event, by lanes; those of the brief where it names nobody. */
@@ -51,6 +60,7 @@ export function candidatesOf(
         lane: entry.lane ?? person?.lane,
         number: entry.number ?? person?.number,
         team: entry.team ?? person?.client,
+        isOwed: (person?.owed?.length ?? 0) > 0,
       }),
     ];
   });
@@ -79,8 +89,8 @@ export const namingTaps = (shoot: Pick<Shoot, 'log' | 'place'>) =>
 /** Who is on a press, and how that is known. */
 export interface PressNamed {
   readonly who: readonly Who[];
-  /** Said by hand, tapped in the field about then, the only one who starts; or not known. */
-  readonly by: 'hand' | 'tap' | 'only' | 'nothing';
+  /** Said by hand, tapped in the field about then, the only one who starts, the only one owed who does; or not known. */
+  readonly by: 'hand' | 'tap' | 'only' | 'owed' | 'nothing';
 }
 
 export function namedOn(
@@ -102,6 +112,8 @@ export function namedOn(
   if (only && !second && first?.event?.entries.length === 1) {
     return { who: [only.who], by: 'only' };
   }
+  const [owed, other] = first?.event ? candidates.filter((one) => one.isOwed) : [];
+  if (owed && !other) return { who: [owed.who], by: 'owed' };
   return { who: [], by: 'nothing' };
 }
 
@@ -213,6 +225,24 @@ export interface CaptionedPress {
   readonly candidates: readonly Candidate[];
   readonly named: PressNamed;
 }
+
+/** An event that is less likely than this is to be looked at. */
+const SURE = 0.85;
+
+/** What of a press is to be looked at: which event it is of, who is on it. */
+export function doubtsOf({ press, named }: CaptionedPress): readonly ('event' | 'who')[] {
+  const first = press.frames[0];
+  const isUnsure = first !== undefined && !first.byHand && first.sure < SURE;
+  const isOpen = named.by === 'nothing' || named.by === 'owed';
+  return [...(isUnsure ? (['event'] as const) : []), ...(isOpen ? (['who'] as const) : [])];
+}
+
+/** Presses with those first that are to be looked at most. */
+export const doubtfulFirst = (presses: readonly CaptionedPress[]): readonly CaptionedPress[] =>
+  presses
+    .map((one) => ({ one, doubts: doubtsOf(one).length, sure: one.press.frames[0]?.sure ?? 1 }))
+    .sort((a, b) => b.doubts - a.doubts || (a.doubts > 0 ? a.sure - b.sure : 0))
+    .map(({ one }) => one);
 
 /** Every press, in order, with who is on it. */
 export function captionedPresses(

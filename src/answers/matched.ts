@@ -1,8 +1,10 @@
 import { burstsOf, ev as evOf } from '@/core';
+import { offsetMs } from './camera-clock';
+import { countedEntries } from './counted';
 import { pictureOf } from './day-request';
+import { putToEvents, type Reason } from './put-to-event';
 import type { DayEventRecord } from '@/records/day';
-import { startOf } from '@/records/edit-events';
-import { frameKey, framesOf, inOrder } from '@/records/edit-log';
+import { frameKey, framesOf } from '@/records/edit-log';
 import type { Frame } from '@/records/frames';
 import type { LogEntry } from '@/records/log';
 import type { Shoot } from '@/records/shoot';
@@ -11,8 +13,6 @@ import { localSecondOf, msOf } from '@/records/times';
 /** Pictures put to what was done: their true time, the event, where one stood and for which shot. */
 
 const MINUTE_MS = 60_000;
-/** Further from an event than this a picture is not of it. Common practice, no source. */
-const NEAR_EVENT_MS = 5 * MINUTE_MS;
 /** A tap speaks of what is shot for so long. Common practice, no source. */
 const TAP_HOLDS_MS = 120 * MINUTE_MS;
 /** From so many stars on a picture counts as kept. Common practice, no source. */
@@ -30,8 +30,11 @@ export interface MatchedFrame {
   /** By the place's clock, the camera's own set right. */
   readonly atMs: number;
   readonly event?: DayEventRecord;
-  /** Whether a person put it to its event; by its time without. */
-  readonly eventBy?: 'hand' | 'time';
+  /** Whether a person put it to its event, or to none. */
+  readonly byHand: boolean;
+  /** How likely that event is, or none where none is named, from 0 to 1; and what speaks for it. */
+  readonly sure: number;
+  readonly why: readonly Reason[];
   readonly stand: Stand;
   /** Whether the stand was logged in the field, follows from the event, or is only the plan's. */
   readonly standBy: 'log' | 'event' | 'plan';
@@ -46,9 +49,6 @@ export const evOfFrame = ({ shutterS, aperture, iso }: Frame): number | undefine
     ? undefined
     : evOf({ shutterS, aperture, iso });
 
-export const offsetOf = ({ log }: Pick<Shoot, 'log'>, camera: string): number =>
-  log.clocks.find(({ name }) => name === camera)?.offsetS ?? 0;
-
 /** A frame's camera time by the place's wall clock: where the camera says its zone, by that. */
 export function byPlace(
   { frame, zoneMin }: { readonly frame: Frame; readonly zoneMin?: number },
@@ -62,7 +62,7 @@ export function byPlace(
 
 /** When a frame was taken, by the place's clock. */
 export function frameMs(shoot: Pick<Shoot, 'log' | 'place'>, frame: Frame): number {
-  const wallMs = frame.cameraMs + offsetOf(shoot, frame.camera) * 1000;
+  const wallMs = frame.cameraMs + offsetMs(shoot, frame);
   return msOf(new Date(wallMs).toISOString().slice(0, -1), shoot.place.timeZone);
 }
 
@@ -85,33 +85,19 @@ function lastUntil<T>(list: readonly T[], atOf: (entry: T) => number, ms: number
 
 type Logged = Pick<
   Shoot,
-  'log' | 'place' | 'events' | 'people' | 'shots' | 'marks' | 'choice' | 'positions' | 'ground'
+  | 'log'
+  | 'place'
+  | 'events'
+  | 'people'
+  | 'shots'
+  | 'marks'
+  | 'choice'
+  | 'positions'
+  | 'ground'
+  | 'kit'
+  | 'day'
+  | 'subjects'
 >;
-
-/** Entries that count, with their moment, in order. */
-export const countedEntries = ({ log, place }: Pick<Shoot, 'log' | 'place'>) =>
-  inOrder(log.entries)
-    .filter(({ rehearsed }) => !rehearsed)
-    .map((entry) => ({ entry, atMs: msOf(entry.atLocal, place.timeZone) }));
-
-/** The event that runs at a moment, or the nearest within some minutes. */
-function eventFinder({ events, place }: Pick<Shoot, 'events' | 'place'>) {
-  const spans = events
-    .map((event) => {
-      const fromMs = msOf(startOf(event), place.timeZone);
-      return { event, fromMs, toMs: fromMs + event.durationMin * MINUTE_MS };
-    })
-    .sort((a, b) => a.fromMs - b.fromMs);
-  return (ms: number): DayEventRecord | undefined => {
-    const off = ({ fromMs, toMs }: (typeof spans)[number]) => Math.max(fromMs - ms, ms - toMs, 0);
-    let best: (typeof spans)[number] | undefined;
-    for (const span of spans) {
-      if (span.fromMs > ms + NEAR_EVENT_MS) break;
-      if (off(span) <= NEAR_EVENT_MS && (!best || off(span) <= off(best))) best = span;
-    }
-    return best?.event;
-  };
-}
 
 /** Answer, tabs and lessons of other shoots ask for the same shoot: it is matched once. */
 const known = new WeakMap<Logged, readonly MatchedFrame[]>();
@@ -125,30 +111,46 @@ export function matchedFrames(shoot: Logged): readonly MatchedFrame[] {
 
 function matchAll(shoot: Logged): readonly MatchedFrame[] {
   const entries = countedEntries(shoot);
-  const eventAt = eventFinder(shoot);
   const events = new Map(shoot.events.map((event) => [event.id, event]));
+  const timed = framesOf(shoot)
+    .map((frame) => ({ frame, atMs: frameMs(shoot, frame) }))
+    .sort((a, b) => a.atMs - b.atMs);
+  const presses = pressesOf(timed);
+  const puts = putToEvents(
+    shoot,
+    presses.map(({ frames: [first] }) => {
+      const { atMs, frame } = first as (typeof timed)[number];
+      const { eventId } = frame;
+      const byHand = eventId === undefined ? undefined : (events.get(eventId ?? '') ?? null);
+      return { fromMs: atMs, frame, ...(byHand !== undefined && { byHand }) };
+    }),
+  );
   /** What was tapped hours before says nothing of an event, nor what was tapped at another where this has a shot of its own. */
+  const tapped = putToEvents(
+    shoot,
+    entries.map(({ atMs }) => ({ fromMs: atMs })),
+  );
+  const eventOfTap = new Map(entries.map(({ entry }, i) => [entry, tapped[i]?.event?.id]));
   const speaksOf = (
     tap: (typeof entries)[number],
     atMs: number,
     { id, shotId }: DayEventRecord,
   ): boolean => {
-    const isOfAnother = (eventAt(tap.atMs)?.id ?? id) !== id;
+    const isOfAnother = (eventOfTap.get(tap.entry) ?? id) !== id;
     const isOtherShot = shotId !== undefined && shotId !== tap.entry.shotId;
     return atMs - tap.atMs <= TAP_HOLDS_MS && !(isOfAnother && isOtherShot);
   };
-  return framesOf(shoot)
-    .map((frame): MatchedFrame => {
-      const atMs = frameMs(shoot, frame);
-      const byHand = frame.eventId === undefined ? undefined : events.get(frame.eventId ?? '');
-      const event = frame.eventId === undefined ? eventAt(atMs) : byHand;
+  return presses
+    .flatMap(({ frames }, i) => frames.map((one) => ({ ...one, put: puts[i] })))
+    .map(({ frame, atMs, put }): MatchedFrame => {
+      const event = put?.event;
       const last = lastUntil(entries, (each) => each.atMs, atMs) ?? entries[0];
       const entry = last && (!event || speaksOf(last, atMs, event)) ? last.entry : undefined;
       const common = {
-        key: frameKey(frame),
-        frame,
-        atMs,
-        ...(event && { event, eventBy: byHand ? ('hand' as const) : ('time' as const) }),
+        ...{ key: frameKey(frame), frame, atMs },
+        ...(event && { event }),
+        byHand: frame.eventId !== undefined,
+        ...{ sure: put?.sure ?? 1, why: put?.why ?? [] },
         kept: isKept(frame),
       };
       if (entry) return { ...common, stand: standOf(entry), standBy: 'log' };
@@ -169,22 +171,35 @@ function matchAll(shoot: Logged): readonly MatchedFrame[] {
 }
 
 /** One press of the button, or a lone frame. */
-export interface Press {
-  readonly frames: readonly MatchedFrame[];
+export interface Press<F = MatchedFrame> {
+  readonly frames: readonly F[];
 }
 
-/** Frames by presses, in order. */
-export function pressesOf(frames: readonly MatchedFrame[]): readonly Press[] {
-  const bursts = burstsOf(frames.map(({ atMs }) => atMs));
-  const presses: Press[] = [];
-  let at = 0;
-  for (const { from, to } of bursts) {
-    for (; at < from; at += 1) presses.push({ frames: frames.slice(at, at + 1) });
-    presses.push({ frames: frames.slice(from, to + 1) });
-    at = to + 1;
+/** Frames by presses of one camera each, in order of their first frames. */
+export function pressesOf<F extends { readonly frame: Frame; readonly atMs: number }>(
+  frames: readonly F[],
+): readonly Press<F>[] {
+  const byCamera = new Map<string, F[]>();
+  for (const one of frames) {
+    const own = byCamera.get(one.frame.camera);
+    if (own) own.push(one);
+    else byCamera.set(one.frame.camera, [one]);
   }
-  for (; at < frames.length; at += 1) presses.push({ frames: frames.slice(at, at + 1) });
-  return presses;
+  const presses = [...byCamera.values()].flatMap((own) => {
+    const found: Press<F>[] = [];
+    let at = 0;
+    const lone = (until: number) => {
+      for (; at < until; at += 1) found.push({ frames: own.slice(at, at + 1) });
+    };
+    for (const { from, to } of burstsOf(own.map(({ atMs }) => atMs))) {
+      lone(from);
+      found.push({ frames: own.slice(from, to + 1) });
+      at = to + 1;
+    }
+    lone(own.length);
+    return found;
+  });
+  return presses.sort((a, b) => (a.frames[0]?.atMs ?? 0) - (b.frames[0]?.atMs ?? 0));
 }
 
 /** Names of what a frame was about, with a word for what has been deleted since. */

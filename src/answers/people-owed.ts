@@ -1,4 +1,4 @@
-import { countedEntries } from './matched';
+import { countedEntries } from './counted';
 import type { Person, Shot } from '@/records/brief';
 import type { DayEventRecord } from '@/records/day';
 import type { Shoot } from '@/records/shoot';

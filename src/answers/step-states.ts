@@ -3,7 +3,8 @@ import type { Shoot } from '@/records/shoot';
 import { hoursOf, localMinuteOf } from '@/records/times';
 import { subjectOf } from '@/records/own-subject';
 import { shotsServed } from './bag';
-import { countedEntries, matchedFrames } from './matched';
+import { countedEntries } from './counted';
+import { matchedFrames } from './matched';
 import { limitsOn } from './scored';
 import { deliveredOf } from './taught';
 import { chosenPosition, type Setup } from './view';
@@ -54,7 +55,7 @@ export function unlitFromMs(
 
 /** What each step has settled or lacks, but for the light of the dials. */
 export function stepStates(
-  shoot: Setup & Pick<Shoot, 'people' | 'events' | 'log' | 'startLocal' | 'endLocal'>,
+  shoot: Setup & Pick<Shoot, 'people' | 'events' | 'log' | 'day' | 'startLocal' | 'endLocal'>,
 ) {
   const { shots, events, people } = shoot;
   const place = chosenPosition(shoot);

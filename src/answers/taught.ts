@@ -22,7 +22,8 @@ import type { Shoot } from '@/records/shoot';
 import { localMinuteOf, msOf } from '@/records/times';
 import { HANGS } from '@/presets/rhythms';
 import { subjectOf } from '@/records/own-subject';
-import { countedEntries, matchedFrames, pressesOf, type MatchedFrame } from './matched';
+import { countedEntries } from './counted';
+import { matchedFrames, pressesOf, type MatchedFrame } from './matched';
 
 /** What the numbers of a log teach, each with how sure it is. */
 

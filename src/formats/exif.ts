@@ -100,7 +100,18 @@ export function readPicture(name: string, bytes: ArrayBuffer): Read {
     iso: figure(exif.ISOSpeedRatings, 1, 1e7),
     focalMm: figure(exif.FocalLength, 0.5, 5000),
     rating: stars === undefined ? undefined : Math.round(stars),
+    rollDeg: figure(xmp.PoseRollDegrees as Tag, -180, 180),
   };
+  const gps = (tags.gps ?? {}) as { readonly Latitude?: unknown; readonly Longitude?: unknown };
+  // The package gives degrees with their sign; both or neither.
+  const [latitudeDeg, longitudeDeg] = [
+    figure({ value: gps.Latitude }, -90, 90),
+    figure({ value: gps.Longitude }, -180, 180),
+  ];
+  const isPlaced = latitudeDeg !== undefined && longitudeDeg !== undefined;
+  // Magnetic bearings would need the place's declination: most cameras that tell one say it is true.
+  const bearingDeg = figure(exif.GPSImgDirection, 0, 360);
+  const isTrue = words(exif.GPSImgDirectionRef) !== 'M';
   const image = (tags.Thumbnail as { readonly image?: ArrayBuffer } | undefined)?.image;
   const thumbnail =
     image && image.byteLength > 0 && image.byteLength <= LARGEST_THUMBNAIL_BYTES
@@ -116,6 +127,8 @@ export function readPicture(name: string, bytes: ArrayBuffer): Read {
         ...(Object.fromEntries(
           Object.entries(optional).filter(([, value]) => value !== undefined),
         ) as Partial<Frame>),
+        ...(isPlaced && { latitudeDeg, longitudeDeg }),
+        ...(bearingDeg !== undefined && isTrue && { bearingDeg }),
         ...(isUpright(figure(exif.Orientation, 1, 8), height > width) && { upright: true }),
       },
       ...(zoneMin !== undefined && { zoneMin }),

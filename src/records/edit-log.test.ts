@@ -73,7 +73,7 @@ test('a watch goes on to what is seen in it, and ends when told', () => {
 });
 
 test('a clock is kept once for each camera; frames come and go', () => {
-  const set = withClock(withClock(shoot, 'A', 10), 'A', 20.4);
+  const set = withClock(withClock(shoot, 'A', [{ offsetS: 10 }]), 'A', [{ offsetS: 20.4 }]);
   expect(set.log.clocks).toEqual([{ name: 'A', offsetS: 20 }]);
   const frame = { name: 'a.jpg', cameraMs: 1_800_000_000_000, camera: 'A' };
   const read = withFrames(shoot, [frame, frame]);

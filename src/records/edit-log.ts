@@ -1,6 +1,6 @@
 import type { Watch } from './day';
 import { MOST_WHO, packFrames, unpackFrames, type Frame, type Who } from './frames';
-import { MOST_LOGGED, type LogEntry } from './log';
+import { MOST_LOGGED, type CameraClock, type LogEntry } from './log';
 import type { Shoot } from './shoot';
 
 /** Changes of a shoot's log. */
@@ -98,14 +98,18 @@ export const withoutFrames = (shoot: Shoot): Shoot => ({
   log: { ...shoot.log, frames: [] },
 });
 
-/** The offset of a camera's clock put in place of the one known. */
-export const withClock = (shoot: Shoot, name: string, offsetS: number): Shoot => ({
+/** How a camera's clock stands, piece by piece, put in place of what was known. */
+export const withClock = (
+  shoot: Shoot,
+  name: string,
+  pieces: readonly Omit<CameraClock, 'name'>[],
+): Shoot => ({
   ...shoot,
   log: {
     ...shoot.log,
     clocks: [
       ...shoot.log.clocks.filter((clock) => clock.name !== name),
-      { name, offsetS: Math.round(offsetS) },
+      ...pieces.map((piece) => ({ name, ...piece, offsetS: Math.round(piece.offsetS) })),
     ],
   },
 });

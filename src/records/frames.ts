@@ -39,6 +39,12 @@ export interface Frame {
   readonly kept?: boolean;
   /** Whether the camera was held upright. */
   readonly upright?: boolean;
+  /** Where it was taken, and towards where (clockwise from true north), by the camera or the phone that goes with it. */
+  readonly latitudeDeg?: number;
+  readonly longitudeDeg?: number;
+  readonly bearingDeg?: number;
+  /** How far the camera was off level, clockwise as seen from behind it. */
+  readonly rollDeg?: number;
   /** The event that a person put it to, `null` for none; by its time without. */
   readonly eventId?: string | null;
   /** Who is on it, as a person named them. */
@@ -71,6 +77,15 @@ const handSchema = z.strictObject({
   who: z.array(z.array(places).max(MOST_WHO).nullable()).max(FRAMES_PER_CHUNK),
 });
 
+/** Where pictures were taken, and how the camera was held: most say nothing of it. */
+const whereSchema = z.strictObject({
+  latitudeDeg: optional(-90, 90),
+  longitudeDeg: optional(-180, 180),
+  bearingDeg: optional(0, 360),
+  rollDeg: optional(-180, 180),
+});
+const WHERE = ['latitudeDeg', 'longitudeDeg', 'bearingDeg', 'rollDeg'] as const;
+
 const columnsSchema = z
   .strictObject({
     v: z.literal(1),
@@ -94,14 +109,17 @@ const columnsSchema = z
     rating: optional(-1, 5),
     kept: optional(0, 1),
     upright: optional(0, 1),
+    where: whereSchema.optional(),
     hand: handSchema.optional(),
   })
   .refine(
-    ({ v: _v, cameras: _cameras, hand, ...columns }) =>
+    ({ v: _v, cameras: _cameras, hand, where = {}, ...columns }) =>
       new Set(
-        [...Object.values(columns), ...(hand ? [hand.event, hand.who] : [])].map(
-          ({ length }) => length,
-        ),
+        [
+          ...Object.values(columns),
+          ...Object.values(where),
+          ...(hand ? [hand.event, hand.who] : []),
+        ].map(({ length }) => length),
       ).size === 1,
     { message: 'must have columns of one length' },
   )
@@ -178,6 +196,7 @@ function packChunk(frames: readonly Frame[]): string {
   const switches = (key: 'kept' | 'upright') =>
     frames.map((frame) => (frame[key] === undefined ? null : Number(frame[key])));
   const hand = packHand(frames);
+  const isPlaced = frames.some((frame) => WHERE.some((key) => frame[key] !== undefined));
   const columns: z.infer<typeof columnsSchema> = {
     v: 1,
     names: stepsOf(frames.map(({ name }) => name.slice(0, LONGEST_NAME))),
@@ -191,6 +210,11 @@ function packChunk(frames: readonly Frame[]): string {
     rating: figures('rating'),
     kept: switches('kept'),
     upright: switches('upright'),
+    ...(isPlaced && {
+      where: Object.fromEntries(
+        WHERE.map((key) => [key, frames.map((frame) => frame[key] ?? null)]),
+      ) as z.infer<typeof whereSchema>,
+    }),
     ...(hand && { hand }),
   };
   return btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns)), { level: 9 }), true));
@@ -266,6 +290,12 @@ function unpackChunk(chunk: string): readonly Frame[] {
       ...figure('rating'),
       ...on('kept'),
       ...on('upright'),
+      ...Object.fromEntries(
+        WHERE.flatMap((key) => {
+          const value = data.where?.[key][i] ?? undefined;
+          return value === undefined ? [] : [[key, value]];
+        }),
+      ),
       ...unpackHand(data.hand, i),
     };
   });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PICTURE_SPAN_MS } from '@/core';
 import { frameChunkSchema, MOST_CHUNKS, MOST_FRAMES } from './frames';
+import { LONGEST_NAME } from './picture-name';
 import { id, localSecond, text } from './shape';
 
 /**
@@ -51,13 +52,30 @@ export type LogKind = LogEntry['kind'];
 /** A camera whose date was never set may stand this far off: from any moment of a picture to any other. */
 export const MOST_OFF_S = PICTURE_SPAN_MS / 1000;
 
+/** No camera's clock runs off by more in a day. */
+const MOST_DRIFT_S = 600;
+
 /** How far a camera's clock stands from the place's own. */
 export const cameraClockSchema = z.strictObject({
   /** As its pictures name it; none where they don't. */
   name: z.string().max(80),
   /** Add this to the camera's time. */
   offsetS: z.number().int().min(-MOST_OFF_S).max(MOST_OFF_S),
+  /** From this picture on, in the order of the files; from the first where none is named. */
+  fromFile: z.string().max(LONGEST_NAME).optional(),
+  /** By how much the offset grows in a day, and the camera's time (as if of UTC) that `offsetS` is of. */
+  drift: z
+    .strictObject({
+      perDayS: z.number().min(-MOST_DRIFT_S).max(MOST_DRIFT_S),
+      atMs: z.number().int().min(0).max(PICTURE_SPAN_MS),
+    })
+    .optional(),
+  /** Lined up with what was tapped, by a picture of a clock; set by hand where neither is said. */
+  by: z.enum(['taps', 'picture']).optional(),
+  /** It is this close, 95 times in 100, where it was lined up. */
+  withinS: z.number().min(0).max(3600).optional(),
 });
+export type CameraClock = z.infer<typeof cameraClockSchema>;
 
 export const logSchema = z.strictObject({
   entries: z.array(logEntrySchema).max(MOST_LOGGED),

@@ -152,6 +152,9 @@ const from15To16: Migration = ({ features, ...older }) => ({
 /** From version 17 on a ground may slope; before, all were level. */
 const from16To17: Migration = (older) => ({ ...older, version: 17 });
 
+/** From version 18 on a camera's clock says how it is known, may drift and may be set while shooting. */
+const from17To18: Migration = (older) => ({ ...older, version: 18 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -170,4 +173,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from14To15,
   from15To16,
   from16To17,
+  from17To18,
 ];

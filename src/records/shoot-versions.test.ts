@@ -228,3 +228,13 @@ test('a file of version 16 is read as it is: its ground is level', () => {
   if (!read.ok) throw new Error(read.reason);
   expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
 });
+
+test('a file of version 17 is read as it is: its clocks are offsets, set by hand', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v17.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(17);
+  expect(old.log.clocks).toEqual([{ name: 'Full-frame body, 24 MP', offsetS: 3589 }]);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+});

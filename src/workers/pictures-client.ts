@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
-import type { OnPictures, PicturesService } from './pictures-job';
+import type { ClockFound } from '@/answers/camera-clock';
+import type { ClocksJob, OnPictures, PicturesService } from './pictures-job';
 import { workerClient } from './worker-client';
 
 const ask = workerClient<PicturesService>(
@@ -13,3 +14,9 @@ export const requestPictures = (
   onPictures: OnPictures,
   signal: AbortSignal,
 ): Promise<number> => ask((service, id) => service.read({ id, files }, proxy(onPictures)), signal);
+
+/** How cameras' clocks stand, lined up in the worker. @throws as `workerClient` */
+export const requestClocks = (
+  shoot: ClocksJob['shoot'],
+  signal: AbortSignal,
+): Promise<readonly ClockFound[]> => ask((service, id) => service.clocks({ id, shoot }), signal);

@@ -1,10 +1,18 @@
+import { clocksFound, type ClockFound } from '@/answers/camera-clock';
 import { readPicture, type PictureFigures } from '@/formats/exif';
+import type { Shoot } from '@/records/shoot';
 import { runningJobs, type Reply } from './running-jobs';
 
 /** Pictures to be read; the id is what the reading can be cancelled by. */
 export interface PicturesJob {
   readonly id: number;
   readonly files: readonly File[];
+}
+
+/** What clocks are lined up with. */
+export interface ClocksJob {
+  readonly id: number;
+  readonly shoot: Pick<Shoot, 'log' | 'place' | 'events'>;
 }
 
 export interface Refused {
@@ -22,6 +30,8 @@ export type OnPictures = (soFar: PicturesSoFar) => void | Promise<void>;
 
 export interface PicturesService {
   read: (job: PicturesJob, onPictures: OnPictures) => Promise<Reply<number>>;
+  /** How the cameras' clocks stand by what their pictures line up with. */
+  clocks: (job: ClocksJob) => Promise<Reply<readonly ClockFound[]>>;
   cancel: (id: number) => void;
 }
 
@@ -41,6 +51,17 @@ export function picturesService(nextTurn: () => Promise<void>): PicturesService 
   const { run, cancel } = runningJobs(nextTurn);
   return {
     cancel,
+    clocks: ({ id, shoot }) =>
+      run(id, () => {
+        let found: readonly ClockFound[] = [];
+        return {
+          piece: () => {
+            found = clocksFound(shoot);
+            return false;
+          },
+          value: () => found,
+        };
+      }),
     read: ({ id, files }, onPictures) =>
       run(id, () => {
         let done = 0;

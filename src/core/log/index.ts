@@ -1,5 +1,7 @@
 export { burstsOf, isPictureTime, PICTURE_SPAN_MS, type Burst } from './bursts';
-export { clockOffset, type ClockOffset } from './clock';
+export { fitClock, lagOf, type ClockEvidence, type ClockFit, type ClockTie } from './clock';
+export { chainShares, type Link } from './chain';
+export { fitClockPieces, type ClockPiece } from './clock-pieces';
 export { meanInterval, type Mean } from './mean';
 export {
   panSigma,

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { burstsOf } from './bursts';
-import { clockOffset } from './clock';
 import { meanInterval } from './mean';
 import { panSigma, panSigmaInterval } from './rates';
 
@@ -31,41 +30,6 @@ test('bursts hold every frame that has a neighbour, and none twice', () => {
   );
 });
 
-/** Presses at uneven intervals, each judged some seconds after it. */
-const evening = (offsetS: number, seed: readonly number[]) => {
-  let ms = 1_800_000_000_000;
-  const presses = seed.map((gapS) => (ms += (15 + gapS) * 1000));
-  return {
-    frames: presses.flatMap((at) => [at - 400, at - 200, at]).map((at) => at - offsetS * 1000),
-    taps: presses.filter((_, i) => i % 2 === 0).map((at, i) => at + (3 + (i % 3)) * 1000),
-  };
-};
-
-test('a camera’s clock that stands off by any amount is found from taps after its frames', () => {
-  fc.assert(
-    fc.property(
-      fc.integer({ min: -40_000, max: 40_000 }),
-      fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 12, maxLength: 60 }),
-      (offsetS, seed) => {
-        const { frames, taps } = evening(offsetS, seed);
-        const found = clockOffset(frames, taps);
-        expect(found?.matched).toBe(taps.length);
-        // Within the glance that a tap takes.
-        expect(Math.abs((found?.offsetS ?? 1e9) - offsetS)).toBeLessThanOrEqual(6);
-      },
-    ),
-    { numRuns: 40 },
-  );
-});
-
-test('taps that no frames go with tell nothing', () => {
-  const { frames } = evening(0, [10, 300, 40, 800, 120, 60, 500]);
-  expect(clockOffset(frames, [])).toBeUndefined();
-  expect(clockOffset([], [1, 2, 3])).toBeUndefined();
-  const elsewhere = Array.from({ length: 20 }, (_, i) => 1_800_000_000_000 + 777_777 * i * i);
-  expect(clockOffset(frames, elsewhere)).toBeUndefined();
-});
-
 test('one value has no interval; equal values have one of no width', () => {
   expect(meanInterval([2])).toEqual({ mean: 2, low: -Infinity, high: Infinity, count: 1 });
   expect(meanInterval([2, 2, 2])).toEqual({ mean: 2, low: 2, high: 2, count: 3 });
@@ -83,12 +47,4 @@ test('the interval of a sigma holds it, and narrows as frames are added', () => 
   expect(few.low).toBeLessThan(few.rate);
   expect(few.high).toBeGreaterThan(few.rate);
   expect(many.high / many.low).toBeLessThan(few.high / few.low / 2);
-});
-
-test('a tap before any frame is no frame’s tap', () => {
-  const { frames, taps } = evening(0, [10, 300, 40, 800, 120, 60, 500, 20, 90, 400]);
-  const early = (frames[0] as number) - 40_000;
-  const found = clockOffset(frames, [early, ...taps], 30);
-  expect(found?.matched).toBe(taps.length);
-  expect(Math.abs(found?.offsetS ?? 1e9)).toBeLessThanOrEqual(6);
 });

@@ -5,7 +5,8 @@ import { DayProvider } from '@/features/shoot/use-day';
 import { OwedSign } from '@/features/shoot/OwedSign';
 import { percent } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
-import { countedEntries, matchedFrames } from '@/answers/matched';
+import { countedEntries } from '@/answers/counted';
+import { matchedFrames } from '@/answers/matched';
 import { deliveredOf } from '@/answers/taught';
 
 /** What came of the day: pictures, keepers, what is still owed. */

@@ -8,9 +8,11 @@ import { WideFrame } from '@/features/shoot/WideFrame';
 import { useShape } from '@/ui/use-shape';
 import { EntriesTab } from './EntriesTab';
 import { LogAnswer } from './LogAnswer';
-import { CaptionsOut, NamesTab, useNames } from './NamesTab';
+import { CaptionsOut } from './CaptionsOut';
+import { NamesTab } from './NamesTab';
 import { PicturesTab } from './PicturesTab';
 import { TaughtTab } from './TaughtTab';
+import { useNames } from './use-names';
 import { usePictures } from './use-pictures';
 
 const TABS = [

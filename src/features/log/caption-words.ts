@@ -1,4 +1,7 @@
 import { CAPTION_FIELDS, unknownField, type PressNamed } from '@/answers/captions';
+import type { MatchedFrame } from '@/answers/matched';
+import type { Reason } from '@/answers/put-to-event';
+import { percent } from '@/features/shoot/words';
 
 /** What is said of names and captions. */
 
@@ -11,10 +14,43 @@ export function namedInWords({ who, by }: PressNamed): string {
       return 'As tapped in the field about then: look, and change it if it is wrong.';
     case 'only':
       return 'Nobody else starts in this event.';
+    case 'owed':
+      return 'The only one here of whom pictures are owed: look, and say so or change it.';
     case 'nothing':
       return 'Not known yet.';
   }
 }
+
+/** What speaks for an event, the strongest first. */
+const REASONS: Readonly<Record<Reason, string>> = {
+  person: 'who was tapped starts in it',
+  stand: 'you stood there',
+  near: 'taken from its place',
+  looks: 'the camera looked there',
+  tap: 'tapped then',
+  focal: 'the lens suits it',
+  time: 'its time',
+  late: 'if it ran late',
+};
+const STRONGEST = Object.keys(REASONS) as Reason[];
+const MOST_REASONS = 3;
+
+/** How it is known which event a press is of: "92 % sure: you stood there, its time". */
+export function eventKnownInWords(
+  { event, byHand, sure, why }: Pick<MatchedFrame, 'event' | 'byHand' | 'sure' | 'why'>,
+  hasEvents: boolean,
+): string {
+  if (byHand) return 'as you said';
+  if (!event) return hasEvents ? `none runs then, ${percent(sure)} sure` : 'the day has none';
+  const reasons = STRONGEST.filter((one) => why.includes(one))
+    .slice(0, MOST_REASONS)
+    .map((one) => REASONS[one]);
+  return `${percent(Math.min(sure, 0.99))} sure: ${reasons.join(', ')}`;
+}
+
+/** "4 presses together, 17 pictures". */
+export const togetherInWords = (presses: number, pictures: number): string =>
+  `${presses} ${presses === 1 ? 'press' : 'presses'} together, ${pictures} ${pictures === 1 ? 'picture' : 'pictures'}`;
 
 /** "10:02:05, 4 pictures: LMR_0001 to LMR_0004". */
 export function pressInWords(names: readonly string[], at: string): string {

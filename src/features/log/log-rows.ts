@@ -99,6 +99,8 @@ export function figuresInWords({ frame }: MatchedFrame): string {
 const MINUTE_S = 60;
 const HOUR_S = 3600;
 const DAY_S = 86_400;
+/** So long before its start a shoot may have begun. */
+const EARLY_MS = 6 * HOUR_S * 1000;
 
 /** "1 h 0 min 47 s slow". */
 export function offsetInWords(offsetS: number): string {
@@ -117,15 +119,23 @@ export function offsetInWords(offsetS: number): string {
 }
 
 /**
- * What to add to a camera's time so that its first picture was taken when a person says, in seconds;
- * nothing when that is no date and time.
+ * What to add to a camera's time so that a picture was taken when a person says, in seconds; nothing when that is no
+ * time. A time alone is of the shoot: of its first day, or of the night that follows.
  */
-export function offsetBy(written: string, firstCameraMs: number): number | undefined {
-  const parts = /^\s*(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d)(?::(\d\d))?\s*$/.exec(written);
-  const second = parts && `${parts[1]}T${parts[2]}:${parts[3] ?? '00'}`;
+export function offsetBy(
+  written: string,
+  cameraMs: number,
+  shootStartLocal: string,
+): number | undefined {
+  const parts = /^\s*(?:(\d{4}-\d\d-\d\d)[ T])?(\d\d:\d\d)(?::(\d\d))?\s*$/.exec(written);
+  const date = parts?.[1] ?? shootStartLocal.slice(0, 10);
+  const second = parts && `${date}T${parts[2]}:${parts[3] ?? '00'}`;
   if (!second || !localSecond.safeParse(second).success) return undefined;
-  const takenMs = Date.parse(`${second}Z`);
-  return isPictureTime(takenMs) ? Math.round((takenMs - firstCameraMs) / 1000) : undefined;
+  const saidMs = Date.parse(`${second}Z`);
+  // Some hours before the start one may be there already; before that it is the next day's.
+  const isNext = parts[1] === undefined && saidMs < Date.parse(`${shootStartLocal}Z`) - EARLY_MS;
+  const takenMs = saidMs + (isNext ? DAY_S * 1000 : 0);
+  return isPictureTime(takenMs) ? Math.round((takenMs - cameraMs) / 1000) : undefined;
 }
 
 /** "0.4 stop darker than planned, 0.7 stop slower". */

@@ -46,7 +46,7 @@ function lived(id: string): Shoot {
 }
 const setRight = (id: string): Shoot => {
   const { camera, clockOffsetS } = DEMO_LOGS[id] as (typeof DEMO_LOGS)[string];
-  return withClock(lived(id), camera, clockOffsetS);
+  return withClock(lived(id), camera, [{ offsetS: clockOffsetS }]);
 };
 
 const larkmoor = setRight('demo-larkmoor');
@@ -281,9 +281,14 @@ test('the log as a table reads back, and no cell runs in a spreadsheet', () => {
 
 test('a camera whose date was never set is set right by what one says of its first picture', () => {
   const cameraMs = Date.UTC(2019, 0, 1, 0, 4, 10);
-  const offsetS = offsetBy(' 2027-04-16 19:02:11 ', cameraMs);
+  const start = '2027-04-16T18:30';
+  const offsetS = offsetBy(' 2027-04-16 19:02:11 ', cameraMs, start);
   expect(cameraMs + (offsetS ?? 0) * 1000).toBe(Date.UTC(2027, 3, 16, 19, 2, 11));
-  expect(offsetBy('2027-04-16T19:02', cameraMs)).toBe((offsetS ?? 0) - 11);
+  expect(offsetBy('2027-04-16T19:02', cameraMs, start)).toBe((offsetS ?? 0) - 11);
+  // A time alone is of the shoot's day, a little before its start too, and after midnight of the next.
+  expect(offsetBy('19:02:11', cameraMs, start)).toBe(offsetS);
+  expect(offsetBy('18:00:00', cameraMs, start)).toBe((offsetS ?? 0) - 3731);
+  expect(offsetBy('00:30:00', cameraMs, start)).toBe((offsetS ?? 0) + 19_669);
   expect(cameraClockSchema.safeParse({ name: 'A', offsetS }).success).toBe(true);
   expect(offsetInWords(offsetS ?? 0)).toBe('3027 days 18 h 58 min 1 s slow');
   for (const wrong of [
@@ -294,7 +299,7 @@ test('a camera whose date was never set is set right by what one says of its fir
     '2027-04-16 25:00',
     '9999-01-01 00:00',
   ]) {
-    expect(offsetBy(wrong, cameraMs)).toBeUndefined();
+    expect(offsetBy(wrong, cameraMs, start)).toBeUndefined();
   }
 });
 

@@ -39,10 +39,10 @@ export function useOwed(): readonly OwedShot[] {
   const served = useMemo(() => shotsServed(setup), [setup]);
   const asked = useMemo(() => owedLines(setup, served), [setup, served]);
   const { lines } = useLines(asked, hours);
-  const { log, events, people } = shoot;
+  const { log, events, people, day } = shoot;
   const had = useMemo(
-    () => deliveredOf({ ...setup, log }, matchedFrames({ ...setup, log, events, people })),
-    [setup, log, events, people],
+    () => deliveredOf({ ...setup, log }, matchedFrames({ ...setup, log, events, people, day })),
+    [setup, log, events, people, day],
   );
   return useMemo(
     () =>

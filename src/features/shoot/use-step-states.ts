@@ -15,11 +15,11 @@ function useAtRest() {
 /** What each step of the open shoot has settled or lacks. */
 export function useStepStates(): Readonly<Record<StepId, StepState>> {
   const { shoot, setup, outlook } = useAtRest();
-  const { people, events, log, startLocal, endLocal } = shoot;
+  const { people, events, log, day, startLocal, endLocal } = shoot;
   // The minute looked at changes none of it.
   const states = useMemo(
-    () => stepStates({ ...setup, people, events, log, startLocal, endLocal }),
-    [setup, people, events, log, startLocal, endLocal],
+    () => stepStates({ ...setup, people, events, log, day, startLocal, endLocal }),
+    [setup, people, events, log, day, startLocal, endLocal],
   );
   const short = outlook.spans[0];
   return useMemo(

@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { captionsOf } from '@/answers/captions';
+import { useShown } from '@/features/shoot/open-shoot';
+import { Button } from '@/ui/Button';
+import { downloadBlob } from '@/ui/files';
+import { Text } from '@/ui/Text';
+import { useToast } from '@/ui/Toast';
+import { readFileApart } from '@/workers/files-client';
+import { CaptionSheet } from './CaptionSheet';
+import type { Names } from './use-names';
+
+/** How captions are written, and their way out. */
+export function CaptionsOut({ names }: { readonly names: Names }) {
+  const { shoot } = useShown('shoot');
+  const say = useToast();
+  const [written, setWritten] = useState(false);
+  const { asTaken, how, none } = names;
+  const save = async () => {
+    const captions = captionsOf(shoot, asTaken, how);
+    try {
+      const zip = await readFileApart((service) => service.captions(captions));
+      const name = `captions-${shoot.startLocal.slice(0, 10)}.zip`;
+      downloadBlob(name, new Blob([new Uint8Array(zip)], { type: 'application/zip' }));
+      say({ text: `${name}: ${captions.length} sidecars and a table` });
+    } catch (error) {
+      say({ text: `The captions could not be written: ${(error as Error).message}` });
+    }
+  };
+  if (none) return null;
+  return (
+    <View className="gap-2 pt-4">
+      <Button label="How captions are written" onPress={() => setWritten(true)} />
+      <Button label="Save the captions" kind="primary" onPress={() => void save()} />
+      <Text kind="small" ink="quiet">
+        An XMP sidecar for each picture, named after it, and a table, in one ZIP: put the sidecars
+        beside the pictures, and picture editors read them. The pictures themselves are not touched.
+      </Text>
+      {written ? <CaptionSheet onClose={() => setWritten(false)} /> : null}
+    </View>
+  );
+}
