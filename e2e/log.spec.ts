@@ -100,21 +100,36 @@ test(
     await page.goto('/shoot/demo-larkmoor/log');
     await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
     const clock = page.getByRole('region', { name: 'Clocks' });
+    await expect(clock.getByRole('heading')).toHaveText(/: not checked$/);
     await expect(clock).toContainText('8 of 8 keepers tapped in the field');
+    // Two rows of ticks that fall in step.
+    await expect(clock.getByRole('img', { name: /^Keepers tapped and pictures/ })).toBeVisible();
     // An hour early by the camera's clock, most are of no event.
     await expect(sheet(page)).not.toContainText('Third quarter');
     await clock.getByRole('button', { name: 'Set it right' }).click();
-    await expect(clock.getByRole('heading')).toHaveText(/1 h 0 min 4[678] s slow$/);
+    await expect(clock.getByRole('heading')).toHaveText(/1 h 0 min 4[678] s slow, to within 3 s$/);
     await expect(sheet(page)).toContainText('Third quarter');
     await clock.getByRole('button', { name: 'Set the clock by hand' }).click();
     const dialog = page.getByRole('dialog', { name: 'Add to the camera’s time' });
     await dialog.getByRole('spinbutton', { name: 'Hours' }).press('ArrowDown');
-    await expect(dialog).toContainText(/The first picture is then of 2027-04-16, 18:04:1\d\./);
-    // A camera whose date was never set is set right by what one says of its first picture.
-    await dialog.getByLabel('The first picture was taken at').fill('2031-01-02 03:04:05');
+    await expect(dialog).toContainText(/LMR_0001\.jpg is then of 2027-04-16, 18:04:1\d\./);
+    // A picture of a clock says it to the second: which one, and what the clock in it says.
+    await dialog.getByRole('spinbutton', { name: 'Picture', exact: true }).press('ArrowUp');
+    const said = dialog.getByLabel('This picture was taken at');
+    await said.fill('noon');
     await dialog.getByRole('button', { name: 'Set the clock by it' }).click();
-    await expect(dialog).toContainText('The first picture is then of 2031-01-02, 03:04:05.');
-    await expect(clock.getByRole('heading')).toHaveText(/\d{4} days \d+ h \d+ min \d+ s slow$/);
+    await expect(dialog).toContainText('write a time with seconds, such as 19:02:11');
+    await said.fill('19:04:10');
+    await dialog.getByRole('button', { name: 'Set the clock by it' }).click();
+    await expect(dialog).toContainText('LMR_0002.jpg is then of 2027-04-16, 19:04:10.');
+    await expect(clock.getByRole('heading')).toHaveText(/ slow, by a picture of a clock$/);
+    // So is a camera whose date was never set.
+    await said.fill('2031-01-02 03:04:05');
+    await dialog.getByRole('button', { name: 'Set the clock by it' }).click();
+    await expect(dialog).toContainText('LMR_0002.jpg is then of 2031-01-02, 03:04:05.');
+    await expect(clock.getByRole('heading')).toHaveText(
+      /\d{4} days \d+ h \d+ min \d+ s slow, by a picture of a clock$/,
+    );
   },
 );
 

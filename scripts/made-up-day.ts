@@ -55,7 +55,8 @@ const local = (ms: number): string => new Date(ms).toISOString().slice(0, 19);
 function eventsOf(chance: () => number): DayEventRecord[] {
   const entries = () =>
     Array.from({ length: LANES }, (_, i) => ({
-      name: `${GIVEN[Math.floor(chance() * GIVEN.length)]} ${FAMILY[Math.floor(chance() * FAMILY.length)]}`,
+      // Nobody's namesake starts beside them.
+      name: `${GIVEN[i]} ${FAMILY[Math.floor(chance() * FAMILY.length)]}`,
       ...{ lane: i + 1, number: String(100 + Math.floor(chance() * 800)) },
       team: SCHOOLS[Math.floor(chance() * SCHOOLS.length)] as string,
     }));

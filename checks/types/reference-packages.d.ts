@@ -37,6 +37,7 @@ declare module 'piexifjs' {
   const piexif: {
     dump: (exif: Record<string, Tags | string>) => string;
     insert: (exif: string, jpeg: string) => string;
+    load: (jpeg: string) => { readonly '1st'?: Tags; readonly thumbnail?: string };
     ImageIFD: {
       readonly Model: number;
       readonly DateTime: number;

@@ -127,11 +127,12 @@ export interface ClockFound {
 }
 
 function foundFrom(camera: string, own: readonly Frame[], fits: readonly ClockPiece[]): ClockFound {
+  const byTime = [...own].sort((a, b) => a.cameraMs - b.cameraMs);
   return {
     ...{ camera, fits },
-    pieces: fits.map(({ from, fit }) => ({
+    pieces: fits.map(({ from, isByFile, fit }) => ({
       ...{ offsetS: fit.offsetS, by: 'taps' as const, withinS: fit.withinS },
-      ...(from > 0 && { fromFile: own[from]?.name ?? '' }),
+      ...(from > 0 && { fromFile: (isByFile ? own : byTime)[from]?.name ?? '' }),
       ...(fit.perDayS !== 0 && { drift: { perDayS: fit.perDayS, atMs: fit.atMs } }),
     })),
   };

@@ -5,9 +5,11 @@ import { withEvent, withFrames, withPicked, withWho } from '@/records/edit-log';
 import type { Frame } from '@/records/frames';
 import { shootSchema, type Shoot } from '@/records/shoot';
 import {
+  byClient,
   candidatesOf,
   captionedPresses,
   captionsOf,
+  doubtsOf,
   CAPTION_FIELDS,
   eventsAbout,
   filled,
@@ -139,4 +141,33 @@ test('a moment with its zone, ahead of UTC and behind it', () => {
   expect(zonedSecond(ms, 'Europe/London')).toBe('2027-06-19T10:01:00+01:00');
   expect(zonedSecond(ms, 'America/St_Johns')).toBe('2027-06-19T06:31:00-02:30');
   expect(zonedSecond(ms, 'UTC')).toBe('2027-06-19T09:01:00+00:00');
+});
+
+test('captions go to their clients: a picture of two to both, those without one last', () => {
+  const named = withWho(SHOOT, keysOf(SHOOT, 0), [{ personId: 'ada' }, { name: 'Dee Holt' }]);
+  const captions = captionsOf(named, captioned(named), FIRST_CAPTIONS);
+  expect(byClient(captions).map(({ client, captions: of }) => [client, of.length])).toEqual([
+    ['Alder', 2],
+    ['Holm', 1],
+    ['Westmere', 2],
+    [undefined, 2],
+  ]);
+  expect(byClient([])).toEqual([]);
+});
+
+test('the only one of whom pictures are owed is proposed, and is to be looked at', () => {
+  const owed = [{ keepers: 2 }];
+  const one = {
+    ...SHOOT,
+    people: PEOPLE.map((person) => (person.id === 'ada' ? { ...person, owed } : person)),
+  };
+  const [first] = captioned(one);
+  expect(first?.named).toEqual({ who: [{ personId: 'ada' }], by: 'owed' });
+  expect(first && doubtsOf(first)).toEqual(['who']);
+  // Of two nobody knows.
+  const two = { ...SHOOT, people: PEOPLE.map((person) => ({ ...person, owed })) };
+  expect(captioned(two)[0]?.named.by).toBe('nothing');
+  const said = withWho(one, keysOf(one, 0), [{ personId: 'ada' }]);
+  const [settled] = captioned(said);
+  expect(settled && doubtsOf(settled)).toEqual([]);
 });

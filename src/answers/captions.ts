@@ -284,3 +284,25 @@ export function eventsAbout(
     .sort((a, b) => Number(b.id === event?.id) - Number(a.id === event?.id) || offMs(a) - offMs(b))
     .slice(0, most);
 }
+
+/** Pictures of one client, of those nobody is named on, or of whom no client is known. */
+export interface ClientCaptions {
+  /** None where no client is known. */
+  readonly client?: string;
+  readonly captions: readonly Caption[];
+}
+
+/** Captions by clients, in order of their names, those without one last. A picture of two clients is with both. */
+export function byClient(captions: readonly Caption[]): readonly ClientCaptions[] {
+  const clients = [...new Set(captions.flatMap(({ teams }) => teams))].sort((a, b) =>
+    a.localeCompare(b),
+  );
+  const rest = captions.filter(({ teams }) => teams.length === 0);
+  return [
+    ...clients.map((client) => ({
+      client,
+      captions: captions.filter(({ teams }) => teams.includes(client)),
+    })),
+    ...(rest.length > 0 ? [{ captions: rest }] : []),
+  ];
+}

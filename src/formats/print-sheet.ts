@@ -45,6 +45,15 @@ export type Mark =
       readonly toX: number;
       readonly toY: number;
       readonly weight: number;
+    }
+  /** One of the pictures that go with the pages; scaled to fit, in the middle of its place. */
+  | {
+      readonly kind: 'picture';
+      readonly picture: number;
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
     };
 
 /** A4, in points. ISO 216: 210 mm by 297 mm. */

@@ -1,4 +1,7 @@
+import type { Remote } from 'comlink';
+import type { ContactSheet } from '@/formats/contact-sheet';
 import type { PrintSheet } from '@/formats/print-sheet';
+import type { SheetFonts } from '@/formats/sheet-pdf';
 import { apart } from './apart';
 import type { PrintService } from './print-job';
 
@@ -17,12 +20,26 @@ async function bytesOf(address: string): Promise<Uint8Array> {
   return new Uint8Array(await reply.arrayBuffer());
 }
 
-/** A sheet as a PDF. @throws Error in words */
-export async function printed(sheet: PrintSheet): Promise<Uint8Array> {
+const typed = async (): Promise<SheetFonts> => {
   const [plain, strong] = await Promise.all([bytesOf(FONTS.plain), bytesOf(FONTS.strong)]);
-  return apart<PrintService, Uint8Array>(
+  return { plain, strong };
+};
+
+const inWorker = (ask: (service: Remote<PrintService>) => Promise<Uint8Array>) =>
+  apart<PrintService, Uint8Array>(
     () => new Worker(new URL('./print.worker.ts', import.meta.url)),
-    (service) => service.pdf(sheet, { plain, strong }, Date.now()),
+    ask,
     { longestMs: LONGEST_MS, what: 'put on paper' },
   );
+
+/** A sheet as a PDF. @throws Error in words */
+export async function printed(sheet: PrintSheet): Promise<Uint8Array> {
+  const fonts = await typed();
+  return inWorker((service) => service.pdf(sheet, fonts, Date.now()));
+}
+
+/** A contact sheet as a PDF. @throws Error in words */
+export async function contactsPrinted(sheet: ContactSheet): Promise<Uint8Array> {
+  const fonts = await typed();
+  return inWorker((service) => service.contacts(sheet, fonts, Date.now()));
 }

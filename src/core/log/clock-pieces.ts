@@ -4,6 +4,8 @@ import { fitClock, type ClockEvidence, type ClockFit } from './clock';
 export interface ClockPiece {
   /** Its first picture, as a place in the order in which they were taken. */
   readonly from: number;
+  /** Whether that place is in the order of the frames as given; in order of time without. */
+  readonly isByFile: boolean;
   readonly fit: ClockFit;
 }
 
@@ -60,8 +62,8 @@ function setOn(evidence: ClockEvidence, fit: ClockFit): readonly ClockPiece[] | 
   const [before, after] = fits;
   if (!before || !after) return undefined;
   return [
-    { from: 0, fit: before },
-    { from, fit: after },
+    { from: 0, isByFile: false, fit: before },
+    { from, isByFile: false, fit: after },
   ];
 }
 
@@ -74,15 +76,19 @@ export function fitClockPieces(evidence: ClockEvidence): readonly ClockPiece[] {
   const { framesMs } = evidence;
   if (framesMs.length === 0) return [];
   const cuts = [0, ...setBacks(framesMs)];
-  const isOne = cuts.length === 1;
-  const ordered = isOne ? [...framesMs].sort((a, b) => a - b) : framesMs;
-  const pieces = cuts.flatMap((from, i): readonly ClockPiece[] => {
-    const part = { ...evidence, framesMs: ordered.slice(from, cuts[i + 1] ?? ordered.length) };
-    const fit = fitClock(part);
-    if (!fit) return [];
-    const two = isOne ? setOn(part, fit) : undefined;
-    return two ?? [{ from, fit }];
-  });
-  // Half of a clock is no clock.
-  return isOne || pieces.length === cuts.length ? pieces : [];
+  if (cuts.length > 1) {
+    const pieces = cuts.flatMap((from, i): readonly ClockPiece[] => {
+      const fit = fitClock({ ...evidence, framesMs: framesMs.slice(from, cuts[i + 1]) });
+      return fit ? [{ from, isByFile: true, fit }] : [];
+    });
+    // Some pictures of another day among them are no clock that was set: then all are looked at by their times.
+    const differ = pieces.every(
+      ({ fit }, i) => Math.abs(fit.offsetS - (pieces[i - 1]?.fit.offsetS ?? Infinity)) > APART_S,
+    );
+    if (differ && pieces.length === cuts.length) return pieces;
+  }
+  const whole = { ...evidence, framesMs: [...framesMs].sort((a, b) => a - b) };
+  const fit = fitClock(whole);
+  if (!fit) return [];
+  return setOn(whole, fit) ?? [{ from: 0, isByFile: false, fit }];
 }

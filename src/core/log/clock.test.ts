@@ -131,6 +131,10 @@ test('a clock set back is cut by the order of its pictures, one set on by the ta
     [half, -340],
   ]);
   expect(fitClockPieces({ framesMs: [], tapsMs })).toEqual([]);
+  // Two old pictures among them, out of their order, are no clock set back.
+  const strayed = [...framesMs.slice(0, half), START_MS - 9e7, START_MS - 8e7];
+  const found = fitClockPieces({ framesMs: [...strayed, ...framesMs.slice(half)], tapsMs });
+  expect(found.map(({ from, fit }) => [from, Math.round(fit.offsetS / 10)])).toEqual([[0, 20]]);
 });
 
 test('how long one glances is learned from a clock that is known', () => {

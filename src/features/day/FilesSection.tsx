@@ -15,6 +15,7 @@ import { useToast } from '@/ui/Toast';
 import { useOwedLines } from '@/features/shoot/PeopleOwed';
 import { useDay } from '@/features/shoot/use-day';
 import { usePrinting } from '@/features/shoot/use-printing';
+import { printed } from '@/workers/print-client';
 import type { DayLine } from '@/features/shoot/day-lines';
 import { dayCalendar } from './day-calendar';
 import { daySheet } from './day-sheet';
@@ -61,7 +62,7 @@ export function FilesSection({
   const who = shoot.shooters.find((entry) => entry.id === whose.id);
   const savePdf = () =>
     save(
-      daySheet({ shoot, lines, all, owed, who: who?.name, cells, clock }),
+      () => printed(daySheet({ shoot, lines, all, owed, who: who?.name, cells, clock })),
       `${who ? fileStem(`${shoot.title} ${who.name}`) : stem}-day.pdf`,
     );
   const saveCalendar = () => {

@@ -8,14 +8,16 @@ import { Text } from '@/ui/Text';
 import { useToast } from '@/ui/Toast';
 import { readFileApart } from '@/workers/files-client';
 import { CaptionSheet } from './CaptionSheet';
+import { unsettledInWords } from './caption-words';
+import { ContactSheets } from './ContactSheets';
 import type { Names } from './use-names';
 
 /** How captions are written, and their way out. */
 export function CaptionsOut({ names }: { readonly names: Names }) {
   const { shoot } = useShown('shoot');
   const say = useToast();
-  const [written, setWritten] = useState(false);
-  const { asTaken, how, none } = names;
+  const [open, setOpen] = useState<'pattern' | 'contacts'>();
+  const { asTaken, how, none, doubtful } = names;
   const save = async () => {
     const captions = captionsOf(shoot, asTaken, how);
     try {
@@ -30,13 +32,18 @@ export function CaptionsOut({ names }: { readonly names: Names }) {
   if (none) return null;
   return (
     <View className="gap-2 pt-4">
-      <Button label="How captions are written" onPress={() => setWritten(true)} />
+      <Button label="How captions are written" onPress={() => setOpen('pattern')} />
       <Button label="Save the captions" kind="primary" onPress={() => void save()} />
+      {doubtful > 0 ? <Text>{unsettledInWords(doubtful)}</Text> : null}
       <Text kind="small" ink="quiet">
         An XMP sidecar for each picture, named after it, and a table, in one ZIP: put the sidecars
         beside the pictures, and picture editors read them. The pictures themselves are not touched.
       </Text>
-      {written ? <CaptionSheet onClose={() => setWritten(false)} /> : null}
+      <Button label="Contact sheets (PDF)" onPress={() => setOpen('contacts')} />
+      {open === 'pattern' ? <CaptionSheet onClose={() => setOpen(undefined)} /> : null}
+      {open === 'contacts' ? (
+        <ContactSheets names={names} onClose={() => setOpen(undefined)} />
+      ) : null}
     </View>
   );
 }

@@ -10,6 +10,7 @@ import { EntriesTab } from './EntriesTab';
 import { LogAnswer } from './LogAnswer';
 import { CaptionsOut } from './CaptionsOut';
 import { NamesTab } from './NamesTab';
+import { PressSteps } from './PressNames';
 import { PicturesTab } from './PicturesTab';
 import { TaughtTab } from './TaughtTab';
 import { useNames } from './use-names';
@@ -76,7 +77,18 @@ function OpenLog() {
     <PhoneFrame
       title={TITLES[tab]}
       contentKey={tab}
-      tools={links}
+      tools={
+        tab === 'names' && !names.none ? (
+          <>
+            <View className="border-t border-line bg-paper px-3 py-2">
+              <PressSteps names={names} />
+            </View>
+            {links}
+          </>
+        ) : (
+          links
+        )
+      }
       answer={false}
       foot={null}
       second={<View className="px-3 pb-3">{part}</View>}

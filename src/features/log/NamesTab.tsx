@@ -19,7 +19,7 @@ export function NamesTab({ names }: { readonly names: Names }) {
   const next = captioned.findIndex((one, i) => i > at && doubtsOf(one).length > 0);
   return (
     <View className="gap-4">
-      <View role="region" aria-label="Named" className="gap-1">
+      <View role="region" aria-label="Named" className="gap-2">
         <Heading level={2} kind="figure">
           {doubtful === 0
             ? 'Who is on every press is settled'
@@ -27,25 +27,29 @@ export function NamesTab({ names }: { readonly names: Names }) {
         </Heading>
         <View className="flex-row flex-wrap gap-x-4 gap-y-1">
           {someKept ? (
-            <Choice
-              label="Pictures"
-              value={only}
-              options={[
-                { value: 'kept', label: 'Kept' },
-                { value: 'all', label: 'All' },
-              ]}
-              onChange={names.show}
-            />
+            <View className="min-w-[120px]">
+              <Choice
+                label="Pictures"
+                value={only}
+                options={[
+                  { value: 'kept', label: 'Kept' },
+                  { value: 'all', label: 'All' },
+                ]}
+                onChange={names.show}
+              />
+            </View>
           ) : null}
-          <Choice
-            label="Order"
-            value={isDoubtfulFirst ? 'doubtful' : 'taken'}
-            options={[
-              { value: 'taken', label: 'As taken' },
-              { value: 'doubtful', label: 'Doubtful first' },
-            ]}
-            onChange={(value) => names.sortBy(value === 'doubtful')}
-          />
+          <View className="min-w-[220px]">
+            <Choice
+              label="Order"
+              value={isDoubtfulFirst ? 'doubtful' : 'taken'}
+              options={[
+                { value: 'taken', label: 'As taken' },
+                { value: 'doubtful', label: 'Doubtful first' },
+              ]}
+              onChange={(value) => names.sortBy(value === 'doubtful')}
+            />
+          </View>
         </View>
       </View>
       {press && first ? (

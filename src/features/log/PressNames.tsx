@@ -1,20 +1,19 @@
 import { useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import { eventsAbout, type Candidate, type CaptionedPress } from '@/answers/captions';
-import { useEdits, useShown } from '@/features/shoot/open-shoot';
+import { useShown } from '@/features/shoot/open-shoot';
 import { eventTitle } from '@/records/day-said';
-import { withEvent, withPicked, withWho } from '@/records/edit-log';
-import { whoKey, type Who } from '@/records/frames';
 import { localSecondOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { onKeysAround, type KeyPress } from '@/ui/keys';
 import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
-import { useIsWide } from '@/ui/use-shape';
+import { useShape } from '@/ui/use-shape';
 import { eventKnownInWords, namedInWords, pressInWords, togetherInWords } from './caption-words';
 import { useThumbnails } from './thumbnails';
 import type { Names } from './use-names';
+import { usePress } from './use-press';
 
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz';
 
@@ -26,7 +25,7 @@ function keysOf(candidates: readonly Candidate[]): readonly (string | undefined)
   );
 }
 
-const PX = 112;
+const PX = 88;
 const THUMBNAILS = 3;
 const MOST_EVENTS = 8;
 
@@ -41,41 +40,20 @@ export function PressNames({
   readonly caption: string;
 }) {
   const { shoot } = useShown('shoot');
-  const { update } = useEdits();
   const thumbnailOf = useThumbnails(shoot.id);
-  const wide = useIsWide();
+  const shape = useShape();
   const [choosing, setChoosing] = useState(false);
   const { captioned: all, at, from, to, go, isTogether } = names;
-  const before = all[from - 1];
+  const { before, taken, kept, isOn, say, goOn, toggle, asBefore, soItIs, toEvent, keep } =
+    usePress(names);
   const { press, candidates, named, event } = captioned;
   const { frames } = press;
-  const taken = all.slice(from, to + 1).flatMap((one) => one.press.frames);
-  const keys = new Set(taken.map(({ key }) => key));
-  const kept = frames.every((frame) => frame.kept);
-  const say = (who: readonly Who[]) => update((current) => withWho(current, keys, who));
-  const isOn = ({ key }: Candidate) => named.who.some((who) => whoKey(who) === key);
-  const toggle = (one: Candidate) =>
-    say(isOn(one) ? named.who.filter((who) => whoKey(who) !== one.key) : [...named.who, one.who]);
-  const goOn = (by: number) => {
-    names.together(false);
-    go(by > 0 ? to + by : from + by);
-  };
-  const asBefore = () => {
-    if (!before) return;
-    say(before.named.who);
-    goOn(1);
-  };
-  const soItIs = () => {
-    update((current) => withWho(withEvent(current, keys, event?.id ?? null), keys, named.who));
-    goOn(1);
-  };
-  const toEvent = (id: string | null) => {
-    update((current) => withEvent(current, keys, id));
+  const put = (id: string | null) => {
+    toEvent(id);
     setChoosing(false);
   };
-  const keep = () => update((current) => withPicked(current, keys, !kept));
   /** With Shift the press gone to is taken together with those before it. */
-  const arrow = (by: number) => (pressed: KeyPress) => {
+  const arrow = (by: 1 | -1) => (pressed: KeyPress) => {
     if (!pressed.shiftKey) return goOn(by);
     if (!isTogether) names.together(true);
     go(at + by);
@@ -104,30 +82,38 @@ export function PressNames({
         ' ': keep,
       })}
     >
-      <View className="flex-row gap-1">
-        {frames.slice(0, THUMBNAILS).map(({ key, frame }) => (
-          <Thumbnail key={key} name={frame.name} uri={thumbnailOf(key)} />
-        ))}
-      </View>
-      <Heading level={3} kind="strong">
-        {isTogether
-          ? togetherInWords(to - from + 1, taken.length)
-          : pressInWords(
-              frames.map(({ frame }) => frame.name),
-              localSecondOf(first.atMs, shoot.place.timeZone).slice(11),
-            )}
-      </Heading>
-      <View role="list" aria-label="Its event">
-        <RowButton
-          name={event ? eventTitle(event) : 'No event'}
-          detail={eventKnownInWords(first, shoot.events.length > 0)}
-          onPress={() => setChoosing(true)}
-        />
+      <View className={shape === 'upright' ? 'gap-3' : 'flex-row gap-3'}>
+        <View className="flex-row gap-1">
+          {frames.slice(0, shape === 'level' ? 1 : THUMBNAILS).map(({ key, frame }) => (
+            <Thumbnail key={key} name={frame.name} uri={thumbnailOf(key)} />
+          ))}
+        </View>
+        <View className="min-w-0 flex-1 gap-1">
+          <View className="flex-row items-baseline justify-between gap-2">
+            <Heading level={3} kind="strong" className="min-w-0 shrink">
+              {isTogether
+                ? togetherInWords(to - from + 1, taken.length)
+                : pressInWords(
+                    frames.map(({ frame }) => frame.name),
+                    localSecondOf(first.atMs, shoot.place.timeZone).slice(11),
+                  )}
+            </Heading>
+            <Text kind="small">{`${at + 1} of ${all.length}`}</Text>
+          </View>
+          <View role="list" aria-label="Its event">
+            <RowButton
+              name={event ? eventTitle(event) : 'No event'}
+              detail={eventKnownInWords(first, shoot.events.length > 0)}
+              onPress={() => setChoosing(true)}
+            />
+          </View>
+        </View>
       </View>
       <View role="group" aria-label="Who may be on it" className="flex-row flex-wrap gap-2">
         {candidates.map((one, i) => (
           <CandidateButton
-            key={one.key}
+            // Two of one name may start in one event.
+            key={`${i} ${one.key}`}
             one={one}
             sign={letters[i]}
             isOn={isOn(one)}
@@ -145,7 +131,6 @@ export function PressNames({
       </Text>
       <Text>{caption}</Text>
       <View className="flex-row flex-wrap gap-2">
-        <Button label="So it is" onPress={soItIs} />
         {before ? <Button label="Same as before" onPress={asBefore} /> : null}
         <Button label="Nobody" onPress={() => say([])} />
         <Button label={kept ? 'Not kept' : 'Keep'} onPress={keep} />
@@ -154,21 +139,8 @@ export function PressNames({
           onPress={() => names.together(!isTogether)}
         />
       </View>
-      <View className="flex-row items-center gap-2">
-        <Button
-          label="Before"
-          disabled={at === 0}
-          onPress={() => (isTogether ? go(at - 1) : goOn(-1))}
-        />
-        <Text className="flex-1 text-center">{`${at + 1} of ${all.length}`}</Text>
-        <Button
-          label="Next"
-          kind="primary"
-          disabled={at + 1 >= all.length}
-          onPress={() => (isTogether ? go(at + 1) : goOn(1))}
-        />
-      </View>
-      {wide ? (
+      {shape === 'wide' ? <PressSteps names={names} /> : null}
+      {shape === 'wide' ? (
         <Text kind="small" ink="quiet">
           Keys: the sign before a name; arrows go on and back, with Shift they take more together;
           down, so it is; Enter, the same as before; Space keeps.
@@ -182,12 +154,32 @@ export function PressNames({
               key={one.id}
               name={eventTitle(one)}
               detail={one.startLocal.slice(11)}
-              onPress={() => toEvent(one.id)}
+              onPress={() => put(one.id)}
             />
           ))}
         </View>
-        <Button label="None of them" onPress={() => toEvent(null)} />
+        <Button label="None of them" onPress={() => put(null)} />
       </Sheet>
+    </View>
+  );
+}
+
+/** Back, so it is, on: under the thumb on a phone. */
+export function PressSteps({ names }: { readonly names: Names }) {
+  const { step, soItIs } = usePress(names);
+  const { at, captioned } = names;
+  const last = captioned.length - 1;
+  return (
+    <View role="group" aria-label="Through the presses" className="flex-row gap-2">
+      <View className="flex-1">
+        <Button label="Before" disabled={at <= 0} onPress={() => step(-1)} />
+      </View>
+      <View className="flex-1">
+        <Button label="So it is" onPress={soItIs} />
+      </View>
+      <View className="flex-1">
+        <Button label="Next" kind="primary" disabled={at >= last} onPress={() => step(1)} />
+      </View>
     </View>
   );
 }

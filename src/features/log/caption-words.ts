@@ -48,9 +48,17 @@ export function eventKnownInWords(
   return `${percent(Math.min(sure, 0.99))} sure: ${reasons.join(', ')}`;
 }
 
+export const picturesInWords = (count: number): string =>
+  `${count} ${count === 1 ? 'picture' : 'pictures'}`;
+const pressesInWords = (count: number): string => `${count} ${count === 1 ? 'press' : 'presses'}`;
+
 /** "4 presses together, 17 pictures". */
 export const togetherInWords = (presses: number, pictures: number): string =>
-  `${presses} ${presses === 1 ? 'press' : 'presses'} together, ${pictures} ${pictures === 1 ? 'picture' : 'pictures'}`;
+  `${pressesInWords(presses)} together, ${picturesInWords(pictures)}`;
+
+/** What leaves without having been looked at. */
+export const unsettledInWords = (presses: number): string =>
+  `${pressesInWords(presses)} not settled: their pictures leave without a name, or with an event that is not sure.`;
 
 /** "10:02:05, 4 pictures: LMR_0001 to LMR_0004". */
 export function pressInWords(names: readonly string[], at: string): string {

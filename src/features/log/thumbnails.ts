@@ -5,7 +5,7 @@ import { useSyncExternalStore } from 'react';
  * figures: they are there until the page is closed.
  */
 
-const addresses = new Map<string, string>();
+const small = new Map<string, { readonly address: string; readonly blob: Blob }>();
 const listeners = new Set<() => void>();
 let version = 0;
 
@@ -17,10 +17,10 @@ export function keepThumbnails(
 ): void {
   for (const { key, bytes } of thumbnails) {
     const at = addressKey(shootId, key);
-    const before = addresses.get(at);
-    if (before) URL.revokeObjectURL(before);
+    const before = small.get(at);
+    if (before) URL.revokeObjectURL(before.address);
     const blob = new Blob([new Uint8Array(bytes)], { type: 'image/jpeg' });
-    addresses.set(at, URL.createObjectURL(blob));
+    small.set(at, { address: URL.createObjectURL(blob), blob });
   }
   version += 1;
   listeners.forEach((tell) => tell());
@@ -35,5 +35,14 @@ export function useThumbnails(shootId: string): (frameKey: string) => string | u
     },
     () => version,
   );
-  return (frameKey) => addresses.get(addressKey(shootId, frameKey));
+  return (frameKey) => small.get(addressKey(shootId, frameKey))?.address;
+}
+
+/** The small JPEG of a frame, if its file was read since the page was opened. */
+export async function thumbnailBytes(
+  shootId: string,
+  frameKey: string,
+): Promise<Uint8Array | undefined> {
+  const blob = small.get(addressKey(shootId, frameKey))?.blob;
+  return blob && new Uint8Array(await blob.arrayBuffer());
 }

@@ -13,6 +13,7 @@ import { useToast } from '@/ui/Toast';
 import { cardLine, cardNotes, cardOnPaper, turnedLines } from '@/features/shoot/card';
 import { memorySlots } from '@/features/shoot/slots';
 import { usePrinting } from '@/features/shoot/use-printing';
+import { printed } from '@/workers/print-client';
 import { useCard } from '@/features/shoot/use-card';
 
 type Seen = Extract<Plan['seen'], { ok: true }>;
@@ -97,7 +98,9 @@ export function CardTab({ seen }: { readonly seen: Seen }) {
         <Button
           label={printing ? 'Making the PDF' : 'Save as a PDF to print'}
           disabled={printing}
-          onPress={() => save(cardOnPaper(sheet, lines), `${fileStem(shoot.title)}-card.pdf`)}
+          onPress={() =>
+            save(() => printed(cardOnPaper(sheet, lines)), `${fileStem(shoot.title)}-card.pdf`)
+          }
         />
       </View>
     </View>
