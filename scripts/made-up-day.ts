@@ -77,7 +77,7 @@ function eventsOf(chance: () => number): DayEventRecord[] {
   return [...heats, ...jumps];
 }
 
-/** The day. @param pictures how many, about */
+/** The day. @param pictures how many, at the least, as far as its heats reach */
 export function madeUpDay(seed: number, pictures = 300): MadeUpDay {
   const chance = seeded(seed);
   const between = (least: number, most: number) => least + chance() * (most - least);
@@ -168,7 +168,13 @@ export function madeUpDay(seed: number, pictures = 300): MadeUpDay {
     const isNow = (one: DayEventRecord) =>
       Math.abs(Date.parse(`${one.startLocal}Z`) + notedMin * MINUTE_MS - startMs);
     const now = [...heats].sort((a, b) => isNow(a) - isNow(b))[0] ?? heat;
+    // A day of more pictures is one of more presses.
+    const more = Array.from(
+      { length: Math.ceil(pictures / 300) - 1 },
+      () => startMs + between(26_000, 49_000),
+    ).sort((a, b) => a - b);
     shootPress(heat, startMs + between(12_000, 25_000), 0, now.id);
+    more.forEach((atMs) => shootPress(heat, atMs, 0, now.id));
     if (chance() < 0.7) shootPress(heat, startMs + between(50_000, 90_000), 1, now.id);
     if (chance() < 0.4) shootPress(heat, startMs + between(100_000, 140_000), 0, now.id);
   });

@@ -63,7 +63,23 @@ export function byPlace(
 /** When a frame was taken, by the place's clock. */
 export function frameMs(shoot: Pick<Shoot, 'log' | 'place'>, frame: Frame): number {
   const wallMs = frame.cameraMs + offsetMs(shoot, frame);
-  return msOf(new Date(wallMs).toISOString().slice(0, -1), shoot.place.timeZone);
+  return wallMs - aheadMs(wallMs, shoot.place.timeZone);
+}
+
+const QUARTER_MS = 15 * MINUTE_MS;
+const MOST_AHEAD = 2000;
+const ahead = new Map<string, number>();
+
+/** How far a place's wall clock is ahead of UTC: zones change at quarters of an hour, so each is asked once. */
+function aheadMs(wallMs: number, timeZone: string): number {
+  const quarterMs = Math.floor(wallMs / QUARTER_MS) * QUARTER_MS;
+  const key = `${timeZone} ${quarterMs}`;
+  const known = ahead.get(key);
+  if (known !== undefined) return known;
+  const found = quarterMs - msOf(new Date(quarterMs).toISOString().slice(0, -1), timeZone);
+  if (ahead.size >= MOST_AHEAD) ahead.clear();
+  ahead.set(key, found);
+  return found;
 }
 
 const standOf = ({ markId, positionId, shotId }: LogEntry): Stand => ({

@@ -1,3 +1,4 @@
+import { min } from 'd3-array';
 import { bearingDeg, chainShares, focalForFill, halfCircle, toLocal } from '@/core';
 import type { DayEventRecord } from '@/records/day';
 import { startOf, strandOf } from '@/records/edit-events';
@@ -85,9 +86,28 @@ interface Candidate {
   readonly goesOn: boolean;
   readonly mark: { readonly x: number; readonly y: number } | undefined;
   readonly markId: string;
+  readonly isOfBrief: boolean;
+  /** The focal length, as a log, that frames its subject from a distance; nothing without a mark. */
+  readonly framesAt: ((distanceM: number) => number) | undefined;
+  /** From the places it may be shot from. */
+  readonly focalLogs: readonly number[];
 }
 
 const bell = (off: number, sd: number): number => Math.max(WEIGHT.most, -((off / sd) ** 2) / 2);
+
+/** Nobody is nearer to a subject than this. */
+const LEAST_M = 1;
+
+/** The focal length, as a log, that frames an event's subject from a distance. */
+function framing(shoot: Known, event: DayEventRecord, subjectId: string) {
+  const { heightM } = subjectOf({ subjects: shoot.subjects ?? [] }, subjectId);
+  const fill = shoot.shots.find(({ id }) => id === event.shotId)?.fill ?? WANTED_FILL;
+  const { sensor } = bodyOf(shoot.kit);
+  return (distanceM: number): number =>
+    Math.log2(
+      focalForFill({ sizeM: heightM, distanceM: Math.max(LEAST_M, distanceM), sensor, fill }),
+    );
+}
 
 function candidatesFor(shoot: Known): readonly Candidate[] {
   return shoot.events
@@ -95,10 +115,18 @@ function candidatesFor(shoot: Known): readonly Candidate[] {
     .map((event) => {
       const fromMs = msOf(startOf(event), shoot.place.timeZone);
       const { markId } = pictureOf(shoot, event);
+      const mark = shoot.marks.find(({ id }) => id === markId);
+      const framesAt = mark && framing(shoot, event, mark.subjectId);
+      const pinned = shoot.positions.filter(({ id }) => id === event.pinnedTo);
+      const places = pinned.length > 0 ? pinned : shoot.positions;
       return {
-        ...{ event, fromMs, toMs: fromMs + event.durationMin * MINUTE_MS, markId },
+        ...{ event, fromMs, toMs: fromMs + event.durationMin * MINUTE_MS, markId, mark, framesAt },
         goesOn: strandOf(event) === 'goesOn',
-        mark: shoot.marks.find(({ id }) => id === markId),
+        isOfBrief: event.entries.some(({ personId }) => personId !== undefined),
+        focalLogs:
+          mark && framesAt
+            ? places.map(({ x, y }) => framesAt(Math.hypot(x - mark.x, y - mark.y)))
+            : [],
       };
     })
     .sort((a, b) => a.fromMs - b.fromMs);
@@ -143,25 +171,16 @@ function witnesses(shoot: Known, { fromMs, frame }: Pressed, entries: Entries) {
 type Entries = ReturnType<typeof countedEntries>;
 type Witnesses = ReturnType<typeof witnesses>;
 
-/** How well the lens frames the subject from one of the places, in stops of length. */
+/** How far a lens is from the one that frames the subject, in stops of length: from here, or from the best of its places. */
 function focalOff(
-  shoot: Known,
-  { event, mark, markId }: Candidate,
-  from: Witnesses['here'],
+  { mark, framesAt, focalLogs }: Candidate,
+  here: Witnesses['here'],
   focalMm: number,
 ) {
-  const subjectId = shoot.marks.find(({ id }) => id === markId)?.subjectId;
-  if (!mark || subjectId === undefined) return undefined;
-  const { heightM } = subjectOf({ subjects: shoot.subjects ?? [] }, subjectId);
-  const fill = shoot.shots.find(({ id }) => id === event.shotId)?.fill ?? WANTED_FILL;
-  const pinned = shoot.positions.filter(({ id }) => id === event.pinnedTo);
-  const places = from ? [from] : pinned.length > 0 ? pinned : shoot.positions;
-  const offs = places.map(({ x, y }) => {
-    const distanceM = Math.max(1, Math.hypot(x - mark.x, y - mark.y));
-    const { sensor } = bodyOf(shoot.kit);
-    return Math.abs(Math.log2(focalMm / focalForFill({ sizeM: heightM, distanceM, sensor, fill })));
-  });
-  return Math.min(...offs);
+  const wanted =
+    here && mark && framesAt ? [framesAt(Math.hypot(here.x - mark.x, here.y - mark.y))] : focalLogs;
+  const own = Math.log2(focalMm);
+  return min(wanted, (log) => Math.abs(own - log));
 }
 
 /** How well an event fits a press, as a log, with what speaks for it. */
@@ -180,9 +199,9 @@ function fitOf(
     if (weight > 0) why.push(reason);
   };
   const isIn = (id: string) => event.entries.some(({ personId }) => personId === id);
-  if (event.entries.some(({ personId }) => personId !== undefined)) log += WEIGHT.brief;
+  if (one.isOfBrief) log += WEIGHT.brief;
   if (tapped.has(event.id)) say('tap', WEIGHT.tap);
-  if ([...people].some(isIn)) say('person', WEIGHT.person);
+  if (people.size > 0 && [...people].some(isIn)) say('person', WEIGHT.person);
   const { shotId } = event;
   const isThere =
     shotId === undefined ? stood?.entry.markId === one.markId : stood?.entry.shotId === shotId;
@@ -192,7 +211,7 @@ function fitOf(
   }
   const { focalMm, bearingDeg: looksDeg } = frame ?? {};
   if (focalMm !== undefined) {
-    const off = focalOff(shoot, one, here, focalMm);
+    const off = focalOff(one, here, focalMm);
     if (off !== undefined) {
       log += bell(off, FOCAL_SD_STOPS);
       if (off < FOCAL_SD_STOPS) why.push('focal');
@@ -240,8 +259,43 @@ function followed(
   return WEIGHT.change + walked + unevenMin * WEIGHT.perMinuteUneven;
 }
 
+/** What was last asked, and what came of it: names and stars on pictures change none of it. */
+interface Asked {
+  readonly shoot: Known;
+  readonly presses: readonly Pressed[];
+  readonly puts: readonly Put[];
+}
+const MOST_ASKED = 4;
+let asked: readonly Asked[] = [];
+
+const PARTS = [
+  ...(['place', 'events', 'people', 'shots', 'marks', 'positions', 'ground'] as const),
+  ...(['kit', 'day', 'subjects'] as const),
+];
+const SEEN = ['name', 'camera', 'focalMm', 'latitudeDeg', 'longitudeDeg', 'bearingDeg'] as const;
+
+const isSamePress = (a: Pressed, b: Pressed | undefined): boolean =>
+  a.fromMs === b?.fromMs &&
+  a.byHand?.id === b.byHand?.id &&
+  (a.byHand === undefined) === (b.byHand === undefined) &&
+  SEEN.every((key) => a.frame?.[key] === b.frame?.[key]);
+
 /** Each press with its event. @param presses in order of time */
 export function putToEvents(shoot: Known, presses: readonly Pressed[]): readonly Put[] {
+  const known = asked.find(
+    (one) =>
+      one.presses.length === presses.length &&
+      one.shoot.log.entries === shoot.log.entries &&
+      PARTS.every((key) => one.shoot[key] === shoot[key]) &&
+      presses.every((press, i) => isSamePress(press, one.presses[i])),
+  );
+  if (known) return known.puts;
+  const puts = putAll(shoot, presses);
+  asked = [{ shoot, presses, puts }, ...asked].slice(0, MOST_ASKED);
+  return puts;
+}
+
+function putAll(shoot: Known, presses: readonly Pressed[]): readonly Put[] {
   const all = candidatesFor(shoot);
   if (all.length === 0) return presses.map(() => ({ sure: 1, why: [] }));
   const entries = countedEntries(shoot);

@@ -8,12 +8,22 @@ const ask = workerClient<PicturesService>(
   'pictures',
 );
 
+/** Handing thousands of files over at once would hold the page up. */
+const FILES_AT_ONCE = 200;
+
 /** Pictures' own figures in the worker, told as they come. @throws as `workerClient` */
-export const requestPictures = (
+export async function requestPictures(
   files: readonly File[],
   onPictures: OnPictures,
   signal: AbortSignal,
-): Promise<number> => ask((service, id) => service.read({ id, files }, proxy(onPictures)), signal);
+): Promise<void> {
+  for (let from = 0; from < files.length; from += FILES_AT_ONCE) {
+    const some = files.slice(from, from + FILES_AT_ONCE);
+    const told: OnPictures = ({ done, ...soFar }) => onPictures({ done: from + done, ...soFar });
+    await ask((service, id) => service.read({ id, files: some }, proxy(told)), signal);
+    signal.throwIfAborted();
+  }
+}
 
 /** How cameras' clocks stand, lined up in the worker. @throws as `workerClient` */
 export const requestClocks = (

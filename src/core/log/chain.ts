@@ -1,4 +1,3 @@
-import { max } from 'd3-array';
 import { nonEmpty } from '../check';
 
 /** One link of a chain: how well each of its readings fits what was seen, as logs. */
@@ -7,9 +6,12 @@ export interface Link {
 }
 
 const sumOfLogs = (logs: readonly number[]): number => {
-  const most = max(logs) ?? -Infinity;
+  let most = -Infinity;
+  for (const log of logs) most = Math.max(most, log);
   if (most === -Infinity) return -Infinity;
-  return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+  let sum = 0;
+  for (const log of logs) sum += Math.exp(log - most);
+  return most + Math.log(sum);
 };
 
 /**
@@ -25,12 +27,17 @@ export function chainShares(
   step: (i: number, a: number, b: number) => number,
 ): readonly (readonly number[])[] {
   links.forEach(({ fits }, i) => nonEmpty(`links[${i}].fits`, fits));
+  // Each pair of neighbours is asked once: forwards and backwards go by the same.
+  const steps = links.map(({ fits }, i) =>
+    (links[i - 1]?.fits ?? []).map((_, a) => fits.map((_fit, b) => step(i, a, b))),
+  );
   const forward: number[][] = [];
   links.forEach(({ fits }, i) => {
     const before = forward[i - 1];
+    const own = steps[i] ?? [];
     forward.push(
       fits.map((fit, b) =>
-        before ? fit + sumOfLogs(before.map((sum, a) => sum + step(i, a, b))) : fit,
+        before ? fit + sumOfLogs(before.map((sum, a) => sum + (own[a]?.[b] ?? 0))) : fit,
       ),
     );
   });
@@ -40,15 +47,16 @@ export function chainShares(
     const own = forward[i] ?? [];
     const next = links[i + 1]?.fits;
     const later = after;
+    const onward = steps[i + 1] ?? [];
     const back = own.map((_, a) =>
       next && later
-        ? sumOfLogs(next.map((fit, b) => step(i + 1, a, b) + fit + (later[b] ?? 0)))
+        ? sumOfLogs(next.map((fit, b) => (onward[a]?.[b] ?? 0) + fit + (later[b] ?? 0)))
         : 0,
     );
     after = back;
     const all = own.map((sum, a) => sum + (back[a] ?? 0));
     const total = sumOfLogs(all);
-    found.unshift(all.map((log) => Math.exp(log - total)));
+    found.push(all.map((log) => Math.exp(log - total)));
   }
-  return found;
+  return found.reverse();
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Image, View } from 'react-native';
+import { Image } from 'react-native';
 import { offsetMs } from '@/answers/camera-clock';
 import type { MatchedFrame } from '@/answers/matched';
 import { useEdits, useShown } from '@/features/shoot/open-shoot';

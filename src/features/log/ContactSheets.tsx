@@ -11,7 +11,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { contactsPrinted } from '@/workers/print-client';
 import { picturesInWords } from './caption-words';
-import { thumbnailBytes, useThumbnails } from './thumbnails';
+import { thumbnailBytes } from './thumbnails';
 import type { Names } from './use-names';
 
 /** Contact sheets on paper: of all, and for each client. */
@@ -24,7 +24,6 @@ export function ContactSheets({
 }) {
   const { shoot } = useShown('shoot');
   const { printing, save } = usePrinting();
-  const thumbnailOf = useThumbnails(shoot.id);
   const { captions, keyOf, clients } = useMemo(() => {
     const all = captionsOf(shoot, asTaken, how);
     const keys = asTaken.flatMap(({ press }) => press.frames.map(({ key }) => key));
@@ -34,23 +33,21 @@ export function ContactSheets({
       clients: byClient(all),
     };
   }, [shoot, asTaken, how]);
-  const someSmall = captions.some((caption) => thumbnailOf(keyOf.get(caption) ?? ''));
+  const someSmall = captions.some((caption) => thumbnailBytes(shoot.id, keyOf.get(caption) ?? ''));
   /** @param client of whom; all when not given */
-  const sheetOf = async (of: ClientCaptions['captions'], client: string | undefined) => {
+  const sheetOf = (of: ClientCaptions['captions'], client: string | undefined) => {
     const sheet: ContactSheet = {
       title: client === undefined ? shoot.title : `${shoot.title}: ${client}`,
       under: [dayOf(shoot.startLocal), picturesInWords(of.length)],
       foot: [shoot.title, client, how.rights].filter(Boolean).join(', '),
-      pictures: await Promise.all(
-        of.map(async (caption) => {
-          const thumbnail = await thumbnailBytes(shoot.id, keyOf.get(caption) ?? '');
-          return {
-            ...{ name: caption.file, caption: caption.text },
-            ...(caption.stars !== undefined && { stars: caption.stars }),
-            ...(thumbnail && { thumbnail }),
-          };
-        }),
-      ),
+      pictures: of.map((caption) => {
+        const thumbnail = thumbnailBytes(shoot.id, keyOf.get(caption) ?? '');
+        return {
+          ...{ name: caption.file, caption: caption.text },
+          ...(caption.stars !== undefined && { stars: caption.stars }),
+          ...(thumbnail && { thumbnail }),
+        };
+      }),
     };
     return contactsPrinted(sheet);
   };

@@ -19,7 +19,8 @@ import { useAgainstPlan } from './use-against-plan';
 import type { usePictures } from './use-pictures';
 
 /** Presses shown at first, and with each "more". */
-const PRESSES_SHOWN = 24;
+const PRESSES_SHOWN = 12;
+const PRESSES_MORE = 24;
 const PICTURES = 'image/*,.dng,.tif,.tiff,.raw,.heic';
 /** Refused files that are named. */
 const NAMED = 3;
@@ -96,7 +97,7 @@ export function PicturesTab({
       {presses.length > shown ? (
         <Button
           label={`Show more of ${presses.length} presses`}
-          onPress={() => setShown((now) => now + PRESSES_SHOWN)}
+          onPress={() => setShown((now) => now + PRESSES_MORE)}
         />
       ) : null}
       {none ? null : (

@@ -11,7 +11,10 @@ import { byPlace } from '@/answers/matched';
 import { keepThumbnails } from './thumbnails';
 
 /** The worker tells by and by; the record is written this often. */
-const FRAMES_A_WRITE = 200;
+const FRAMES_A_WRITE = 500;
+const FIRST_WRITE = 80;
+/** How far it is is said so often. */
+const TOLD_EVERY_MS = 250;
 
 export interface Reading {
   readonly done: number;
@@ -69,10 +72,14 @@ export function usePictures() {
     setRefused([]);
     const left: Refused[] = [];
     let waiting: Frame[] = [];
+    let small: Parameters<typeof keepThumbnails>[1][number][] = [];
+    let toldMs = 0;
     let count = 0;
     const write = () => {
       const frames = waiting;
       waiting = [];
+      keepThumbnails(shoot.id, small);
+      small = [];
       count += frames.length;
       if (frames.length > 0) {
         update((current) => withFrames(also(current), frames), `pictures ${files[0]?.name}`);
@@ -88,18 +95,23 @@ export function usePictures() {
             thumbnail: picture.thumbnail,
           }));
           waiting.push(...placed.map(({ frame }) => frame));
-          keepThumbnails(
-            shoot.id,
-            placed.flatMap(({ frame, thumbnail }) =>
+          small.push(
+            ...placed.flatMap(({ frame, thumbnail }) =>
               thumbnail ? [{ key: frameKey(frame), bytes: thumbnail }] : [],
             ),
           );
-          setReading({ done, of: files.length });
-          if (waiting.length >= FRAMES_A_WRITE) write();
+          if (performance.now() - toldMs > TOLD_EVERY_MS) {
+            toldMs = performance.now();
+            setReading({ done, of: files.length });
+          }
+          // The first are soon to be seen.
+          if (waiting.length >= (count === 0 ? FIRST_WRITE : FRAMES_A_WRITE)) write();
         },
         abort.signal,
       );
       write();
+      // What they come to is drawn before more is said.
+      await new Promise((drawn) => setTimeout(drawn, 0));
       say({
         text: `${count} ${count === 1 ? 'picture' : 'pictures'} read`,
         ...(count > 0 && { action: { label: 'Undo', onPress: undo } }),
