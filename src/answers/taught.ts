@@ -1,3 +1,4 @@
+import { max, min } from 'd3-array';
 import {
   lightOnSubject,
   meanInterval,
@@ -23,7 +24,7 @@ import { localMinuteOf, msOf } from '@/records/times';
 import { HANGS } from '@/presets/rhythms';
 import { subjectOf } from '@/records/own-subject';
 import { countedEntries } from './counted';
-import { matchedFrames, pressesOf, type MatchedFrame } from './matched';
+import { evOfFrame, matchedFrames, pressesOf, type MatchedFrame } from './matched';
 
 /** What the numbers of a log teach, each with how sure it is. */
 
@@ -59,6 +60,33 @@ export function ratesBy(
     }))
     .sort((a, b) => b.frames - a.frames);
 }
+
+/** An interval wider than this says nothing: the share may be small or large. No source. */
+const WIDEST_TOLD = 0.5;
+
+/** Whether a share from so few says anything. */
+export const tells = ({ low, high }: Rate): boolean => high - low <= WIDEST_TOLD;
+
+/** The light that a frame was exposed for, in bands of two stops: the lower of the two, as EV at ISO 100. */
+export function lightBand({ frame }: MatchedFrame): number | undefined {
+  const ev = evOfFrame(frame);
+  return ev === undefined ? undefined : 2 * Math.floor(ev / 2);
+}
+
+/** The first and the last quarter of the time from a shoot's first picture to its last: fresh, and tired. */
+export type Quarter = 'first' | 'between' | 'last';
+
+export function quarterOf(frames: readonly MatchedFrame[]): (frame: MatchedFrame) => Quarter {
+  const times = frames.map(({ atMs }) => atMs);
+  const [from, to] = [min(times) ?? 0, max(times) ?? 0];
+  return ({ atMs }) => {
+    const share = (atMs - from) / (to - from);
+    return share < 0.25 ? 'first' : share > 0.75 ? 'last' : 'between';
+  };
+}
+
+/** Whether two shares are told apart from chance: their intervals share nothing. */
+export const areApart = (a: Rate, b: Rate): boolean => a.high < b.low || b.high < a.low;
 
 /** A frame's time to the nearest whole stop, as engraved. */
 export const shutterBand = ({ frame }: MatchedFrame): string | undefined =>
@@ -192,42 +220,85 @@ export const shootsHere = (shoot: Shoot, all: readonly Shoot[]): readonly Shoot[
   ...othersHere(shoot, all),
 ];
 
-/** Visits an hour under one kind of sky. */
-export interface SkyVisits extends Rate {
+/** A quarter of an hour that was watched. */
+export interface WatchedQuarter {
+  readonly shoot: string;
+  readonly mark: string;
+  readonly fromLocal: string;
+  readonly watchedH: number;
+  readonly visits: number;
   readonly sky: Sky;
+}
+
+const QUARTER_MS = HOUR_MS / 4;
+
+/** All that was watched in some shoots, by quarters of an hour: each watch once, whoever copied it. */
+export function watchedQuarters(shoots: readonly Shoot[]): readonly WatchedQuarter[] {
+  const counted = new Set<string>();
+  return shoots.flatMap((shoot) => {
+    const { timeZone } = shoot.place;
+    const over = skyOver(shoot.light);
+    return watchesWithSightings(shoot).flatMap(
+      ({ id, markId, fromLocal, toLocal, visitsLocal }): readonly WatchedQuarter[] => {
+        if (counted.has(id)) return [];
+        counted.add(id);
+        const [fromMs, toMs] = [fromLocal, toLocal].map((local) => msOf(local, timeZone)) as [
+          number,
+          number,
+        ];
+        const visitsMs = visitsLocal.map((visit) => msOf(visit, timeZone));
+        const count = Math.ceil((toMs - fromMs) / QUARTER_MS);
+        return Array.from({ length: count }, (_, i) => {
+          const startMs = fromMs + i * QUARTER_MS;
+          const endMs = Math.min(startMs + QUARTER_MS, toMs);
+          // A visit at the very end is of the last quarter.
+          const isIn = (ms: number) =>
+            ms >= startMs && (ms < endMs || (ms === toMs && endMs === toMs));
+          return {
+            shoot: shoot.title,
+            mark: shoot.marks.find((mark) => mark.id === markId)?.name ?? '',
+            fromLocal: localMinuteOf(startMs, timeZone),
+            watchedH: (endMs - startMs) / HOUR_MS,
+            visits: visitsMs.filter(isIn).length,
+            // Watches from other days than the forecast's have no known sky but the one set by hand.
+            sky: skyNamed(skyAt(over, startMs)),
+          };
+        });
+      },
+    );
+  });
+}
+
+/** Visits an hour under one name. */
+export interface VisitsUnder<N> extends Rate {
+  readonly name: N;
   readonly visits: number;
   readonly watchedH: number;
 }
 
-/** Visits by the sky of the hours watched, over shoots of one place. */
-export function visitsBySky(shoots: readonly Shoot[]): readonly SkyVisits[] {
-  const sums = new Map<Sky, { visits: number; watchedH: number }>();
-  const add = (sky: Sky, visits: number, watchedH: number) => {
-    const sum = sums.get(sky) ?? { visits: 0, watchedH: 0 };
-    sums.set(sky, { visits: sum.visits + visits, watchedH: sum.watchedH + watchedH });
-  };
-  for (const shoot of shoots) {
-    const { timeZone } = shoot.place;
-    const over = skyOver(shoot.light);
-    // Watches from other days than the forecast's have no known sky but the one set by hand.
-    const skyOf = (ms: number) => skyNamed(skyAt(over, ms));
-    for (const { fromLocal, toLocal, visitsLocal } of watchesWithSightings(shoot)) {
-      const toMs = msOf(toLocal, timeZone);
-      for (let ms = msOf(fromLocal, timeZone); ms < toMs; ms += HOUR_MS / 4) {
-        add(skyOf(ms), 0, Math.min(HOUR_MS / 4, toMs - ms) / HOUR_MS);
-      }
-      visitsLocal.forEach((visit) => add(skyOf(msOf(visit, timeZone)), 1, 0));
-    }
+/** Visits by what a watched quarter is named by, in the order in which the names come. */
+export function visitsBy<N>(
+  quarters: readonly WatchedQuarter[],
+  nameOf: (quarter: WatchedQuarter) => N,
+): readonly VisitsUnder<N>[] {
+  const sums = new Map<N, { visits: number; watchedH: number }>();
+  for (const quarter of quarters) {
+    const name = nameOf(quarter);
+    const sum = sums.get(name) ?? { visits: 0, watchedH: 0 };
+    sums.set(name, {
+      visits: sum.visits + quarter.visits,
+      watchedH: sum.watchedH + quarter.watchedH,
+    });
   }
-  return [...sums]
-    .filter(([, { watchedH }]) => watchedH > 0)
-    .map(([sky, { visits, watchedH }]) => ({
-      sky,
-      visits,
-      watchedH,
-      ...visitsPerHour({ visits, hours: watchedH }),
-    }));
+  return [...sums].map(([name, { visits, watchedH }]) => ({
+    ...{ name, visits, watchedH },
+    ...visitsPerHour({ visits, hours: watchedH }),
+  }));
 }
+
+/** Three months from March, June, September or December on: 0 to 3. */
+export const seasonOf = ({ fromLocal }: Pick<WatchedQuarter, 'fromLocal'>): number =>
+  Math.floor(((Number(fromLocal.slice(5, 7)) + 9) % 12) / 3);
 
 /** The value below which a share of sorted values lies. */
 function quantile(sorted: readonly number[], share: number): number {

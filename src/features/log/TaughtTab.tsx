@@ -1,11 +1,8 @@
 import { median } from 'd3-array';
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import type { Rate } from '@/core';
 import { percent, stops } from '@/features/shoot/words';
 import { useShown } from '@/features/shoot/open-shoot';
-import { visitsByHour, watchesWithSightings } from '@/answers/nature';
-import { visitInWords } from '@/features/shoot/visit-words';
 import { RateBar } from '@/figures/RateBars';
 import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
@@ -22,10 +19,14 @@ import {
   shootsHere,
   shutterBand,
   spreadOf,
-  visitsBySky,
+  lightBand,
+  quarterOf,
+  tells,
   type RateRow,
 } from '@/answers/taught';
+import { lightBandInWords, QUARTER_NAMES, rateInWords, tiredInWords } from './taught-words';
 import { useAgainstPlan } from './use-against-plan';
+import { VisitsSection } from './VisitsSection';
 
 /** What the numbers of this shoot, and of others like it, teach. */
 export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
@@ -35,6 +36,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
   const taught = useMemo(() => {
     const known = teachersOf(shoot, all ?? []);
     const here = shootsHere(shoot, known);
+    const quarter = quarterOf(frames);
     return {
       delivered: deliveredOf(shoot, frames),
       rates: [
@@ -47,18 +49,26 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
           name: 'By position',
           rows: ratesBy(frames, ({ stand }) => standInWords(shoot, stand).position),
         },
+        {
+          name: 'By the light, as exposed',
+          rows: ratesBy(frames, (frame) => {
+            const band = lightBand(frame);
+            return band === undefined ? undefined : lightBandInWords(band);
+          }),
+        },
+        { name: FRESH_AND_TIRED, rows: ratesBy(frames, (frame) => QUARTER_NAMES[quarter(frame)]) },
       ],
+      known,
+      here,
       skill: panSkill([shoot, ...known]),
       iso: spreadOf(frames.flatMap(({ frame }) => frame.iso ?? [])),
       focal: spreadOf(frames.flatMap(({ frame }) => frame.focalMm ?? [])),
       offsets: lightOffsets(here),
-      hours: visitsByHour(here.flatMap(watchesWithSightings)),
-      skies: visitsBySky(here),
     };
   }, [shoot, frames, all]);
-  const { delivered, rates, skill, iso, focal, offsets, hours, skies } = taught;
-  const empty =
-    frames.length === 0 && delivered.length === 0 && offsets.length === 0 && hours.length === 0;
+  const { delivered, rates, skill, iso, focal, offsets, known, here } = taught;
+  const isWatched = here.some(({ watches }) => watches.length > 0);
+  const empty = frames.length === 0 && delivered.length === 0 && offsets.length === 0 && !isWatched;
   return (
     <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
       {empty ? <Text>Nothing to learn from yet: log in Field, or read pictures in.</Text> : null}
@@ -85,6 +95,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
         rows.length > 0 ? (
           <Section key={name} name={`Keepers. ${name}`}>
             <Rates name={name} rows={rows} widthPx={widthPx} />
+            {name === FRESH_AND_TIRED ? <Tired rows={rows} /> : null}
           </Section>
         ) : null,
       )}
@@ -115,20 +126,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
           ))}
         </Section>
       ) : null}
-      {hours.length > 0 ? (
-        <Section name="Visits">
-          {hours.map((hour) => (
-            <Text key={hour.hour}>
-              {`${hourWords(hour.hour)}  ${visitInWords(hour)}, ${interval(hour)} an hour, ${hour.visits} in ${hour.watchedH.toFixed(1)} h`}
-            </Text>
-          ))}
-          {skies.map((sky) => (
-            <Text key={sky.sky}>
-              {`Sky ${SKY_NAMES[sky.sky]}: ${sky.rate.toFixed(1)} an hour, ${interval(sky)}, in ${sky.watchedH.toFixed(1)} h`}
-            </Text>
-          ))}
-        </Section>
-      ) : null}
+      <VisitsSection {...{ shoot, known, here }} />
       <Text kind="small" ink="quiet">
         Lines over bars, and “from … to …”, hold 95 times in 100. What is taught here stands in the
         Brief of shoots that come after, to be taken up or left out.
@@ -137,10 +135,8 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
   );
 }
 
-const SKY_NAMES = { clear: 'clear', partly: 'partly covered', overcast: 'overcast' } as const;
 const hourWords = (hour: number): string => `${String(hour).padStart(2, '0')}:00`;
 const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
-const interval = ({ low, high }: Rate): string => `${low.toFixed(1)} to ${high.toFixed(1)}`;
 const offsetInWords = (mean: number): string =>
   Math.abs(mean) < 0.05
     ? 'as computed'
@@ -157,6 +153,13 @@ function Section({ name, children }: { readonly name: string; readonly children:
   );
 }
 
+const FRESH_AND_TIRED = 'Fresh and tired';
+
+function Tired({ rows }: { readonly rows: readonly RateRow[] }) {
+  const words = tiredInWords(rows);
+  return words ? <Text>{words}</Text> : null;
+}
+
 function Rates({
   name,
   rows,
@@ -169,7 +172,7 @@ function Rates({
   return (
     <View role="list" aria-label={name} className="gap-2">
       {rows.map((row) => {
-        const words = `${percent(row.rate)}, ${percent(row.low)} to ${percent(row.high)}`;
+        const words = rateInWords(row);
         return (
           <View key={row.name} role="listitem" className="gap-[2px]">
             <View className="flex-row items-baseline justify-between gap-3">
@@ -178,13 +181,15 @@ function Rates({
               </Text>
               <Text kind="strong">{`${row.kept} of ${row.frames}`}</Text>
             </View>
-            <RateBar
-              share={row.rate}
-              low={row.low}
-              high={row.high}
-              widthPx={widthPx}
-              label={`${row.name}: ${words}`}
-            />
+            {tells(row) ? (
+              <RateBar
+                share={row.rate}
+                low={row.low}
+                high={row.high}
+                widthPx={widthPx}
+                label={`${row.name}: ${words}`}
+              />
+            ) : null}
             <Text kind="tiny" ink="quiet">
               {words}
             </Text>

@@ -1,10 +1,8 @@
 import Papa from 'papaparse';
 import { cameraClockSchema } from '@/records/log';
-import { DEMO_SHOOTS } from '@/demo';
 import { DEMO_LOGS } from '@/demo/pictures';
 import { writeLogJson, writeLogTable } from '@/formats/log-table';
-import { withClock, withFrames, withPicked } from '@/records/edit-log';
-import type { Frame } from '@/records/frames';
+import { withFrames, withPicked } from '@/records/edit-log';
 import { SHOOT_KIND } from '@/records/storage';
 import { parseRecord } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
@@ -13,42 +11,8 @@ import { planComparer } from '@/answers/against-plan';
 import { figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from '@/features/shoot/lessons';
 import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from '@/answers/matched';
-import {
-  deliveredOf,
-  lightOffsets,
-  panFramesOf,
-  panSkill,
-  ratesBy,
-  shutterBand,
-  spreadOf,
-  visitsBySky,
-} from '@/answers/taught';
-
-const shootOf = (id: string): Shoot => DEMO_SHOOTS.find((shoot) => shoot.id === id) as Shoot;
-
-/** A demo's day with its pictures read, as the worker reads them; the camera's clock still wrong. */
-function lived(id: string): Shoot {
-  const { pictures, entries, clockOffsetS, camera } = DEMO_LOGS[id] as (typeof DEMO_LOGS)[string];
-  const frames = pictures.map(
-    ({ file, takenLocal, shutterS, aperture, iso, focalMm, rating }): Frame => ({
-      name: file,
-      cameraMs: Date.parse(`${takenLocal}Z`) - clockOffsetS * 1000,
-      camera,
-      shutterS,
-      aperture,
-      iso,
-      focalMm,
-      ...(rating !== undefined && { rating }),
-    }),
-  );
-  const shoot = shootOf(id);
-  return withFrames({ ...shoot, log: { ...shoot.log, entries: [...entries] } }, frames);
-}
-const setRight = (id: string): Shoot => {
-  const { camera, clockOffsetS } = DEMO_LOGS[id] as (typeof DEMO_LOGS)[string];
-  return withClock(lived(id), camera, [{ offsetS: clockOffsetS }]);
-};
-
+import { deliveredOf, spreadOf } from '@/answers/taught';
+import { lived, setRight, shootOf } from '@/demo/lived';
 const larkmoor = setRight('demo-larkmoor');
 const frames = matchedFrames(larkmoor);
 
@@ -145,74 +109,6 @@ test('what was only rehearsed counts for nothing', () => {
     },
   };
   expect(deliveredOf(rehearsed, []).every(({ delivered }) => delivered === 0)).toBe(true);
-});
-
-test('keeper rates count every frame once, and are as sure as Wilson says', () => {
-  for (const nameOf of [
-    shutterBand,
-    ({ stand }: (typeof frames)[number]) => standInWords(larkmoor, stand).position,
-  ]) {
-    const rows = ratesBy(frames, nameOf);
-    expect(rows.reduce((sum, row) => sum + row.frames, 0)).toBe(frames.length);
-    expect(rows.every(({ low, rate, high }) => low <= rate && rate <= high)).toBe(true);
-  }
-  const save = ratesBy(frames, ({ stand }) => stand.shotId).find(({ name }) => name === 'save');
-  // 3 of 14 by Wilson at 95 %: 0.0757 to 0.4759, computed by hand from the formula.
-  expect(save).toMatchObject({ kept: 3, frames: 14 });
-  expect(save?.low).toBeCloseTo(0.0757, 3);
-  expect(save?.high).toBeCloseTo(0.4759, 3);
-});
-
-test('pans teach a sigma: only frames of pans count, longer times draw longer streaks', () => {
-  const panned = panFramesOf(larkmoor);
-  expect(panned).toHaveLength(12);
-  const [slow, fast] = [panned[11], panned[0]];
-  expect(slow?.streakMm ?? 0).toBeGreaterThan((fast?.streakMm ?? 0) * 1.7);
-  const both = panSkill([larkmoor, setRight('demo-tern-water')]);
-  expect(both?.frames).toBe(28);
-  expect(both?.low).toBeLessThan(both?.rate ?? 0);
-  expect(panSkill([shootOf('demo-alder-reach')])).toBeUndefined();
-});
-
-test('readings of a venue by the hour, against what is computed', () => {
-  const reading = (id: string, atLocal: string, ev: number) => ({
-    id,
-    name: 'Goalkeeper',
-    x: 0,
-    y: 40,
-    upM: 1.5,
-    faceDeg: 0,
-    atLocal,
-    by: 'meter' as const,
-    ev,
-    simulated: false,
-  });
-  const shoot = {
-    ...larkmoor,
-    readings: [
-      reading('a', '2027-04-16T18:40', 10),
-      reading('b', '2027-04-16T18:40', 11),
-      reading('c', '2027-04-16T19:10', 9),
-    ],
-  };
-  const [first, second] = lightOffsets([shoot]);
-  expect([first?.hour, first?.count, second?.hour, second?.count]).toEqual([18, 2, 19, 1]);
-  // Two values a stop apart: Student's half width is 12.706 · 0.5.
-  expect((first?.high ?? 0) - (first?.mean ?? 0)).toBeCloseTo(6.353, 3);
-  expect(second?.high).toBe(Infinity);
-});
-
-test('visits by the sky: hours and visits all counted, sightings of the field among them', () => {
-  const alder = setRight('demo-alder-reach');
-  const watch = { id: 'w', markId: 'perch-a', visitsLocal: [] };
-  const day = alder.startLocal.slice(0, 10);
-  const watched = {
-    ...alder,
-    watches: [{ ...watch, fromLocal: `${day}T05:20`, toLocal: `${day}T08:30` }],
-  };
-  const skies = visitsBySky([watched]);
-  expect(skies.reduce((sum, { visits }) => sum + visits, 0)).toBe(5);
-  expect(skies.reduce((sum, { watchedH }) => sum + watchedH, 0)).toBeCloseTo(19 / 6, 9);
 });
 
 test('presses against the plan: a stop more ISO is a stop more light than asked for', () => {

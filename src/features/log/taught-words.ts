@@ -1,0 +1,45 @@
+import { areApart, tells, type Quarter, type RateRow } from '@/answers/taught';
+import { percent } from '@/features/shoot/words';
+
+/** What is said of what a log teaches. */
+
+export const SKY_NAMES = {
+  clear: 'clear',
+  partly: 'partly covered',
+  overcast: 'overcast',
+} as const;
+
+/** By three months, from March on. */
+export const SEASON_NAMES = [
+  'March to May',
+  'June to August',
+  'September to November',
+  'December to February',
+] as const;
+
+export const QUARTER_NAMES: Readonly<Record<Quarter, string>> = {
+  first: 'First quarter of the time',
+  between: 'In between',
+  last: 'Last quarter',
+};
+
+/** "EV 10 to 12". */
+export const lightBandInWords = (band: number): string => `EV ${band} to ${band + 2}`;
+
+/** A share with its interval, or that too few say nothing. */
+export const rateInWords = (row: RateRow): string =>
+  tells(row)
+    ? `${percent(row.rate)}, ${percent(row.low)} to ${percent(row.high)}`
+    : `too few to tell: anything from ${percent(row.low)} to ${percent(row.high)}`;
+
+/** Whether one kept fewer when tired; nothing where either quarter says nothing. */
+export function tiredInWords(rows: readonly RateRow[]): string | undefined {
+  const [first, last] = (['first', 'last'] as const).map((quarter) =>
+    rows.find(({ name }) => name === QUARTER_NAMES[quarter]),
+  );
+  if (!first || !last || !tells(first) || !tells(last)) return undefined;
+  if (!areApart(first, last)) return 'First and last quarter are not told apart: it may be chance.';
+  return last.rate < first.rate
+    ? `Fewer were kept in the last quarter, by more than chance: ${percent(last.rate)} after ${percent(first.rate)}. Plan a rest before it, or what is owed first.`
+    : `More were kept in the last quarter, by more than chance: ${percent(last.rate)} after ${percent(first.rate)}.`;
+}
