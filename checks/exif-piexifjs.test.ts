@@ -72,6 +72,57 @@ test('a raw container built on TIFF is read', () => {
   });
 });
 
+const SOUTH_EAST = {
+  ...{
+    1: 'S',
+    2: [
+      [33, 1],
+      [51, 1],
+      [360, 10],
+    ],
+    3: 'E',
+    4: [
+      [151, 1],
+      [12, 1],
+      [0, 1],
+    ],
+  },
+  ...{ 16: 'T', 17: [4550, 100] },
+};
+
+test('a camera that says where it was, and which way it looked, is heard; a magnetic bearing is not', () => {
+  const taken = { [TAKEN]: '2027:04:16 18:02:11' };
+  const frameOf = (gps: Record<number, unknown>) => {
+    const read = readPicture('a.dng', rawFile({ Exif: taken, GPS: gps }));
+    if (!read.ok) throw new Error(read.reason);
+    return read.picture.frame;
+  };
+  const frame = frameOf(SOUTH_EAST);
+  // 33° 51′ 36″ south, 151° 12′ east.
+  expect(frame.latitudeDeg).toBeCloseTo(-33.86, 6);
+  expect(frame.longitudeDeg).toBeCloseTo(151.2, 6);
+  expect(frame.bearingDeg).toBeCloseTo(45.5, 9);
+  expect(frameOf({ ...SOUTH_EAST, 16: 'M' }).bearingDeg).toBeUndefined();
+  // Half of a place is none.
+  expect(frameOf({ 1: 'S', 2: SOUTH_EAST[2] })).not.toHaveProperty('latitudeDeg');
+});
+
+test('a camera that says how far off level it was is heard', () => {
+  const packet =
+    'http://ns.adobe.com/xap/1.0/\0<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:GPano="http://ns.google.com/photos/1.0/panorama/" GPano:PoseRollDegrees="-1.2"/></rdf:RDF></x:xmpmeta>';
+  const jpeg = readFileSync(path.join(__dirname, '../public/demo-pictures/LMR_0001.jpg'));
+  const length = packet.length + 2;
+  const segment = Buffer.from(
+    `\xff\xe1${String.fromCharCode(length >> 8, length & 255)}${packet}`,
+    'latin1',
+  );
+  const read = readPicture(
+    'a.jpg',
+    bytesOf(Buffer.concat([jpeg.subarray(0, 2), segment, jpeg.subarray(2)])),
+  );
+  expect(read.ok && read.picture.frame.rollDeg).toBeCloseTo(-1.2, 9);
+});
+
 test.each([
   ['no time', { Exif: { [piexif.ExifIFD.ISOSpeedRatings]: 100 } }, 'when it was taken'],
   ['a time that no picture has', { Exif: { [TAKEN]: '9999:12:31 23:59:59' } }, 'when it was taken'],

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, goTo, headline, openLarkmoor, part, settle, test } from './app';
+import { expect, goTo, headline, openLarkmoor, part, savedBy, settle, test } from './app';
 import { keeperButton, openField, opensAt, settingsNow, take } from './field';
 
 /** The demo's three days, lived through from the brief to what they teach. */
@@ -124,6 +124,12 @@ test(
     const visits = taught(page, 'Visits');
     await expect(visits).toContainText(/06:00 {2}\d/);
     await expect(visits).toContainText(/Sky \w+.*: \d\.\d an hour, \d\.\d to \d/);
+    await expect(visits).toContainText(/March to May: \d\.\d an hour/);
+    const { name, text } = await savedBy(page, () =>
+      visits.getByRole('button', { name: 'Save the visits as a table' }).click(),
+    );
+    expect(name).toBe('visits-2027-05-08.csv');
+    expect(text).toMatch(/^From,Watched minutes,Visits,Mark,Sky,Shoot\r\n2027-/);
     await goTo(page, 'Day');
     await expect(page.getByRole('region', { name: 'Visits' })).toContainText(
       /\d+ visits in 5 watches/,

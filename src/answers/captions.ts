@@ -214,6 +214,7 @@ export function captionOf(
     ...(title !== undefined && { event: title }),
     takenAt: zonedSecond(atMs, timeZone),
     ...(frame.rating !== undefined && frame.rating >= 0 && { stars: frame.rating }),
+    ...(frame.rollDeg !== undefined && { rollDeg: frame.rollDeg }),
     ...{ photographer, rights },
   };
 }

@@ -21,6 +21,7 @@ const COLUMNS = [
   'School or client',
   'Caption',
   'Stars',
+  'Horizon off, degrees',
 ] as const;
 
 /** A row a picture, those of one client together. */
@@ -32,10 +33,24 @@ export const writeCaptionTable = (captions: readonly Caption[]): string =>
         const [one, other] = [a.teams.join(' '), b.teams.join(' ')];
         return one < other ? -1 : one > other ? 1 : 0;
       })
-      .map(({ file, camera, takenAt, event = '', names, numbers, teams, text, stars = '' }) => [
-        ...[file, camera, takenAt, event],
-        ...[names.join(', '), numbers.join(', '), teams.join(', '), text, stars],
-      ]),
+      .map(
+        ({
+          file,
+          camera,
+          takenAt,
+          event = '',
+          names,
+          numbers,
+          teams,
+          text,
+          stars = '',
+          rollDeg,
+        }) => [
+          ...[file, camera, takenAt, event],
+          ...[names.join(', '), numbers.join(', '), teams.join(', '), text, stars],
+          ...[rollDeg === undefined ? '' : Math.round(rollDeg * 10) / 10],
+        ],
+      ),
   ]);
 
 /**
@@ -64,7 +79,7 @@ export function sidecarPaths(captions: readonly Pick<Caption, 'file' | 'camera'>
 export function zipCaptions(captions: readonly Caption[]): Uint8Array {
   const paths = sidecarPaths(captions);
   const files = captions.map((caption, i) => {
-    const { text, names, teams, event, ...rest } = caption;
+    const { text, names, teams, event, rollDeg: _roll, ...rest } = caption;
     const keywords = [...new Set([...names, ...teams, ...(event ? [event] : [])])];
     const sidecar = writeSidecar({
       ...{ ...rest, caption: text, names, keywords },

@@ -145,8 +145,10 @@ test('the archive holds a sidecar a picture and the table, whose cells no spread
   // Those of one client stand together.
   const rows = writeCaptionTable([
     { ...CAPTION, teams: ['B'] },
-    { ...CAPTION, teams: ['A'] },
+    { ...CAPTION, teams: ['A'], rollDeg: -1.24 },
     { ...CAPTION, teams: ['B'] },
   ]).split('\r\n');
   expect(rows.slice(1, 4).map((row) => row.split(',')[6])).toEqual(['A', 'B', 'B']);
+  // Only where the camera says it.
+  expect(rows.slice(1, 4).map((row) => row.split(',').at(-1))).toEqual(['-1.2', '', '']);
 });

@@ -41,6 +41,8 @@ export interface Caption {
   /** By the place's clock, with its distance from UTC: "2027-06-19T10:02:11+01:00". */
   readonly takenAt: string;
   readonly stars?: number;
+  /** How far off level the camera was, clockwise, where it says so. */
+  readonly rollDeg?: number;
   readonly photographer: string;
   readonly rights: string;
 }

@@ -14,6 +14,10 @@ const frame = fc.record(
     rating: fc.integer({ min: -1, max: 5 }),
     kept: fc.boolean(),
     upright: fc.boolean(),
+    latitudeDeg: fc.constantFrom(52.1, -89.5),
+    longitudeDeg: fc.constantFrom(-1.3, 179.9),
+    bearingDeg: fc.constantFrom(0, 359.5),
+    rollDeg: fc.constantFrom(-1.2, 3),
     eventId: fc.constantFrom(null, 'e1', 'e2'),
     who: fc.array(
       fc.oneof(

@@ -34,11 +34,11 @@ export function VisitsSection({
     [shoot, known, here],
   );
   if (hours.length === 0) return null;
-  const under = (
-    name: string,
-    row: Rate & { readonly visits: number; readonly watchedH: number },
-  ) =>
-    `${name}: ${visitInWords(row)}, ${interval(row)} an hour, ${row.visits} in ${row.watchedH.toFixed(1)} h`;
+  type Row = Rate & { readonly visits: number; readonly watchedH: number };
+  const counted = (row: Row) =>
+    `${interval(row)} an hour, ${row.visits} in ${row.watchedH.toFixed(1)} h`;
+  const under = (name: string, row: Row) =>
+    `${name}: ${row.rate.toFixed(1)} an hour, ${counted(row)}`;
   const seasons = visitsBy(quarters, seasonOf);
   return (
     <View role="region" aria-label="Visits" className="gap-2">
@@ -46,7 +46,9 @@ export function VisitsSection({
         Visits
       </Heading>
       {hours.map((hour) => (
-        <Text key={hour.hour}>{under(hourWords(hour.hour), hour)}</Text>
+        <Text
+          key={hour.hour}
+        >{`${hourWords(hour.hour)}  ${visitInWords(hour)}, ${counted(hour)}`}</Text>
       ))}
       {visitsBy(quarters, ({ sky }) => sky).map((row) => (
         <Text key={row.name}>{under(`Sky ${SKY_NAMES[row.name]}`, row)}</Text>
