@@ -8,6 +8,7 @@ import piexif from 'piexifjs';
 import { DEMO_LOGS, type DemoPicture } from '@/demo/pictures';
 import { CHROMIUM } from './chromium';
 import { sceneSvg, SCENE_SIZE } from './demo-scenes';
+import { rational } from './rational';
 
 const OUT = 'public/demo-pictures';
 const QUALITY = 0.55;
@@ -30,9 +31,6 @@ async function jpegOf(page: Page, svg: string, widthPx: number, heightPx: number
   );
   return Buffer.from(url.split(',')[1] as string, 'base64').toString('latin1');
 }
-
-const rational = (value: number): [number, number] =>
-  value < 1 ? [1, Math.round(1 / value)] : [Math.round(value * 10), 10];
 
 function exifOf(picture: DemoPicture, camera: string, clockOffsetS: number, thumbnail: string) {
   const { takenLocal, shutterS, aperture, iso, focalMm, rating, ratedIn, upright } = picture;

@@ -8,11 +8,9 @@ import piexif from 'piexifjs';
 import { writeCells } from '@/formats/csv';
 import { writeShootFile } from '@/formats/shoot-json';
 import { madeUpDay, type MadeUpPicture } from './made-up-day';
+import { rational } from './rational';
 
 const SCENE = path.join(__dirname, '../public/demo-pictures/TRN_0001.jpg');
-
-const rational = (value: number): [number, number] =>
-  value < 1 ? [1, Math.round(1 / value)] : [Math.round(value * 10), 10];
 
 /** One of the demo's drawings with a picture's figures in it. */
 export function madeUpJpeg(scene: string, { frame }: Pick<MadeUpPicture, 'frame'>): Buffer {

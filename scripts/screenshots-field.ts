@@ -46,9 +46,15 @@ export async function saveField(
   const log = await pageAt(browser, PHONE);
   await log.goto(`${base}/shoot/demo-larkmoor/log`);
   await log.getByRole('button', { name: 'Read the demo’s pictures' }).click();
-  await log.getByRole('button', { name: 'Set it right' }).click();
+  await log.getByRole('button', { name: 'Set it right' }).waitFor();
   // What was said goes away by itself.
   await log.waitForTimeout(11_000);
+  await log.getByRole('region', { name: 'Clocks' }).evaluate((at) => at.scrollIntoView());
+  await log.waitForTimeout(400);
+  await take(log);
+  await log.getByRole('button', { name: 'Set it right' }).click();
+  await log.getByRole('list', { name: 'Contact sheet' }).evaluate((at) => at.scrollIntoView());
+  await log.waitForTimeout(1500);
   await take(log);
   await log.getByRole('link', { name: 'Names', exact: true }).click();
   await log.getByRole('region', { name: 'Who is on it' }).waitFor();

@@ -1,5 +1,5 @@
 import { bisectRight } from 'd3-array';
-import { fitClockPieces, lagOf, type ClockEvidence, type ClockPiece } from '@/core';
+import { burstEnds, fitClockPieces, lagOf, type ClockEvidence, type ClockPiece } from '@/core';
 import { startOf, strandOf } from '@/records/edit-events';
 import { framesOf } from '@/records/edit-log';
 import type { Frame } from '@/records/frames';
@@ -210,9 +210,8 @@ export function evidenceDrawn(
   const clocks = pieces.map((piece) => ({ name: camera, ...piece }));
   const right = { log: { ...shoot.log, clocks } };
   const own = framesOf(shoot).filter((frame) => frame.camera === camera);
-  const ends = own.filter(
-    ({ cameraMs }, i) => (own[i + 1]?.cameraMs ?? Infinity) - cameraMs > 1500,
-  );
+  const endsMs = new Set(burstEnds(own.map(({ cameraMs }) => cameraMs)));
+  const ends = own.filter(({ cameraMs }) => endsMs.has(cameraMs));
   return {
     ...{ fromMs, toMs: fromMs + DRAWN_MS },
     tapsMs: countedEntries(shoot).flatMap(({ entry }) =>

@@ -6,6 +6,7 @@ import type { Shoot } from '@/records/shoot';
 import { clockOf, localSecondOf, msOf } from '@/records/times';
 import { countedEntries } from './counted';
 import type { MatchedFrame, Press } from './matched';
+import { TAP_AFTER_MS, TAP_BEFORE_MS } from './put-to-event';
 
 /** Names on pictures, and the words under them. */
 
@@ -23,10 +24,6 @@ export interface Candidate {
   /** Something is owed of them. */
   readonly isOwed?: true;
 }
-
-/** A tap in the field speaks of a press so long before it, and so long after it. Common practice, no source. */
-const TAP_BEFORE_MS = 10_000;
-const TAP_AFTER_MS = 45_000;
 
 const candidate = (
   who: Who,

@@ -46,8 +46,8 @@ const MINUTE_MS = 60_000;
 const EARLY_MIN = 5;
 const LATE_MIN = 25;
 /** A tap speaks of a press so long before it, and so long after it. Common practice, no source. */
-const TAP_BEFORE_MS = 10_000;
-const TAP_AFTER_MS = 45_000;
+export const TAP_BEFORE_MS = 10_000;
+export const TAP_AFTER_MS = 45_000;
 /** What one tapped as stood at is forgotten to be changed: it speaks less and less. Common practice, no source. */
 const STAND_FADES_MIN = 40;
 /** Taken from within so much of a place, it is that place's. */

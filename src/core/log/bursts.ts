@@ -30,6 +30,10 @@ export function burstsOf(timesMs: readonly number[], pauseMs = PAUSE_MS): readon
   return found;
 }
 
+/** The last frame of each press: of bursts and of lone frames. @param timesMs in order of time */
+export const burstEnds = (timesMs: readonly number[], pauseMs = PAUSE_MS): readonly number[] =>
+  timesMs.filter((at, i) => (timesMs[i + 1] ?? Infinity) - at > pauseMs);
+
 const EARLIEST_MS = Date.UTC(1970, 0, 1);
 const LATEST_MS = Date.UTC(2200, 0, 1);
 

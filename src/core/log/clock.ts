@@ -1,5 +1,6 @@
 import { max, maxIndex, min } from 'd3-array';
 import { nonEmpty } from '../check';
+import { burstEnds } from './bursts';
 
 /**
  * How a camera's clock stands, from what happened about its pictures: taps that follow them, events that they were
@@ -79,16 +80,10 @@ const FEWEST_TIES = 3;
 const LONGEST_S = 4 * DAY_S;
 const MOST_TAPS = 200;
 const MOST_BURSTS = 300;
-/** A pause longer than this ends a burst. */
-const PAUSE_MS = 1500;
 /** Clocks in cameras run off by so much a day; what is looked through. No source. */
 const DRIFT_SD_S = 6;
 const MOST_DRIFT_S = 40;
 const DRIFT_STEP_S = 2;
-
-/** Bursts by their ends: what a glance judges. */
-const burstEnds = (framesMs: readonly number[]): readonly number[] =>
-  framesMs.filter((at, i) => (framesMs[i + 1] ?? Infinity) - at > PAUSE_MS);
 
 const thinned = (list: readonly number[], most: number): readonly number[] => {
   const every = Math.ceil(list.length / most);
@@ -258,6 +253,7 @@ export function fitClock(evidence: ClockEvidence): ClockFit | undefined {
   const { framesMs, tapsMs, eventsMs = [], othersMs = [], lagS } = evidence;
   nonEmpty('framesMs', framesMs);
   const meanS = lagS?.mean ?? LAG_S;
+  // What a glance judges is the end of a press.
   const ends = burstEnds(framesMs);
   const endsS = ends.map((ms) => ms / 1000);
   const tapsS = thinned(tapsMs, MOST_TAPS).map((ms) => ms / 1000);

@@ -1,4 +1,4 @@
-export { burstsOf, isPictureTime, PICTURE_SPAN_MS, type Burst } from './bursts';
+export { burstEnds, burstsOf, isPictureTime, PICTURE_SPAN_MS, type Burst } from './bursts';
 export { fitClock, lagOf, type ClockEvidence, type ClockFit, type ClockTie } from './clock';
 export { chainShares, type Link } from './chain';
 export { fitClockPieces, type ClockPiece } from './clock-pieces';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { burstsOf } from './bursts';
+import { burstEnds, burstsOf } from './bursts';
 import { meanInterval } from './mean';
 import { panSigma, panSigmaInterval } from './rates';
 
@@ -9,6 +9,8 @@ test('a burst is frames without a pause between them; a lone frame is none', () 
     { from: 4, to: 5 },
   ]);
   expect(burstsOf([])).toEqual([]);
+  // Each press ends, a lone one too.
+  expect(burstEnds([0, 100, 200, 5000, 9000, 9100])).toEqual([200, 5000, 9100]);
   expect(() => burstsOf([5, 1])).toThrow('timesMs[1] 1: must not be before 5');
 });
 
