@@ -143,6 +143,8 @@ test('a lens too long for one of two races speaks for the other', () => {
   );
   expect(found?.event?.markId).toBe('high-jump');
   expect(found?.why).toContain('focal');
+  // Two stops too long for the other.
+  expect(found?.sure).toBeGreaterThan(0.9);
 });
 
 test('what a person said of one press speaks for its neighbours, and reading again undoes nothing', () => {
