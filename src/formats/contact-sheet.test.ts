@@ -50,6 +50,10 @@ test('every picture has its place on a page, its name and its words, and nothing
   expect(texts).toContain('FFA_1000.jpg, 4 of 5');
   expect(texts).toContain('FFA_1039.jpg');
   expect(texts.filter((text) => text.startsWith('Spring meet · page'))).toHaveLength(pages.length);
+  // The foot stands under all of it.
+  for (const { text, y } of textsOf(pages)) {
+    if (text.startsWith('Spring meet · page')) expect(y).toBeLessThan(PAGE.margin);
+  }
   // Words under a picture stay over the next row and over the foot.
   const lowest = Math.min(
     ...textsOf(pages).flatMap(({ text, y }) => (text.includes('page') ? [] : [y])),

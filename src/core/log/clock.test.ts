@@ -82,6 +82,8 @@ test('a clock that runs off is told from one that does not', () => {
   const found = fitClock(off);
   expect(found?.perDayS).toBeGreaterThan(18);
   expect(found?.perDayS).toBeLessThan(42);
+  // By it every tap follows a picture, from the first to the last.
+  expect(found?.ties.length).toBe(off.tapsMs.length);
   // In the middle of the pictures it stands as it does there.
   const middleS = 60 + (30 * ((found?.atMs ?? 0) - START_MS)) / DAY_MS;
   expect(Math.abs((found?.offsetS ?? 1e9) - middleS)).toBeLessThanOrEqual(2);
@@ -141,6 +143,8 @@ test('how long one glances is learned from a clock that is known', () => {
   expect(lagOf([2, 2, 2, 2].map((lagS) => ({ lagS })))).toBeUndefined();
   const lag = lagOf([7, 7, 7, 7, 7, 60, -3].map((lagS) => ({ lagS })));
   expect(lag?.mean).toBeCloseTo(7, 9);
+  // 7 · 0.45 / √5.
+  expect(lag?.sd).toBeCloseTo(1.4087, 3);
   // Known to some seconds by one clock, the next is lined up by it.
   const gapsS = gaps(30);
   const slow = day({ offsetS: 100, gapsS, tapped: () => true });
