@@ -9,12 +9,16 @@ const SAME_S = 5;
 
 type Piece = Omit<CameraClock, 'name'>;
 
-/** Whether a clock is set as it was found. */
+/** Whether a clock is set as it was found: what is set by hand or picture is not corrected by what is known less well. */
 export const isAsFound = (set: readonly Piece[], found: readonly Piece[]): boolean => {
   const stands = set.length > 0 ? set : [{ offsetS: 0 }];
+  const toleranceS = (i: number) =>
+    set.length > 0 ? Math.max(SAME_S, found[i]?.withinS ?? 0) : SAME_S;
   return (
     stands.length === found.length &&
-    stands.every(({ offsetS }, i) => Math.abs(offsetS - (found[i]?.offsetS ?? NaN)) <= SAME_S)
+    stands.every(
+      ({ offsetS }, i) => Math.abs(offsetS - (found[i]?.offsetS ?? NaN)) <= toleranceS(i),
+    )
   );
 };
 
@@ -58,6 +62,6 @@ export function howFoundInWords({ fits }: ClockFound): string {
   const ties = fits.reduce((sum, { fit }) => sum + fit.ties.length, 0);
   const of = Math.max(...fits.map(({ fit }) => fit.of));
   return ties === 0
-    ? 'Its pictures then fall into the events of the day and beside the other camera’s. No tap speaks for it.'
+    ? 'Its pictures then fall into the events of the day, or beside another camera’s. No tap speaks for it.'
     : `${ties} of ${of} keepers tapped in the field then follow a picture of it by some seconds.`;
 }
