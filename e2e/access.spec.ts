@@ -80,7 +80,7 @@ async function throughTheDay(page: Page, look: Look): Promise<void> {
   await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
   await page.getByRole('button', { name: 'Set it right' }).click();
   await look();
-  for (const name of ['Names', 'Entries', 'Taught']) {
+  for (const name of ['Names', 'Even out', 'Entries', 'Taught']) {
     await pressTab(page, name);
     await look();
   }

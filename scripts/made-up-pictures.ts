@@ -12,12 +12,17 @@ import { rational } from './rational';
 
 const SCENE = path.join(__dirname, '../public/demo-pictures/TRN_0001.jpg');
 
-/** One of the demo's drawings with a picture's figures in it. */
-export function madeUpJpeg(scene: string, { frame }: Pick<MadeUpPicture, 'frame'>): Buffer {
+/** A drawing with a picture's figures in it, and its small picture: its own where none is given. */
+export function madeUpJpeg(
+  scene: string,
+  { frame }: Pick<MadeUpPicture, 'frame'>,
+  small?: string,
+): Buffer {
   const { cameraMs, camera, shutterS = 1, aperture = 1, iso = 100, focalMm = 50, rating } = frame;
   const iso8601 = new Date(cameraMs).toISOString();
   const stamp = iso8601.slice(0, 19).replace(/-/g, ':').replace('T', ' ');
   const before = piexif.load(scene);
+  const thumbnail = small ?? before.thumbnail;
   const exif = piexif.dump({
     '0th': {
       [piexif.ImageIFD.Model]: camera,
@@ -31,8 +36,9 @@ export function madeUpJpeg(scene: string, { frame }: Pick<MadeUpPicture, 'frame'
       [piexif.ExifIFD.ISOSpeedRatings]: iso,
       [piexif.ExifIFD.FocalLength]: [focalMm, 1],
     },
-    '1st': before['1st'] ?? {},
-    ...(before.thumbnail && { thumbnail: before.thumbnail }),
+    // A thumbnail stands in a directory of its own: this one says that it is a JPEG.
+    '1st': { ...before['1st'], [piexif.ImageIFD.Compression]: 6 },
+    ...(thumbnail && { thumbnail }),
   });
   return Buffer.from(piexif.insert(exif, scene), 'latin1');
 }

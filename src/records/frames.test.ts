@@ -18,6 +18,7 @@ const frame = fc.record(
     longitudeDeg: fc.constantFrom(-1.3, 179.9),
     bearingDeg: fc.constantFrom(0, 359.5),
     rollDeg: fc.constantFrom(-1.2, 3),
+    levelStops: fc.constantFrom(-2.31, 0, 1.5),
     eventId: fc.constantFrom(null, 'e1', 'e2'),
     who: fc.array(
       fc.oneof(
@@ -108,6 +109,8 @@ test.each([
   ['people by no place', packed({ ...COLUMNS, ...NULLS, hand: { ...HAND, who: [[-1], null] } })],
   ['a time that no calendar has', packed({ ...COLUMNS, ...NULLS, ms: [1e14, 1e14] })],
   ['a column too short', packed({ ...COLUMNS, ...NULLS, camera: [0] })],
+  ['brightness of fewer pictures', packed({ ...COLUMNS, ...NULLS, levelStops: [0] })],
+  ['brightness beyond white', packed({ ...COLUMNS, ...NULLS, levelStops: [0, 13] })],
   ['a camera that is not named', packed({ ...COLUMNS, ...NULLS, camera: [0, 3] })],
   ['no base64', '%%%'],
   ['no deflate', btoa('hello there')],

@@ -43,6 +43,8 @@ export interface Frame {
   readonly latitudeDeg?: number;
   readonly longitudeDeg?: number;
   readonly bearingDeg?: number;
+  /** How bright its small picture is, in stops over or under mid-grey. */
+  readonly levelStops?: number;
   /** How far the camera was off level, clockwise as seen from behind it. */
   readonly rollDeg?: number;
   /** The event that a person put it to, `null` for none; by its time without. */
@@ -59,6 +61,9 @@ export const MOST_WHO = 40;
 
 const optional = (least: number, most: number) =>
   z.array(z.number().min(least).max(most).nullable()).max(FRAMES_PER_CHUNK);
+
+/** Further from mid-grey no picture of eight bits can be. */
+export const MOST_LEVEL_STOPS = 12;
 
 const LONGEST_WHO = 120;
 const places = z
@@ -110,14 +115,16 @@ const columnsSchema = z
     kept: optional(0, 1),
     upright: optional(0, 1),
     where: whereSchema.optional(),
+    levelStops: optional(-MOST_LEVEL_STOPS, MOST_LEVEL_STOPS).optional(),
     hand: handSchema.optional(),
   })
   .refine(
-    ({ v: _v, cameras: _cameras, hand, where = {}, ...columns }) =>
+    ({ v: _v, cameras: _cameras, hand, where = {}, levelStops, ...columns }) =>
       new Set(
         [
           ...Object.values(columns),
           ...Object.values(where),
+          ...(levelStops ? [levelStops] : []),
           ...(hand ? [hand.event, hand.who] : []),
         ].map(({ length }) => length),
       ).size === 1,
@@ -127,6 +134,8 @@ const columnsSchema = z
     path: ['camera'],
     message: 'must be one of cameras',
   });
+
+type Figure = 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating' | 'levelStops';
 
 /** How much of a name is the same as that of the name before, and what follows. */
 const stepsOf = (names: readonly string[]) =>
@@ -191,11 +200,11 @@ function unpackHand(
 
 function packChunk(frames: readonly Frame[]): string {
   const cameras = [...new Set(frames.map(({ camera }) => camera))];
-  const figures = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') =>
-    frames.map((frame) => frame[key] ?? null);
+  const figures = (key: Figure) => frames.map((frame) => frame[key] ?? null);
   const switches = (key: 'kept' | 'upright') =>
     frames.map((frame) => (frame[key] === undefined ? null : Number(frame[key])));
   const hand = packHand(frames);
+  const isMeasured = frames.some(({ levelStops }) => levelStops !== undefined);
   const isPlaced = frames.some((frame) => WHERE.some((key) => frame[key] !== undefined));
   const columns: z.infer<typeof columnsSchema> = {
     v: 1,
@@ -215,6 +224,7 @@ function packChunk(frames: readonly Frame[]): string {
         WHERE.map((key) => [key, frames.map((frame) => frame[key] ?? null)]),
       ) as z.infer<typeof whereSchema>,
     }),
+    ...(isMeasured && { levelStops: figures('levelStops') }),
     ...(hand && { hand }),
   };
   return btoa(strFromU8(deflateSync(strToU8(JSON.stringify(columns)), { level: 9 }), true));
@@ -271,8 +281,8 @@ function unpackChunk(chunk: string): readonly Frame[] {
     if (!isPictureTime(cameraMs)) {
       throw new RangeError(`ms[${i}]: must be a time from 1970 to 2200`);
     }
-    const figure = (key: 'shutterS' | 'aperture' | 'iso' | 'focalMm' | 'rating') => {
-      const value = data[key][i] ?? undefined;
+    const figure = (key: Figure) => {
+      const value = data[key]?.[i] ?? undefined;
       return value === undefined ? {} : { [key]: value };
     };
     const on = (key: 'kept' | 'upright') => {
@@ -288,6 +298,7 @@ function unpackChunk(chunk: string): readonly Frame[] {
       ...figure('iso'),
       ...figure('focalMm'),
       ...figure('rating'),
+      ...figure('levelStops'),
       ...on('kept'),
       ...on('upright'),
       ...Object.fromEntries(

@@ -155,6 +155,9 @@ const from16To17: Migration = (older) => ({ ...older, version: 17 });
 /** From version 18 on a camera's clock says how it is known, may drift and may be set while shooting. */
 const from17To18: Migration = (older) => ({ ...older, version: 18 });
 
+/** From version 19 on a picture says how bright it came out; before, none did. */
+const from18To19: Migration = (older) => ({ ...older, version: 19 });
+
 /** What lifts a record of version n to n + 1, at index n − 1. */
 export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from1To2,
@@ -174,4 +177,5 @@ export const SHOOT_MIGRATIONS: readonly Migration[] = [
   from15To16,
   from16To17,
   from17To18,
+  from18To19,
 ];

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { DEMO_SHOOTS } from '@/demo';
 import { readShootFile } from '@/formats/shoot-json';
 import { parseRecord } from './parse';
+import { unpackFrames } from './frames';
 import { SHOOT_VERSION, shootSchema, type Shoot } from './shoot';
 import { SHOOT_MIGRATIONS } from './shoot-migrations';
 
@@ -237,4 +238,16 @@ test('a file of version 17 is read as it is: its clocks are offsets, set by hand
   const read = readShootFile(text);
   if (!read.ok) throw new Error(read.reason);
   expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+});
+
+test('a file of version 18 is read as it is: its pictures do not say how bright they came out', () => {
+  const text = readFileSync(path.join(__dirname, 'fixtures/tern-water-v18.shoot.json'), 'utf8');
+  const old = JSON.parse(text).shoot as Shoot;
+  expect(old.version).toBe(18);
+  const read = readShootFile(text);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.record).toEqual({ ...old, version: SHOOT_VERSION });
+  const frames = unpackFrames(read.record.log.frames);
+  expect(frames).toHaveLength(31);
+  expect(frames.every(({ levelStops }) => levelStops === undefined)).toBe(true);
 });

@@ -98,7 +98,7 @@ const list = <T extends z.ZodType>(entry: T, atLeast: number) =>
 /** Relative rate error of someone who has practised a little. Common practice, no source. */
 export const FIRST_PAN_SIGMA = BEGINNER_PAN_SIGMA;
 
-export const SHOOT_VERSION = 18;
+export const SHOOT_VERSION = 19;
 
 export const shootSchema = z
   .strictObject({

@@ -46,8 +46,18 @@ async function readFile(file: File) {
   return readPicture(file.name, await file.arrayBuffer());
 }
 
+/** How bright a small picture is, in stops over or under mid-grey; nothing where it can't be opened. */
+type Measure = (jpeg: Uint8Array) => Promise<number | undefined>;
+
+async function measured(picture: PictureFigures, levelOf: Measure): Promise<PictureFigures> {
+  const levelStops = picture.thumbnail && (await levelOf(picture.thumbnail));
+  return levelStops === undefined
+    ? picture
+    : { ...picture, frame: { ...picture.frame, levelStops } };
+}
+
 /** Reads pictures some at a time. @param nextTurn as `runningJobs` */
-export function picturesService(nextTurn: () => Promise<void>): PicturesService {
+export function picturesService(nextTurn: () => Promise<void>, levelOf: Measure): PicturesService {
   const { run, cancel } = runningJobs(nextTurn);
   return {
     cancel,
@@ -72,7 +82,7 @@ export function picturesService(nextTurn: () => Promise<void>): PicturesService 
             const refused: Refused[] = [];
             for (const file of piece) {
               const read = await readFile(file);
-              if (read.ok) pictures.push(read.picture);
+              if (read.ok) pictures.push(await measured(read.picture, levelOf));
               else refused.push({ name: file.name, reason: read.reason });
             }
             done += piece.length;

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
+import { measuredLevel } from './measure-level';
 import { nextTurn } from './next-turn';
 import { picturesService } from './pictures-job';
 
-expose(picturesService(nextTurn));
+expose(picturesService(nextTurn, measuredLevel));

@@ -7,6 +7,7 @@ import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { useShape } from '@/ui/use-shape';
 import { EntriesTab } from './EntriesTab';
+import { EvenTab } from './EvenTab';
 import { LogAnswer } from './LogAnswer';
 import { CaptionsOut } from './CaptionsOut';
 import { NamesTab } from './NamesTab';
@@ -19,6 +20,7 @@ import { usePictures } from './use-pictures';
 const TABS = [
   { id: 'pictures', name: 'Pictures' },
   { id: 'names', name: 'Names' },
+  { id: 'even', name: 'Even out' },
   { id: 'entries', name: 'Entries' },
   { id: 'taught', name: 'Taught' },
 ] as const;
@@ -26,6 +28,7 @@ const TABS = [
 const TITLES = {
   pictures: 'Log: what is owed and had',
   names: 'Who is on the pictures',
+  even: 'Lift, crop and level',
   entries: 'What was tapped',
   taught: 'What it teaches',
 } as const;
@@ -50,11 +53,19 @@ function OpenLog() {
   const part = {
     pictures: <PicturesTab frames={frames} pictures={pictures} />,
     names: <CaptionsOut names={names} />,
+    even: null,
     entries: <EntriesTab frames={frames} />,
     taught: <TaughtTab frames={frames} />,
   }[tab];
-  // Names are gone through by the hundred: what is owed stands in the other parts.
-  const answer = tab === 'names' ? <NamesTab names={names} /> : <LogAnswer />;
+  // Pictures are gone through by the hundred there: what is owed stands in the other parts.
+  const answer =
+    tab === 'names' ? (
+      <NamesTab names={names} />
+    ) : tab === 'even' ? (
+      <EvenTab frames={frames} />
+    ) : (
+      <LogAnswer />
+    );
   if (wide) {
     return (
       <WideFrame
@@ -65,7 +76,7 @@ function OpenLog() {
           <View>
             {links}
             <View className="px-4 py-3">{answer}</View>
-            <View className="p-4">{part}</View>
+            {part ? <View className="p-4">{part}</View> : null}
           </View>
         }
         middle={<PlanPicture />}
@@ -91,7 +102,7 @@ function OpenLog() {
       }
       answer={false}
       foot={null}
-      second={<View className="px-3 pb-3">{part}</View>}
+      second={part ? <View className="px-3 pb-3">{part}</View> : null}
     >
       <View className="px-3 pt-2">{answer}</View>
     </PhoneFrame>

@@ -7,7 +7,7 @@ import { SHOOT_KIND } from '@/records/storage';
 import { parseRecord } from '@/records/parse';
 import type { Shoot } from '@/records/shoot';
 import { localSecondOf } from '@/records/times';
-import { planComparer } from '@/answers/against-plan';
+import { plannedFor, planComparer } from '@/answers/against-plan';
 import { figuresInWords, logRows, offsetBy, offsetInWords } from './log-rows';
 import { lessonsFor, taughtByEarlier } from '@/features/shoot/lessons';
 import { byPlace, isKept, matchedFrames, pressesOf, standInWords } from '@/answers/matched';
@@ -112,7 +112,7 @@ test('what was only rehearsed counts for nothing', () => {
 });
 
 test('presses against the plan: a stop more ISO is a stop more light than asked for', () => {
-  const compare = planComparer(larkmoor);
+  const compare = planComparer(plannedFor(larkmoor));
   const [press] = pressesOf(frames);
   if (!press) throw new Error('no press');
   const as = compare(press);
