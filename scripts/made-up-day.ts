@@ -125,7 +125,7 @@ export function madeUpDay(seed: number, pictures = 300): MadeUpDay {
             .slice(-4)}.jpg`,
           cameraMs: Math.round(trueMs - (offsetS + driftedS) * 1000),
           camera: name,
-          ...{ shutterS: 1 / 1600, aperture: 2.8, iso: 400, focalMm: camera === 0 ? 400 : 150 },
+          ...{ shutterS: 1 / 1600, aperture: 4, iso: 100, focalMm: camera === 0 ? 400 : 150 },
           ...(i + 1 === kept && chance() < 0.8 && { rating: 4 }),
           ...(isJump && { upright: true }),
         },

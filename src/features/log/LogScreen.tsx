@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { matchedFrames } from '@/answers/matched';
+import { matchedFrames, type MatchedFrame } from '@/answers/matched';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useShown } from '@/features/shoot/open-shoot';
@@ -33,6 +33,8 @@ const TITLES = {
   taught: 'What it teaches',
 } as const;
 
+const NO_FRAMES: readonly MatchedFrame[] = [];
+
 /** What was done: what is owed against what is had, pictures by their own figures, and what it teaches. */
 export function LogScreen() {
   return (
@@ -49,7 +51,8 @@ function OpenLog() {
   const pictures = usePictures();
   const frames = matchedFrames(shoot);
   const links = <TabLinks step="log" label="Parts of Log" tabs={TABS} open={tab} />;
-  const names = useNames(frames);
+  // Thousands of pictures are captioned where that is looked at.
+  const names = useNames(tab === 'names' ? frames : NO_FRAMES);
   const part = {
     pictures: <PicturesTab frames={frames} pictures={pictures} />,
     names: <CaptionsOut names={names} />,

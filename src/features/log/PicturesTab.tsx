@@ -19,7 +19,7 @@ import { useAgainstPlan } from './use-against-plan';
 import type { usePictures } from './use-pictures';
 
 /** Presses shown at first, and with each "more". */
-const PRESSES_SHOWN = 12;
+const PRESSES_SHOWN = 6;
 const PRESSES_MORE = 24;
 const PICTURES = 'image/*,.dng,.tif,.tiff,.raw,.heic';
 /** Refused files that are named. */
