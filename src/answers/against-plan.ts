@@ -7,6 +7,7 @@ import {
 } from '@/core';
 import { answerAt, exposedFor } from './answer';
 import { viewFor } from './picture-view';
+import { toldOr } from './told';
 import type { Setup, View } from './view';
 import { evOfFrame, type MatchedFrame, type Press, type Stand } from './matched';
 
@@ -63,7 +64,9 @@ export function plannedFor(setup: Setup): (frame: MatchedFrame) => Planned | und
     const key = `${at.key} ${minuteMs}`;
     const known = answers.get(key);
     if (known) return known;
-    const { light, exposure } = answerAt(view, at.looking, minuteMs);
+    const answer = toldOr(() => answerAt(view, at.looking, minuteMs), undefined);
+    if (!answer) return undefined;
+    const { light, exposure } = answer;
     const { filterStops } = exposure.settings;
     const sigmaStops = sigmaOf(light);
     // What the pane and the nearness take never reaches the sensor.

@@ -167,7 +167,7 @@ type DayShoot = Pick<
   | 'readings'
   | 'air'
 > & {
-  readonly choice: Pick<Shoot['choice'], 'panSigma' | 'shooterId'>;
+  readonly choice: Pick<Shoot['choice'], 'panSigma' | 'shooterId' | 'floors'>;
 };
 
 /** One who shoots alone, among the request's shooters. */

@@ -1,12 +1,12 @@
 import type { Shoot } from '@/records/shoot';
-import { msOf } from '@/records/times';
+import { hoursOf, msOf } from '@/records/times';
 import { expectedBack } from './approach';
 import { arrivalOf } from './nature';
 import { foodInFrame } from './perch';
 import { floodedAt } from './tide';
 import type { View } from './view';
 
-/** What is easily forgotten at a perch, at the minute when it can still be done. Common practice, no source. */
+/** What is easily forgotten in the field, at the minute when it can still be done. Common practice, no source. */
 
 export type Reminder =
   | { readonly kind: 'cutEnds'; readonly perch: string; readonly food: string | undefined }
@@ -14,7 +14,9 @@ export type Reminder =
   /** It has stayed away about as long as it does. */
   | { readonly kind: 'atTheEye'; readonly mark: string }
   /** The tide comes to where one stands. */
-  | { readonly kind: 'water'; readonly position: string };
+  | { readonly kind: 'water'; readonly position: string }
+  /** The last quarter gives fewer keepers. */
+  | { readonly kind: 'rest' };
 
 export interface TimedReminder {
   readonly atMs: number;
@@ -29,10 +31,24 @@ export interface TimedReminder {
  * a minute before what was seen three times on the day may be back; off the shore half an hour before the water is there.
  */
 export const remindersOf = (shoot: Shoot, view: View | undefined): readonly TimedReminder[] => [
+  ...beforeTiring(shoot),
   ...backAgain(shoot, view),
   ...beforeWater(shoot, view),
   ...atPerch(shoot, view),
 ];
+
+/** The lesson that one tires: what it changes is this reminder. */
+export const TIRED_LESSON = 'tired';
+/** A rest before the last quarter. Common practice, no source. */
+const REST_MS = 10 * 60_000;
+const LAST_SHARE = 0.25;
+
+function beforeTiring(shoot: Shoot): readonly TimedReminder[] {
+  if (!shoot.log.lessons.some(({ id, use }) => id === TIRED_LESSON && use)) return [];
+  const { startMs, endMs } = hoursOf(shoot);
+  const lastMs = endMs - LAST_SHARE * (endMs - startMs);
+  return [{ atMs: lastMs - REST_MS, untilMs: lastMs, reminder: { kind: 'rest' } }];
+}
 
 /** Off the shore so long before the water is there. Common practice, no source. */
 const OFF_SHORE_MS = 30 * 60_000;

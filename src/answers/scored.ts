@@ -16,6 +16,7 @@ import type { Shot } from '@/records/brief';
 import { subjectOf } from '@/records/own-subject';
 import type { Mark } from '@/records/shoot';
 import { msOf } from '@/records/times';
+import { floorsOf } from './floors';
 import { heardOf } from './heard';
 import { skyOver, standing, type Setup } from './view';
 import { inWind, windMs } from './wind';
@@ -77,7 +78,9 @@ export function scoredSite(
 }
 
 export function scoredMark(
-  setup: Pick<Setup, 'subjects' | 'air' | 'light' | 'kit' | 'place' | 'startLocal' | 'endLocal'>,
+  setup: Pick<Setup, 'subjects' | 'air' | 'light' | 'kit' | 'place' | 'startLocal' | 'endLocal'> & {
+    readonly choice: Pick<Setup['choice'], 'floors'>;
+  },
   mark: Mark,
 ): ScoredMark {
   const subject = inWind(subjectOf(setup, mark.subjectId), windMs(setup));
@@ -88,7 +91,7 @@ export function scoredMark(
     headingDeg: mark.headingDeg,
     facingDeg: mark.facingDeg,
     ...(subject.climbDeg !== undefined && { climbDeg: subject.climbDeg }),
-    subject: { ...subject, ...timesOf(subject, setup.kit.floors) },
+    subject: { ...subject, ...timesOf(subject, floorsOf(setup)) },
   };
 }
 

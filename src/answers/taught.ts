@@ -30,35 +30,33 @@ import { evOfFrame, matchedFrames, pressesOf, type MatchedFrame } from './matche
 
 const HOUR_MS = 3_600_000;
 
-/** Frames kept of frames taken, under one name. */
-export interface RateRow extends Rate {
-  readonly name: string;
+/** Frames or presses kept of those taken, under one name. */
+export interface RateRow<N extends string = string> extends Rate {
+  readonly name: N;
   readonly kept: number;
-  readonly frames: number;
+  readonly of: number;
 }
 
-/** Keeper rates by what a frame is named by; most frames first. Frames without a name are left out. */
-export function ratesBy(
-  frames: readonly MatchedFrame[],
-  nameOf: (frame: MatchedFrame) => string | undefined,
-): readonly RateRow[] {
-  const groups = new Map<string, { kept: number; frames: number }>();
-  for (const frame of frames) {
-    const name = nameOf(frame);
+/** Keeper rates by what frames or presses are named by; most first. Those without a name are left out. */
+export function ratesBy<T extends { readonly kept: boolean }, N extends string = string>(
+  taken: readonly T[],
+  nameOf: (one: T) => N | undefined,
+): readonly RateRow<N>[] {
+  const groups = new Map<N, { kept: number; of: number }>();
+  for (const one of taken) {
+    const name = nameOf(one);
     if (name === undefined) continue;
-    const group = groups.get(name) ?? { kept: 0, frames: 0 };
-    group.frames += 1;
-    group.kept += Number(frame.kept);
+    const group = groups.get(name) ?? { kept: 0, of: 0 };
+    group.of += 1;
+    group.kept += Number(one.kept);
     groups.set(name, group);
   }
   return [...groups]
-    .map(([name, { kept, frames: trials }]) => ({
-      name,
-      kept,
-      frames: trials,
-      ...wilsonInterval({ successes: kept, trials }),
+    .map(([name, { kept, of }]) => ({
+      ...{ name, kept, of },
+      ...wilsonInterval({ successes: kept, trials: of }),
     }))
-    .sort((a, b) => b.frames - a.frames);
+    .sort((a, b) => b.of - a.of);
 }
 
 /** An interval wider than this says nothing: the share may be small or large. No source. */
@@ -76,7 +74,9 @@ export function lightBand({ frame }: MatchedFrame): number | undefined {
 /** The first and the last quarter of the time from a shoot's first picture to its last: fresh, and tired. */
 export type Quarter = 'first' | 'between' | 'last';
 
-export function quarterOf(frames: readonly MatchedFrame[]): (frame: MatchedFrame) => Quarter {
+export function quarterOf(
+  frames: readonly Pick<MatchedFrame, 'atMs'>[],
+): (frame: Pick<MatchedFrame, 'atMs'>) => Quarter {
   const times = frames.map(({ atMs }) => atMs);
   const [from, to] = [min(times) ?? 0, max(times) ?? 0];
   return ({ atMs }) => {

@@ -61,6 +61,7 @@ import { inWind, windMs } from './wind';
 import { throughWindow, type Through } from './through-window';
 import { subjectOf } from '@/records/own-subject';
 import { msOf } from '@/records/times';
+import { floorsOf } from './floors';
 import { lazily } from './lazily';
 import { told, type Trouble } from './told';
 
@@ -288,7 +289,7 @@ function seenIn(shoot: Viewed): ViewResult {
   const capAperture = diffractionCap(cocMm);
   const widestAperture = widestApertureAt(lens, focalMm);
   const { orientation } = shoot.choice;
-  const classes = timesOf(subject, shoot.kit.floors);
+  const classes = timesOf(subject, floorsOf(shoot));
   const timed: TimedSubject = { ...subject, ...classes };
   const along = passing(mark.headingDeg, camera, aim);
   const timesLens = {

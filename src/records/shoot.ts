@@ -14,7 +14,7 @@ import {
 import { featureSchema, point } from './feature';
 import { forecastSchema } from './forecast';
 import { GUESSES } from './guesses';
-import { heldSchema, kitSchema } from './kit';
+import { floorsSchema, heldSchema, kitSchema } from './kit';
 import { logSchema } from './log';
 import { MOST_READINGS, readingSchema } from './reading';
 import { bearing, id, localMinute, presetId, text } from './shape';
@@ -195,6 +195,8 @@ export const shootSchema = z
       shooterId: id.optional(),
       /** How evenly the photographer pans: standard deviation of the relative rate error. */
       panSigma: z.number().min(0.01).max(0.5),
+      /** Longest times by class of subject that earlier shoots taught this plan, in seconds. */
+      floors: floorsSchema.optional(),
       /** Levers held by hand; the others answer. */
       held: heldSchema,
     }),

@@ -6,6 +6,7 @@ import { Text } from '@/ui/Text';
 /** What earlier shoots and practice teach this plan. */
 export function Lessons() {
   const lessons = useLessons();
+  if (!lessons) return <Text role="status">Looking through earlier shoots…</Text>;
   if (lessons.length === 0) {
     return (
       <Text ink="quiet">

@@ -113,7 +113,7 @@ export function NowNext({
         </Text>
       ) : null}
       {reminder && !low ? (
-        <ComingLine name="Perch" coming={reminder} nowMs={now} clock={clock} />
+        <ComingLine name="Mind" coming={reminder} nowMs={now} clock={clock} />
       ) : null}
       <ComingLine name="Light" coming={light} nowMs={now} clock={clock} />
     </View>

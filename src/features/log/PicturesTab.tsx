@@ -18,8 +18,10 @@ import { useThumbnails } from './thumbnails';
 import { useAgainstPlan } from './use-against-plan';
 import type { usePictures } from './use-pictures';
 
-/** Presses shown at first, and with each "more". */
-const PRESSES_SHOWN = 6;
+/** Presses shown at first, of many and while more are read, and with each "more". */
+const PRESSES_SHOWN = 12;
+const PRESSES_OF_MANY = 6;
+const MANY_PRESSES = 100;
 const PRESSES_MORE = 24;
 const PICTURES = 'image/*,.dng,.tif,.tiff,.raw,.heic';
 /** Refused files that are named. */
@@ -37,8 +39,10 @@ export function PicturesTab({
   const { update, undo } = useEdits();
   const say = useToast();
   const { reading, refused, read, stop, readDemo } = pictures;
-  const [shown, setShown] = useState(PRESSES_SHOWN);
+  const [more, setMore] = useState(0);
   const presses = useMemo(() => pressesOf(frames), [frames]);
+  const first = reading || presses.length > MANY_PRESSES ? PRESSES_OF_MANY : PRESSES_SHOWN;
+  const shown = first + more;
   const against = useAgainstPlan(plan.setup, presses);
   const thumbnailOf = useThumbnails(plan.shoot.id);
   const none = frames.length === 0;
@@ -97,7 +101,7 @@ export function PicturesTab({
       {presses.length > shown ? (
         <Button
           label={`Show more of ${presses.length} presses`}
-          onPress={() => setShown((now) => now + PRESSES_MORE)}
+          onPress={() => setMore((now) => now + PRESSES_MORE)}
         />
       ) : null}
       {none ? null : (

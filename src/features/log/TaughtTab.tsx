@@ -1,14 +1,15 @@
 import { median } from 'd3-array';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { percent, stops } from '@/features/shoot/words';
 import { useShown } from '@/features/shoot/open-shoot';
-import { RateBar } from '@/figures/RateBars';
 import { demoShoots } from '@/demo/seed';
 import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
-import { Heading, Text } from '@/ui/Text';
+import { Choice } from '@/ui/Choice';
+import { Text } from '@/ui/Text';
 import { teachersOf } from '@/features/shoot/lessons';
+import { useLookedThrough } from '@/features/shoot/use-looked-through';
 import { againstInWords } from './log-rows';
 import { pressesOf, standInWords, type MatchedFrame } from '@/answers/matched';
 import {
@@ -20,23 +21,52 @@ import {
   shutterBand,
   spreadOf,
   lightBand,
-  quarterOf,
-  tells,
-  type RateRow,
+  type HourlyOffset,
 } from '@/answers/taught';
-import { lightBandInWords, QUARTER_NAMES, rateInWords, tiredInWords } from './taught-words';
+import { lightByPictures, livedPresses, twelveMonths } from '@/answers/season';
+import { SeasonTaught } from './SeasonTaught';
+import { lightBandInWords } from './taught-words';
+import { FreshAndTired, Rates, Section } from './TaughtParts';
 import { useAgainstPlan } from './use-against-plan';
 import { VisitsSection } from './VisitsSection';
 
-/** What the numbers of this shoot, and of others like it, teach. */
+const isLived = ({ log }: Shoot): boolean => log.entries.length > 0 || log.frames.length > 0;
+
+/** What the numbers teach: of this shoot, or of all that was shot in twelve months. */
 export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[] }) {
   const { shoot } = useShown('shoot');
   const all = useShoots(demoShoots).data;
+  const [over, setOver] = useState<'shoot' | 'months'>('shoot');
+  const months = useMemo(
+    () => twelveMonths(shoot, teachersOf(shoot, all ?? [])).filter(isLived),
+    [shoot, all],
+  );
+  if (months.length < 2) return <ShootTaught frames={frames} />;
+  return (
+    <View className="gap-5">
+      <Choice
+        label="Over"
+        value={over}
+        options={[
+          { value: 'shoot', label: 'This shoot' },
+          { value: 'months', label: 'Twelve months' },
+        ]}
+        onChange={setOver}
+      />
+      {over === 'shoot' ? <ShootTaught frames={frames} /> : <SeasonTaught shoots={months} />}
+    </View>
+  );
+}
+
+/** What the numbers of this shoot, and of others at its place, teach. */
+function ShootTaught({ frames }: { readonly frames: readonly MatchedFrame[] }) {
+  const { shoot } = useShown('shoot');
+  const all = useShoots(demoShoots).data;
   const [widthPx, setWidthPx] = useState(340);
+  const known = useMemo(() => teachersOf(shoot, all ?? []), [shoot, all]);
+  const isLooked = useLookedThrough(known);
   const taught = useMemo(() => {
-    const known = teachersOf(shoot, all ?? []);
     const here = shootsHere(shoot, known);
-    const quarter = quarterOf(frames);
     return {
       delivered: deliveredOf(shoot, frames),
       rates: [
@@ -56,17 +86,17 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
             return band === undefined ? undefined : lightBandInWords(band);
           }),
         },
-        { name: FRESH_AND_TIRED, rows: ratesBy(frames, (frame) => QUARTER_NAMES[quarter(frame)]) },
       ],
-      known,
+      presses: livedPresses([shoot]),
       here,
-      skill: panSkill([shoot, ...known]),
+      skill: isLooked ? panSkill([shoot, ...known]) : undefined,
       iso: spreadOf(frames.flatMap(({ frame }) => frame.iso ?? [])),
       focal: spreadOf(frames.flatMap(({ frame }) => frame.focalMm ?? [])),
       offsets: lightOffsets(here),
+      pictured: isLooked ? lightByPictures(here) : [],
     };
-  }, [shoot, frames, all]);
-  const { delivered, rates, skill, iso, focal, offsets, known, here } = taught;
+  }, [shoot, frames, known, isLooked]);
+  const { delivered, rates, presses, skill, iso, focal, offsets, pictured, here } = taught;
   const isWatched = here.some(({ watches }) => watches.length > 0);
   const empty = frames.length === 0 && delivered.length === 0 && offsets.length === 0 && !isWatched;
   return (
@@ -95,10 +125,10 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
         rows.length > 0 ? (
           <Section key={name} name={`Keepers. ${name}`}>
             <Rates name={name} rows={rows} widthPx={widthPx} />
-            {name === FRESH_AND_TIRED ? <Tired rows={rows} /> : null}
           </Section>
         ) : null,
       )}
+      <FreshAndTired presses={presses} widthPx={widthPx} />
       {skill ? <PanSection skill={skill} planned={shoot.choice.panSigma} /> : null}
       {frames.length > 0 ? <PressesSection frames={frames} /> : null}
       {iso ? (
@@ -113,7 +143,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
           ) : null}
         </Section>
       ) : null}
-      {offsets.length > 0 ? (
+      {offsets.length + pictured.length > 0 ? (
         <Section name="Light of this place against the computed">
           {offsets.map(({ hour, mean, low, high, count }) => (
             <Text key={hour}>
@@ -123,6 +153,9 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
                   : `${signed(low)} to ${signed(high)}, ${count} readings`
               }`}
             </Text>
+          ))}
+          {pictured.map((one) => (
+            <Text key={`pictured ${one.hour}`}>{picturedInWords(one)}</Text>
           ))}
         </Section>
       ) : null}
@@ -136,69 +169,12 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
 }
 
 const hourWords = (hour: number): string => `${String(hour).padStart(2, '0')}:00`;
-const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+const signed = (value: number): string =>
+  `${Math.round(value * 10) < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
 const offsetInWords = (mean: number): string =>
   Math.abs(mean) < 0.05
     ? 'as computed'
     : `${stops(Math.abs(mean))} ${mean < 0 ? 'darker' : 'brighter'}`;
-
-function Section({ name, children }: { readonly name: string; readonly children: ReactNode }) {
-  return (
-    <View role="region" aria-label={name} className="gap-2">
-      <Heading level={2} kind="figure">
-        {name}
-      </Heading>
-      {children}
-    </View>
-  );
-}
-
-const FRESH_AND_TIRED = 'Fresh and tired';
-
-function Tired({ rows }: { readonly rows: readonly RateRow[] }) {
-  const words = tiredInWords(rows);
-  return words ? <Text>{words}</Text> : null;
-}
-
-function Rates({
-  name,
-  rows,
-  widthPx,
-}: {
-  readonly name: string;
-  readonly rows: readonly RateRow[];
-  readonly widthPx: number;
-}) {
-  return (
-    <View role="list" aria-label={name} className="gap-2">
-      {rows.map((row) => {
-        const words = rateInWords(row);
-        return (
-          <View key={row.name} role="listitem" className="gap-[2px]">
-            <View className="flex-row items-baseline justify-between gap-3">
-              <Text className="min-w-0 flex-1" numberOfLines={1}>
-                {row.name}
-              </Text>
-              <Text kind="strong">{`${row.kept} of ${row.frames}`}</Text>
-            </View>
-            {tells(row) ? (
-              <RateBar
-                share={row.rate}
-                low={row.low}
-                high={row.high}
-                widthPx={widthPx}
-                label={`${row.name}: ${words}`}
-              />
-            ) : null}
-            <Text kind="tiny" ink="quiet">
-              {words}
-            </Text>
-          </View>
-        );
-      })}
-    </View>
-  );
-}
 
 /** How one pressed, and how far the dials stood from the plan. */
 function PressesSection({ frames }: { readonly frames: readonly MatchedFrame[] }) {
@@ -227,6 +203,9 @@ function PressesSection({ frames }: { readonly frames: readonly MatchedFrame[] }
     </Section>
   );
 }
+
+const picturedInWords = ({ hour, mean, low, high, count }: HourlyOffset): string =>
+  `${hourWords(hour)}  ${offsetInWords(mean)}, ${signed(low)} to ${signed(high)}, by what ${count} kept presses were exposed for`;
 
 function PanSection({
   skill,

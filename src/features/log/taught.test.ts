@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { wilsonInterval } from '@/core';
 import { writeVisits } from '@/formats/visits-table';
-import { QUARTER_NAMES, rateInWords, tiredInWords } from './taught-words';
+import { rateInWords, tiredInWords } from './taught-words';
 import { matchedFrames, standInWords } from '@/answers/matched';
 import {
   lightOffsets,
@@ -28,12 +28,12 @@ test('keeper rates count every frame once, and are as sure as Wilson says', () =
     ({ stand }: (typeof frames)[number]) => standInWords(larkmoor, stand).position,
   ]) {
     const rows = ratesBy(frames, nameOf);
-    expect(rows.reduce((sum, row) => sum + row.frames, 0)).toBe(frames.length);
+    expect(rows.reduce((sum, row) => sum + row.of, 0)).toBe(frames.length);
     expect(rows.every(({ low, rate, high }) => low <= rate && rate <= high)).toBe(true);
   }
   const save = ratesBy(frames, ({ stand }) => stand.shotId).find(({ name }) => name === 'save');
   // 3 of 14 by Wilson at 95 %: 0.0757 to 0.4759, computed by hand from the formula.
-  expect(save).toMatchObject({ kept: 3, frames: 14 });
+  expect(save).toMatchObject({ kept: 3, of: 14 });
   expect(save?.low).toBeCloseTo(0.0757, 3);
   expect(save?.high).toBeCloseTo(0.4759, 3);
 });
@@ -108,14 +108,14 @@ test('seasons begin with March, June, September and December', () => {
 });
 
 test('a share from too few says nothing; fresh and tired are told apart only beyond chance', () => {
-  const row = (name: string, kept: number, of: number) => ({
-    ...{ name, kept, frames: of },
+  const row = <N extends string>(name: N, kept: number, of: number) => ({
+    ...{ name, kept, of },
     ...wilsonInterval({ successes: kept, trials: of }),
   });
   expect(tells(row('a', 2, 5))).toBe(false);
   expect(tells(row('a', 3, 14))).toBe(true);
   expect(rateInWords(row('a', 2, 5))).toBe('too few to tell: anything from 12 % to 77 %');
-  const [first, last] = [QUARTER_NAMES.first, QUARTER_NAMES.last];
+  const [first, last] = ['first', 'last'] as const;
   expect(tiredInWords([row(first, 2, 5), row(last, 0, 80)])).toBeUndefined();
   expect(tiredInWords([row(first, 20, 80), row(last, 16, 80)])).toMatch(
     /^First and last .* chance\.$/,

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { Setup } from '@/answers/view';
 import { plannedFor, planComparer, type AgainstPlan } from '@/answers/against-plan';
 import type { Press } from '@/answers/matched';
-import { useInTurns } from './use-in-turns';
+import { useInTurns } from '@/features/shoot/use-in-turns';
 
 const NONE: ReadonlyMap<string, AgainstPlan> = new Map();
 

@@ -4,7 +4,7 @@ import { plannedFor } from '@/answers/against-plan';
 import { evenSteps } from '@/answers/even-out';
 import type { MatchedFrame } from '@/answers/matched';
 import { useShown } from '@/features/shoot/open-shoot';
-import { useInTurns } from './use-in-turns';
+import { useInTurns } from '@/features/shoot/use-in-turns';
 
 /** What a frame's part in its run rests on. */
 const saidOf = ({ key, atMs, event, stand, frame }: MatchedFrame) => [

@@ -128,7 +128,7 @@ function SoFar({
 
 /** What practice says to this plan: used, or left out. */
 function InPlan() {
-  const lessons = useLessons().filter(({ id }) => id === PAN_LESSON || id === PRESS_LESSON);
+  const lessons = useLessons()?.filter(({ id }) => id === PAN_LESSON || id === PRESS_LESSON) ?? [];
   return (
     <View role="region" aria-label="In this plan" className="gap-2">
       <Heading level={3}>In this plan</Heading>

@@ -75,7 +75,7 @@ function Ladder({ seen }: { readonly seen: Seen }) {
   const { view } = seen;
   const { rungs, tryS, comesAtYou } = view.ladder;
   const { panSigma } = plan.setup.choice;
-  const own = useLessons().some(({ id, use }) => id === PAN_LESSON && use === true);
+  const own = useLessons()?.some(({ id, use }) => id === PAN_LESSON && use === true) ?? false;
   const { shot } = view;
   const arc = swingOf(view);
   const panning = view.wanted.technique === 'pan';

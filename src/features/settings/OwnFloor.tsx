@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { formatShutter } from '@/core';
 import { DialStepper } from '@/features/shoot/DialStepper';
-import { useEdits } from '@/features/shoot/open-shoot';
+import { useEdits, useShown } from '@/features/shoot/open-shoot';
 import type { View as Seen } from '@/answers/view';
 import { CLASSES } from '@/presets/classes';
 import { SHELF } from '@/records/singles';
@@ -16,6 +16,7 @@ const FASTEST_S = 1 / 8000;
 /** Never slower than this: a floor of one's own for what the subject is, kept for every shoot. */
 export function OwnFloor({ view }: { readonly view: Seen }) {
   const { update } = useEdits();
+  const taught = useShown('setup').setup.choice.floors?.[view.classId];
   const { record: shelf, change } = useSingle(SHELF);
   const { id, name, mustS } = CLASSES[view.classId];
   // A pan and streaks are slow by choice: no floor is theirs.
@@ -37,6 +38,11 @@ export function OwnFloor({ view }: { readonly view: Seen }) {
   };
   return (
     <View role="group" aria-label="Your own floor" className="gap-1">
+      {taught !== undefined && taught < (own ?? Infinity) ? (
+        <Text kind="small">
+          {`Earlier shoots taught this plan: never slower than ${formatShutter(taught)} for ${name}. It can be left out in Brief.`}
+        </Text>
+      ) : null}
       {own === undefined ? (
         <>
           <Text kind="small" ink="quiet">

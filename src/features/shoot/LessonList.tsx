@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import type { Lesson } from './lessons';
+import type { Lesson } from './lesson';
 import { useEdits } from './open-shoot';
 
 const STATE = { true: 'In this plan', false: 'Left out' } as const;

@@ -6,78 +6,13 @@ import { isDemo } from '@/records/list';
 import { othersHere } from '@/answers/nature';
 import { matchedFrames, type MatchedFrame } from '@/answers/matched';
 import { momentPractised, panPractised, panReckoned, type PanReckoned } from '@/answers/practised';
-import { deliveredOf, lightOffsets, panSkill } from '@/answers/taught';
+import { lightByPictures } from '@/answers/season';
+import { deliveredOf, lightOffsets, panSkill, type HourlyOffset } from '@/answers/taught';
+import { lessonOf, type Lesson } from './lesson';
+import { floorLessons, tiredLesson } from './lessons-pressed';
 import { FIRST_PRACTICE, type Practice } from '@/records/practice';
 
 /** What earlier shoots and practice taught, as changes of a plan that can be seen, taken up and left out. */
-
-/** A change of the plan that a lesson stands for. */
-export interface Lesson {
-  readonly id: string;
-  /** What to do: "Pan with a sigma of 0.07". */
-  readonly head: string;
-  /** What it rests on. */
-  readonly evidence: string;
-  /** In a word or two. */
-  readonly about: string;
-  /** Taken up, left out, or not yet decided. */
-  readonly use: boolean | undefined;
-  readonly apply: (shoot: Shoot) => Shoot;
-  /** The plan as it was before. */
-  readonly leave: (shoot: Shoot) => Shoot;
-}
-
-type Before = Shoot['log']['lessons'][number]['before'];
-
-const decided = (shoot: Shoot, id: string, use: boolean, before: Before): Shoot => ({
-  ...shoot,
-  log: {
-    ...shoot.log,
-    lessons: [
-      ...shoot.log.lessons.filter((lesson) => lesson.id !== id),
-      { id, use, ...(before !== undefined && { before }) },
-    ],
-  },
-});
-
-/** A lesson that changes one value of a plan, and can put it back. */
-function lessonOf<B extends NonNullable<Before>>(
-  shoot: Shoot,
-  {
-    id,
-    head,
-    evidence,
-    about,
-    stale = false,
-    read,
-    write,
-  }: Pick<Lesson, 'id' | 'head' | 'evidence' | 'about'> & {
-    /** Whether the plan holds another value than the lesson has now. */
-    readonly stale?: boolean;
-    readonly read: (shoot: Shoot) => B | undefined;
-    /** @param value the lesson's own when absent, what was before when given; none where there was none */
-    readonly write: (shoot: Shoot, value?: { readonly before: B | undefined }) => Shoot;
-  },
-): Lesson {
-  const entryIn = ({ log }: Shoot) => log.lessons.find((lesson) => lesson.id === id);
-  return {
-    id,
-    head,
-    evidence,
-    about,
-    use: stale && entryIn(shoot)?.use ? undefined : entryIn(shoot)?.use,
-    // Taken up again with a newer value, what was before stays what it was before the first.
-    apply: (now) => {
-      const known = entryIn(now);
-      return decided(write(now), id, true, known?.use ? known.before : read(now));
-    },
-    leave: (now) => {
-      const known = entryIn(now);
-      const put = known?.use ? write(now, { before: known.before as B | undefined }) : now;
-      return decided(put, id, false, undefined);
-    },
-  };
-}
 
 /** The lesson that practice and panned frames teach. */
 export const PAN_LESSON = 'pan-sigma';
@@ -170,11 +105,23 @@ function pressLesson(shoot: Shoot, practice: Practice): readonly Lesson[] {
 
 const hourWords = (hour: number): string => `${String(hour).padStart(2, '0')}:00`;
 
+const hoursInWords = (offsets: readonly HourlyOffset[]): string =>
+  offsets
+    .map(
+      ({ hour, mean, count }) =>
+        `${hourWords(hour)} ${mean < 0 ? '−' : '+'}${Math.abs(mean).toFixed(1)} (${count})`,
+    )
+    .join(', ');
+
 function lightLesson(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
-  const offsets = lightOffsets(here);
-  const readings = offsets.reduce((sum, { count }) => sum + count, 0);
-  if (readings < FEWEST_READINGS) return [];
-  const learned = offsets.map(({ hour, mean, low, high, count }) => ({
+  const measured = lightOffsets(here);
+  const readings = measured.reduce((sum, { count }) => sum + count, 0);
+  // Where an hour was measured, what pictures were exposed for is not asked.
+  const pictured = lightByPictures(here).filter(
+    ({ hour }) => !measured.some((one) => one.hour === hour),
+  );
+  if (readings < FEWEST_READINGS && pictured.length === 0) return [];
+  const learnedAt = ({ hour, mean, low, high, count }: HourlyOffset, leastSigmaStops: number) => ({
     hour,
     // The middle of the hour, on the day that is planned.
     atLocal: `${shoot.startLocal.slice(0, 10)}T${hourWords(hour).slice(0, 2)}:30`,
@@ -182,8 +129,12 @@ function lightLesson(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
     sigmaStops:
       count === 1
         ? LONE_SIGMA_STOPS
-        : Math.min(3, Math.max(LEAST_SIGMA_STOPS, Math.round(((high - low) / 4) * 100) / 100)),
-  }));
+        : Math.min(3, Math.max(leastSigmaStops, Math.round(((high - low) / 4) * 100) / 100)),
+  });
+  const learned = [
+    ...measured.map((one) => learnedAt(one, LEAST_SIGMA_STOPS)),
+    ...pictured.map((one) => learnedAt(one, LONE_SIGMA_STOPS)),
+  ].sort((a, b) => a.hour - b.hour);
   const most = learned.reduce((a, b) =>
     Math.abs(b.offsetStops) > Math.abs(a.offsetStops) ? b : a,
   );
@@ -192,12 +143,14 @@ function lightLesson(shoot: Shoot, here: readonly Shoot[]): readonly Lesson[] {
       id: 'light',
       about: 'light',
       head: `Take the light at ${hourWords(most.hour)} as ${stops(Math.abs(most.offsetStops))} ${most.offsetStops < 0 ? 'darker' : 'brighter'} than computed`,
-      evidence: `${readings} readings at this place in earlier shoots: ${offsets
-        .map(
-          ({ hour, mean, count }) =>
-            `${hourWords(hour)} ${mean < 0 ? '−' : '+'}${Math.abs(mean).toFixed(1)} (${count})`,
-        )
-        .join(', ')}. New readings speak before them.`,
+      evidence: `${[
+        ...(readings > 0
+          ? [`${readings} readings at this place in earlier shoots: ${hoursInWords(measured)}`]
+          : []),
+        ...(pictured.length > 0
+          ? [`by what kept pictures were exposed for: ${hoursInWords(pictured)}`]
+          : []),
+      ].join('; ')}. New readings speak before them.`,
       read: ({ light }) => (light.learned ? 'learned' : undefined),
       write: (now, value) => {
         const { learned: _old, ...light } = now.light;
@@ -327,6 +280,8 @@ export function lessonsFor(
     ...panLesson(shoot, earlier, practice),
     ...pressLesson(shoot, practice),
     ...lightLesson(shoot, here),
+    ...floorLessons(shoot, earlier),
+    ...tiredLesson(shoot, earlier),
     ...isoLesson(shoot, earlier.flatMap(matchedFrames)),
     ...framesLesson(shoot, here),
     ...owedLessons(shoot, here),

@@ -56,6 +56,7 @@ export const endChoices = (
 export function reminderInWords(reminder: Reminder): string {
   if (reminder.kind === 'water') return `Off ${reminder.position}: the water comes`;
   if (reminder.kind === 'atTheEye') return `Camera at the eye: it may be back at ${reminder.mark}`;
+  if (reminder.kind === 'rest') return 'Rest: your last quarters give fewer keepers';
   if (reminder.kind === 'hullInBill') return 'Hull in the bill: wait until it is gone';
   const { perch, food } = reminder;
   return `Cut ends of ${perch} out of sight${food ? `, ${food} out of the frame` : ''}`;

@@ -147,7 +147,7 @@ function usePlannedDay(): Day {
     ...(['shots', 'marks', 'positions', 'kit', 'subjects', 'ground', 'features'] as const),
     ...(['place', 'light', 'readings', 'air'] as const),
   );
-  const choice = usePicked(setup.choice, 'panSigma', 'shooterId');
+  const choice = usePicked(setup.choice, 'panSigma', 'shooterId', 'floors');
   const overMs = useOverMs();
   const whose = useWhose(shoot);
   const request = useMemo(

@@ -16,7 +16,7 @@ function useUnchosen(): Setup {
     ...(['kit', 'marks', 'positions', 'shots', 'subjects', 'ground', 'features'] as const),
     ...(['place', 'light', 'readings', 'air', 'startLocal', 'endLocal'] as const),
   );
-  const choice = usePicked(setup.choice, 'school', 'liftStops', 'panSigma');
+  const choice = usePicked(setup.choice, 'school', 'liftStops', 'panSigma', 'floors');
   return useMemo(
     () => ({
       ...parts,

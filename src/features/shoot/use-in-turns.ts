@@ -4,15 +4,16 @@ import { useQuery } from '@tanstack/react-query';
 const TURN_MS = 10;
 
 /**
- * What some steps come to, worked out between other things; nothing until the last is done.
+ * What some steps come to, worked out between other things; nothing until the last is done, or what they came to before.
  * @param key of all that the steps rest on @param make the steps, made when the first is due
  */
 export function useInTurns<T>(
   name: string,
   key: string,
   make: () => readonly (() => T)[],
+  keepsBefore = false,
 ): readonly T[] | undefined {
-  const { data } = useQuery({
+  const { data } = useQuery<readonly T[]>({
     queryKey: [name, key],
     queryKeyHashFn: () => `${name} ${key}`,
     queryFn: async ({ signal }) => {
@@ -29,6 +30,7 @@ export function useInTurns<T>(
     },
     staleTime: Infinity,
     gcTime: 30_000,
+    placeholderData: (before) => (keepsBefore ? before : undefined),
   });
   return data;
 }
