@@ -93,6 +93,10 @@ export const withEvent = (shoot: Shoot, keys: ReadonlySet<string>, eventId: stri
 export const withWho = (shoot: Shoot, keys: ReadonlySet<string>, who: readonly Who[]): Shoot =>
   withSaid(shoot, keys, { who: who.slice(0, MOST_WHO) });
 
+/** Who a person said is on a picture; nothing where nobody said so. */
+export const whoSaid = (shoot: Shoot, key: string): readonly Who[] | undefined =>
+  framesOf(shoot).find((frame) => frameKey(frame) === key)?.who;
+
 export const withoutFrames = (shoot: Shoot): Shoot => ({
   ...shoot,
   log: { ...shoot.log, frames: [] },

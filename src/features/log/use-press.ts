@@ -1,7 +1,8 @@
-import type { Candidate } from '@/answers/captions';
+import type { CaptionedPress, Candidate } from '@/answers/captions';
 import { useEdits } from '@/features/shoot/open-shoot';
-import { withEvent, withPicked, withWho } from '@/records/edit-log';
+import { whoSaid, withEvent, withPicked, withWho } from '@/records/edit-log';
 import { whoKey, type Who } from '@/records/frames';
+import type { Shoot } from '@/records/shoot';
 import type { Names } from './use-names';
 
 /** What can be said of the press looked at; it holds for all presses taken together with it. */
@@ -15,6 +16,9 @@ export function usePress(names: Names) {
   const keys = new Set(taken.map(({ key }) => key));
   const kept = frames.every((frame) => frame.kept);
   const before = all[from - 1];
+  /** Who is on a press by the record as it then is: thumbs and keys are faster than what is drawn. */
+  const whoOn = (shoot: Shoot, one: CaptionedPress): readonly Who[] =>
+    whoSaid(shoot, one.press.frames[0]?.key ?? '') ?? one.named.who;
   const say = (next: readonly Who[]) => update((current) => withWho(current, keys, next));
   const isOn = ({ key }: Candidate) => who.some((one) => whoKey(one) === key);
   /** On or back: of presses taken together, past them. */
@@ -25,11 +29,17 @@ export function usePress(names: Names) {
   return {
     ...{ captioned, before, taken, kept, isOn, say, goOn },
     step: (by: 1 | -1) => (isTogether ? go(at + by) : goOn(by)),
-    toggle: (one: Candidate) =>
-      say(isOn(one) ? who.filter((other) => whoKey(other) !== one.key) : [...who, one.who]),
+    toggle: (one: Candidate) => {
+      if (!captioned) return;
+      update((current) => {
+        const now = whoOn(current, captioned);
+        const others = now.filter((other) => whoKey(other) !== one.key);
+        return withWho(current, keys, others.length < now.length ? others : [...now, one.who]);
+      });
+    },
     asBefore: () => {
       if (!before) return;
-      say(before.named.who);
+      update((current) => withWho(current, keys, whoOn(current, before)));
       goOn(1);
     },
     soItIs: () => {
@@ -38,7 +48,8 @@ export function usePress(names: Names) {
       const isNamed = captioned?.named.by !== 'nothing';
       update((current) => {
         const put = withEvent(current, keys, eventId);
-        return isNamed ? withWho(put, keys, who) : put;
+        const on = captioned ? whoOn(current, captioned) : [];
+        return isNamed || on.length > 0 ? withWho(put, keys, on) : put;
       });
       goOn(1);
     },
