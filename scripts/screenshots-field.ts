@@ -2,7 +2,6 @@ import type { Browser, Page } from '@playwright/test';
 
 /** Field and Log with the demo's days lived through: what each picture is of. */
 
-type Save = (page: Page, name: string) => Promise<unknown>;
 type SaveSheet = (page: Page, shots: readonly string[], name: string) => Promise<void>;
 
 const PHONE = { width: 390, height: 844 };
@@ -26,7 +25,6 @@ async function openField(page: Page, base: string, id: string, shot: string): Pr
 export async function saveField(
   browser: Browser,
   base: string,
-  save: Save,
   saveSheet: SaveSheet,
 ): Promise<void> {
   const shots: string[] = [];
@@ -60,6 +58,10 @@ export async function saveField(
   await log.getByRole('region', { name: 'Who is on it' }).waitFor();
   await log.waitForTimeout(600);
   await take(log);
+  await log.getByRole('link', { name: 'Even out', exact: true }).click();
+  await log.getByRole('list', { name: 'Runs' }).waitFor();
+  await log.waitForTimeout(400);
+  await take(log);
   await log.getByRole('link', { name: 'Taught', exact: true }).click();
   await log.getByText('Promised and delivered').evaluate((at) => at.scrollIntoView());
   await log.waitForTimeout(400);
@@ -68,6 +70,14 @@ export async function saveField(
   await log.close();
   const wide = await pageAt(browser, WIDE, '2027-06-19T09:25:30Z');
   await openField(wide, base, 'tern-water', 'Lane 4, last strokes');
-  await save(wide, 'field-wide');
+  const wides = [(await wide.screenshot()).toString('base64')];
+  await wide.goto(`${base}/shoot/demo-tern-water/log`);
+  await wide.getByRole('button', { name: 'Read the demo’s pictures' }).click();
+  await wide.getByRole('button', { name: 'Set it right' }).click();
+  await wide.getByRole('link', { name: 'Names', exact: true }).click();
+  await wide.getByRole('region', { name: 'Who is on it' }).waitFor();
+  await wide.waitForTimeout(11_000);
+  wides.push((await wide.screenshot()).toString('base64'));
+  await saveSheet(wide, wides, 'field-wide');
   await wide.close();
 }

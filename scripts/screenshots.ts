@@ -244,12 +244,7 @@ async function main(): Promise<void> {
     await savePicture(browser, base, picture);
   }
   if (isWanted('field-wide') || isWanted('field-and-log-phone')) {
-    await saveField(
-      browser,
-      base,
-      (page, name) => page.screenshot({ path: fileOf(name) }),
-      saveSheet,
-    );
+    await saveField(browser, base, saveSheet);
   }
   for (const [name, viewport, taken] of [
     ['new-shoot-phone', PHONE, newShoot],

@@ -10,7 +10,7 @@ export interface EvenTick {
   readonly isPaired: boolean;
 }
 
-const HALF_PX = 20;
+const HALF_PX = 16;
 const HEIGHT_PX = 2 * HALF_PX + 8;
 /** What reaches the edge; more is drawn as much. */
 const SHOWN_STOPS = 2;

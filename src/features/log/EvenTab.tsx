@@ -121,7 +121,7 @@ function RunRow({ run, widthPx }: { readonly run: EvenRun; readonly widthPx: num
       <Heading level={3} kind="strong">
         {`${from === to ? from : `${from} to ${to}`}  ${runInWords(shoot, run)}`}
       </Heading>
-      {run.frames.length > 1 ? (
+      {run.frames.length > 1 && (lifts.length > 0 || paired.size > 0) ? (
         <EvenTicks
           ticks={run.frames.map(({ matched, liftStops = 0 }) => ({
             key: matched.key,
