@@ -35,10 +35,16 @@ test(
       picture('LMR_0003.jpg'),
       picture('LMR_0020.jpg'),
       { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') },
+      ...[4, 5, 6].map((i) => {
+        const whole = picture(`LMR_000${i}.jpg`);
+        return { ...whole, buffer: whole.buffer.subarray(0, 100) };
+      }),
     ]);
-    await expect(page.getByRole('alert')).toHaveText(
-      '1 left out: notes.txt (no picture that can be read).',
-    );
+    const cut = (i: number) => `LMR_000${i}.jpg (it does not say when it was taken)`;
+    const first3 = `4 left out: notes.txt (no picture that can be read), ${cut(4)}, ${cut(5)}`;
+    await expect(page.getByRole('alert')).toHaveText(`${first3} and others.`);
+    await page.getByRole('button', { name: 'Name all 4 left out' }).click();
+    await expect(page.getByRole('alert')).toHaveText(`${first3}, ${cut(6)}.`);
     await expect(cells(page)).toHaveCount(3);
     await expect(headingOf(page)).toHaveText('3 pictures, 1 kept (33 %)');
     const first = page.getByRole('checkbox', {

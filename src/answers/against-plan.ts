@@ -9,7 +9,7 @@ import { answerAt, exposedFor } from './answer';
 import { viewFor } from './picture-view';
 import { toldOr } from './told';
 import type { Setup, View } from './view';
-import { evOfFrame, type MatchedFrame, type Press, type Stand } from './matched';
+import { evOfFrame, standIsThere, type MatchedFrame, type Press, type Stand } from './matched';
 
 /** What the plan says of where and when a frame was taken. */
 export interface Planned {
@@ -46,10 +46,9 @@ function sigmaOf(light: CorrectedLight): number {
 export function plannedFor(setup: Setup): (frame: MatchedFrame) => Planned | undefined {
   const views = new Map<string, ReturnType<typeof viewFor>>();
   const answers = new Map<string, Planned>();
-  const there = (list: readonly { readonly id: string }[], id: string) =>
-    list.some((entry) => entry.id === id);
-  const viewOfStand = ({ markId, positionId, shotId }: Stand) => {
-    if (!there(setup.marks, markId) || !there(setup.positions, positionId)) return undefined;
+  const viewOfStand = (stand: Stand) => {
+    if (!standIsThere(setup, stand)) return undefined;
+    const { markId, positionId, shotId } = stand;
     const key = `${markId} ${positionId} ${shotId ?? ''}`;
     const shot = setup.shots.find(({ id }) => id === shotId);
     const known = views.get(key) ?? viewFor(setup, { shot, markId }, positionId);

@@ -218,6 +218,13 @@ export function pressesOf<F extends { readonly frame: Frame; readonly atMs: numb
   return presses.sort((a, b) => (a.frames[0]?.atMs ?? 0) - (b.frames[0]?.atMs ?? 0));
 }
 
+/** Whether a shoot still has the mark and the position of a stand. */
+export const standIsThere = (
+  { marks, positions }: Pick<Shoot, 'marks' | 'positions'>,
+  { markId, positionId }: Stand,
+): boolean =>
+  marks.some(({ id }) => id === markId) && positions.some(({ id }) => id === positionId);
+
 /** Names of what a frame was about, with a word for what has been deleted since. */
 export function standInWords(
   { shots, positions, marks }: Pick<Shoot, 'shots' | 'positions' | 'marks'>,

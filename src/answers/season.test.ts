@@ -80,8 +80,9 @@ test('pans and what only the plan says was in hand teach no time', () => {
   expect(shuttersTaught(livedPresses([livedWith(presses, [])]))).toEqual([]);
   const panned = [stoodFor(DATE, { shotId: 'counter', markId: 'penalty-corner' })];
   expect(shuttersTaught(livedPresses([livedWith(presses, panned)]))).toEqual([]);
-  const gone = [stoodFor(DATE, { markId: 'nowhere' })];
-  expect(shuttersTaught(livedPresses([livedWith(presses, gone)]))).toEqual([]);
+  for (const gone of [{ markId: 'nowhere' }, { positionId: 'nowhere' }]) {
+    expect(shuttersTaught(livedPresses([livedWith(presses, [stoodFor(DATE, gone)])]))).toEqual([]);
+  }
 });
 
 test('one tires where the last quarter of the time gives fewer keepers by more than chance', () => {

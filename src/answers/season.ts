@@ -4,6 +4,7 @@ import {
   evOfFrame,
   matchedFrames,
   pressesOf,
+  standIsThere,
   type MatchedFrame,
   type Press,
   type Stand,
@@ -140,13 +141,12 @@ function frozenIn(shoot: Shoot): ReadonlyMap<LivedPress, Frozen> {
   const made = frozenKnown.get(shoot);
   if (made) return made;
   const classes = new Map<string, ClassId | undefined>();
-  const classOf = ({ markId, positionId, shotId }: Stand): ClassId | undefined => {
-    const isThere =
-      shoot.marks.some(({ id }) => id === markId) &&
-      shoot.positions.some(({ id }) => id === positionId);
+  const classOf = (stand: Stand): ClassId | undefined => {
+    if (!standIsThere(shoot, stand)) return undefined;
+    const { markId, positionId, shotId } = stand;
     const shot = shoot.shots.find(({ id }) => id === shotId);
-    const seen = isThere ? viewOf(lookingAt(shoot, { shot, markId }, positionId)) : undefined;
-    return seen?.ok && !seen.view.times.kept ? seen.view.classId : undefined;
+    const seen = viewOf(lookingAt(shoot, { shot, markId }, positionId));
+    return seen.ok && !seen.view.times.kept ? seen.view.classId : undefined;
   };
   const found = new Map<LivedPress, Frozen>();
   for (const one of pressesIn(shoot)) {

@@ -24,7 +24,7 @@ import { localMinuteOf, msOf } from '@/records/times';
 import { HANGS } from '@/presets/rhythms';
 import { subjectOf } from '@/records/own-subject';
 import { countedEntries } from './counted';
-import { evOfFrame, matchedFrames, pressesOf, type MatchedFrame } from './matched';
+import { evOfFrame, matchedFrames, pressesOf, standIsThere, type MatchedFrame } from './matched';
 
 /** What the numbers of a log teach, each with how sure it is. */
 
@@ -132,9 +132,7 @@ export function panFramesOf(shoot: Shoot): readonly PanFrame[] {
     const { shutterS, focalMm } = frame;
     if (!shot || standBy === 'plan' || shutterS === undefined || focalMm === undefined) return [];
     const { markId, positionId } = stand;
-    const gone = (list: readonly { readonly id: string }[], id: string) =>
-      !list.some((entry) => entry.id === id);
-    if (gone(shoot.marks, markId) || gone(shoot.positions, positionId)) return [];
+    if (!standIsThere(shoot, stand)) return [];
     const key = `${shot.id} ${markId} ${positionId}`;
     const seen = views.get(key) ?? viewOf(lookingAt(shoot, { shot, markId }, positionId));
     views.set(key, seen);

@@ -46,10 +46,10 @@ export const presses = (count: number, kept: number, perS = 1000): LonePress[] =
 /** Who stood behind the back line, and for which shot, from five on. */
 export const stoodFor = (
   date: string,
-  { shotId = 'save', markId = 'keeper' } = {},
+  { shotId = 'save', markId = 'keeper', positionId = 'back-line' } = {},
 ): Shoot['log']['entries'][number] => ({
-  ...{ id: `stand-${date}`, kind: 'stand', atLocal: `${date}T17:00:00`, shotId, markId },
-  positionId: 'back-line',
+  ...{ id: `stand-${date}`, kind: 'stand', atLocal: `${date}T17:00:00`, shotId },
+  ...{ markId, positionId },
 });
 
 /** An evening at Larkmoor as one’s own, without an order: lone pictures ten seconds apart from 18:30 on. */

@@ -17,6 +17,7 @@ import { pressesOf, standInWords, type MatchedFrame, type Press } from '@/answer
 import { useThumbnails } from './thumbnails';
 import { useAgainstPlan } from './use-against-plan';
 import type { usePictures } from './use-pictures';
+import type { Refused } from '@/workers/pictures-job';
 
 /** Presses shown at first, of many and while more are read, and with each "more". */
 const PRESSES_SHOWN = 12;
@@ -79,14 +80,7 @@ export function PicturesTab({
           </Text>
         </View>
       )}
-      {refused.length > 0 ? (
-        <Text role="alert">
-          {`${refused.length} left out: ${refused
-            .slice(0, NAMED)
-            .map(({ name, reason }) => `${name} (${reason})`)
-            .join(', ')}${refused.length > NAMED ? ' and others' : ''}.`}
-        </Text>
-      ) : null}
+      {refused.length > 0 ? <LeftOut refused={refused} /> : null}
       {none ? null : <ClockSection frames={frames} />}
       <View role="list" aria-label="Contact sheet" className="gap-3">
         {presses.slice(0, shown).map((press) => (
@@ -113,6 +107,28 @@ export function PicturesTab({
           <Button kind="quiet" label="Take the pictures out of the log" onPress={clear} />
         </>
       )}
+    </View>
+  );
+}
+
+/** Files that were no pictures, or damaged: the first by name, the others when asked for. */
+function LeftOut({ refused }: { readonly refused: readonly Refused[] }) {
+  const [isAll, setAll] = useState(false);
+  const named = isAll ? refused : refused.slice(0, NAMED);
+  return (
+    <View className="gap-1">
+      <Text role="alert">
+        {`${refused.length} left out: ${named
+          .map(({ name, reason }) => `${name} (${reason})`)
+          .join(', ')}${named.length < refused.length ? ' and others' : ''}.`}
+      </Text>
+      {named.length < refused.length ? (
+        <Button
+          kind="quiet"
+          label={`Name all ${refused.length} left out`}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
     </View>
   );
 }
