@@ -67,10 +67,14 @@ test('a run is one camera’s pictures of one thing from one place, until ten mi
     ['180000', '180959'],
     ['181030'],
     ['182001'],
-    ['182030'],
-    ['182100', '182130'],
+    ['182030', '182100', '182130'],
   ]);
-  expect(runs.at(-1)?.event?.id).toBe('e');
+  // Heat after heat in one light is one run; it is called by its event where it is of one alone.
+  expect(runs.at(-1)?.event).toBeUndefined();
+  const one = { ...other, ...(event && { event }) };
+  expect(evened([shot('18:21:00', {}, one), shot('18:21:30', {}, one)], () => undefined)).toEqual([
+    expect.objectContaining({ event }),
+  ]);
   expect(runs[0]?.sigmaStops).toBeUndefined();
 });
 
@@ -84,6 +88,15 @@ test('each press is held against the light of its own minute, and those that ask
   const [run] = runs as [EvenRun];
   expect(liftsOf(run)).toEqual([
     { stops: expect.closeTo(0.725, 9), names: ['A_180300.jpg', 'A_180600.jpg'] },
+  ]);
+  // What differs by a click and more is told apart; in a group names stand as taken.
+  const asks = (...stops: readonly number[]): EvenRun => ({
+    ...run,
+    frames: stops.map((liftStops, i) => ({ matched: shot(`18:0${i}:00`), liftStops })),
+  });
+  expect(liftsOf(asks(0.9, 0.6, 0.1, 0.94)).map(({ names }) => names)).toEqual([
+    ['A_180000.jpg', 'A_180100.jpg'],
+    ['A_180300.jpg'],
   ]);
   expect(run.frames.map(isLifted)).toEqual([false, false, true, true]);
   expect(asksForSomething(run)).toBe(true);

@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import {
   cropFor,
   flicker,
@@ -55,6 +56,7 @@ export interface EvenPair {
 /** Pictures of one camera, one after the other, from one place of one thing. */
 export interface EvenRun {
   readonly frames: readonly EvenedFrame[];
+  /** Where all of it is of one event. */
   readonly event?: DayEventRecord;
   readonly stand: Stand;
   readonly standBy: MatchedFrame['standBy'];
@@ -65,7 +67,6 @@ export interface EvenRun {
 
 const isSameRun = (a: MatchedFrame, b: MatchedFrame): boolean =>
   b.atMs - a.atMs <= RUN_PAUSE_MS &&
-  a.event?.id === b.event?.id &&
   a.stand.markId === b.stand.markId &&
   a.stand.positionId === b.stand.positionId &&
   a.stand.shotId === b.stand.shotId;
@@ -159,12 +160,13 @@ function evenedRun(
 ): EvenRun {
   const first = presses[0]?.frames[0] as MatchedFrame;
   const known = plannedOf(first);
+  const isOneEvent = presses.every(({ frames: [one] }) => one?.event?.id === first.event?.id);
   const evened = presses.map((press) =>
     evenedPress(press, plannedOf(press.frames[press.frames.length >> 1] as MatchedFrame)),
   );
   return {
     frames: evened.flatMap(({ frames }) => frames),
-    ...(first.event && { event: first.event }),
+    ...(isOneEvent && first.event && { event: first.event }),
     ...{ stand: first.stand, standBy: first.standBy },
     ...(known && { sigmaStops: known.asked.sigmaStops }),
     pairs: evened.flatMap(({ pairs }) => pairs),
@@ -179,29 +181,37 @@ export const evenSteps = (
   runsOf(pressesOf(frames)).map((presses) => () => evenedRun(presses, plannedOf));
 
 const CLICKS = 3;
-const clicksOf = ({ liftStops = 0 }: EvenedFrame): number => Math.round(liftStops * CLICKS);
 
-/** Whether a frame is to be lifted or brought down by what is seen. */
-export const isLifted = (frame: EvenedFrame): boolean => clicksOf(frame) !== 0;
+/** Whether a frame is to be lifted or brought down by what is seen: half a click and more. */
+export const isLifted = ({ liftStops = 0 }: EvenedFrame): boolean =>
+  Math.round(liftStops * CLICKS) !== 0;
 
-/** Frames of a run that ask for the same, to the click: what is told is their mean. */
+/** Frames of a run that ask for about the same: what is told is their mean. */
 export interface EvenLift {
   readonly stops: number;
   readonly names: readonly string[];
 }
 
-/** Lifts of a run, those of most frames first. */
+/** Lifts of a run that differ by less than a click as one, those of most frames first. */
 export function liftsOf({ frames }: EvenRun): readonly EvenLift[] {
-  const groups = new Map<number, { sum: number; names: string[] }>();
-  for (const frame of frames.filter(isLifted)) {
-    const { matched, liftStops = 0 } = frame;
-    const group = groups.get(clicksOf(frame)) ?? { sum: 0, names: [] };
-    group.sum += liftStops;
-    group.names.push(matched.frame.name);
-    groups.set(clicksOf(frame), group);
+  const lifted = frames
+    .filter(isLifted)
+    .map(({ matched, liftStops = 0 }) => ({ matched, liftStops }))
+    .sort((a, b) => a.liftStops - b.liftStops);
+  const groups: (typeof lifted)[] = [];
+  for (const one of lifted) {
+    const group = groups.at(-1);
+    const least = group?.[0]?.liftStops ?? -Infinity;
+    if (group && one.liftStops - least < SEEN_STOPS) group.push(one);
+    else groups.push([one]);
   }
-  return [...groups.values()]
-    .map(({ sum, names }) => ({ stops: sum / names.length, names }))
+  return groups
+    .map((group) => ({
+      stops: mean(group, ({ liftStops }) => liftStops) as number,
+      names: group
+        .sort((a, b) => a.matched.atMs - b.matched.atMs)
+        .map(({ matched }) => matched.frame.name),
+    }))
     .sort((a, b) => b.names.length - a.names.length);
 }
 

@@ -91,10 +91,23 @@ test('which way a picture is turned, and which of two the lamps lit more', () =>
   ]);
 });
 
-test('a run is called by its event, else by its shot', () => {
+test('a run is called by its event, else by its shot, else by how many events it is of', () => {
   expect(runInWords(LARKMOOR, run([]))).toMatch(/^.+, from Behind the back line$/);
   const event = { id: 'e', name: '400 m', heat: '2' } as MatchedFrame['event'];
   expect(runInWords(LARKMOOR, run([], { ...(event && { event }) }))).toBe(
     '400 m, heat 2, from Behind the back line',
+  );
+  const many = ['e', 'f', 'f'].map((id, i) => {
+    const { matched } = frame(i);
+    return {
+      matched: { ...matched, event: { ...event, id } as MatchedFrame['event'] } as MatchedFrame,
+    };
+  });
+  const { shotId: _none, ...stand } = run([]).stand;
+  expect(runInWords(LARKMOOR, run(many, { stand }))).toBe('2 events, from Behind the back line');
+  expect(runInWords(LARKMOOR, run(many))).not.toContain('events');
+  // In the table each picture has its own.
+  expect(evenRows(LARKMOOR, [run(many, { stand })]).map(({ of }) => of)).toEqual(
+    many.map(() => '400 m, heat 2, from Behind the back line'),
   );
 });

@@ -76,10 +76,19 @@ export const turnsInWords = ({ frames }: EvenRun): readonly string[] =>
       : `Horizon about ${Math.abs(turnDeg).toFixed(1)}° off: turn ${plain(matched.frame.name)} ${turnDeg > 0 ? 'clockwise' : 'anticlockwise'}`,
   );
 
-/** What a run is of: "400 m, heat 2, from the bend". */
-export function runInWords(shoot: Shoot, { event, stand }: EvenRun): string {
-  const { shot, position } = standInWords(shoot, stand);
-  return `${event ? eventTitle(event) : shot}, from ${position}`;
+const fromInWords = (shoot: Shoot, what: string, stand: EvenRun['stand']): string =>
+  `${what}, from ${standInWords(shoot, stand).position}`;
+
+/** What a run is of: "400 m, heat 2, from the bend"; of several events its shot, or how many they are. */
+export function runInWords(shoot: Shoot, { event, stand, frames }: EvenRun): string {
+  const events = new Set(frames.flatMap(({ matched }) => matched.event?.id ?? [])).size;
+  const { shot } = standInWords(shoot, stand);
+  const what = event
+    ? eventTitle(event)
+    : stand.shotId === undefined && events > 1
+      ? `${events} events`
+      : shot;
+  return fromInWords(shoot, what, stand);
 }
 
 /** All runs as rows of a table. */
@@ -96,7 +105,12 @@ export const evenRows = (shoot: Shoot, runs: readonly EvenRun[]): readonly EvenR
       return {
         ...{ file: matched.frame.name, camera: matched.frame.camera },
         takenLocal: localSecondOf(matched.atMs, shoot.place.timeZone),
-        ...{ run: i + 1, of: runInWords(shoot, run) },
+        run: i + 1,
+        of: fromInWords(
+          shoot,
+          matched.event ? eventTitle(matched.event) : standInWords(shoot, run.stand).shot,
+          run.stand,
+        ),
         ...(liftStops !== undefined && { liftStops }),
         ...(flickersWith !== undefined && { flickersWith }),
         ...(crop && { keptFraction: crop.keptFraction, megapixels: crop.megapixels }),
