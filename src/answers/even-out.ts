@@ -192,8 +192,8 @@ export interface EvenLift {
   readonly names: readonly string[];
 }
 
-/** Lifts of a run that differ by less than a click as one, those of most frames first. */
-export function liftsOf({ frames }: EvenRun): readonly EvenLift[] {
+/** Lifts of a run, or of several, that differ by less than a click as one, those of most frames first. */
+export function liftsOf({ frames }: Pick<EvenRun, 'frames'>): readonly EvenLift[] {
   const lifted = frames
     .filter(isLifted)
     .map(({ matched, liftStops = 0 }) => ({ matched, liftStops }))

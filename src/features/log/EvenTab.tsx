@@ -15,6 +15,7 @@ import {
   evenRows,
   heldAgainstInWords,
   liftsInWords,
+  overallInWords,
   pairsInWords,
   runInWords,
   turnsInWords,
@@ -60,6 +61,7 @@ export function EvenTab({ frames }: { readonly frames: readonly MatchedFrame[] }
   }
   const all = runs.flatMap((run) => run.frames);
   const lifted = all.filter(isLifted).length;
+  const overall = overallInWords(asking);
   const rest = runs.length - asking.length;
   return (
     <View className="gap-4" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
@@ -69,6 +71,7 @@ export function EvenTab({ frames }: { readonly frames: readonly MatchedFrame[] }
             ? `${picturesInWords(all.length)}, even as they are`
             : `${lifted} of ${all.length} to lift or bring down`}
         </Heading>
+        {overall ? <Text>{overall}.</Text> : null}
         {choice}
         <ClockNotice frames={frames} />
       </View>

@@ -6,6 +6,7 @@ import {
   evenRows,
   heldAgainstInWords,
   liftsInWords,
+  overallInWords,
   pairsInWords,
   runInWords,
   turnsInWords,
@@ -39,6 +40,14 @@ test.each([
   [lifted(0, 0), []],
 ])('lifts are told for those that ask for the same, most of them first', (one, words) => {
   expect(liftsInWords(one)).toEqual(words);
+});
+
+test('over all runs, where there are several that ask for something', () => {
+  expect(overallInWords([lifted(2.1, 2.2), lifted(2.1, -0.5, 0)])).toBe(
+    'Over all runs: lift 2.1 stops on 3, bring down 0.5 stop on 1',
+  );
+  expect(overallInWords([lifted(2.1, 2.2)])).toBeUndefined();
+  expect(overallInWords([lifted(0), lifted(0)])).toBeUndefined();
 });
 
 test('by what a run is known, and when that says little', () => {

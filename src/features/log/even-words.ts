@@ -30,6 +30,21 @@ export const liftsInWords = (run: EvenRun): readonly string[] =>
       }`,
   );
 
+/** So many lifts are named over all runs. */
+const LIFTS_NAMED = 3;
+
+/** "Over all runs: lift 2.1 stops on 47, bring down 0.5 stop on 3"; nothing where one run says it. */
+export function overallInWords(runs: readonly EvenRun[]): string | undefined {
+  const frames = runs.flatMap((run) => run.frames);
+  const lifts = liftsOf({ frames }).slice(0, LIFTS_NAMED);
+  if (runs.length < 2 || lifts.length === 0) return undefined;
+  const said = lifts.map(
+    ({ stops: by, names }) =>
+      `${by > 0 ? 'lift' : 'bring down'} ${stops(Math.abs(by))} on ${names.length}`,
+  );
+  return `Over all runs: ${said.join(', ')}`;
+}
+
 /** Light less sure than this evens nothing out but neighbours. No source. */
 const SURE_ENOUGH_STOPS = 1;
 
