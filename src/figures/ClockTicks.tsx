@@ -47,6 +47,11 @@ export const ClockTicks = memo(function ClockTicks({
             stroke={inks.line}
             strokeWidth={1}
           />
+          {atMs.some(within) ? null : (
+            <SvgText x={EDGE_PX} y={i * ROW_PX + NAME_PX + 11} fontSize={12} fill={inks.quiet}>
+              none in these minutes
+            </SvgText>
+          )}
           {atMs.filter(within).map((ms) => (
             <Line
               key={ms}

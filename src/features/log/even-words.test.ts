@@ -46,7 +46,7 @@ test('over all runs, where there are several that ask for something', () => {
   expect(overallInWords([lifted(2.1, 2.2), lifted(2.1, -0.5, 0)])).toBe(
     'Over all runs: lift 2.1 stops on 3, bring down 0.5 stop on 1',
   );
-  expect(overallInWords([lifted(2.1, 2.2)])).toBeUndefined();
+  expect(overallInWords([lifted(2.1, 2.2), lifted(0)])).toBeUndefined();
   expect(overallInWords([lifted(0), lifted(0)])).toBeUndefined();
 });
 

@@ -35,9 +35,9 @@ const LIFTS_NAMED = 3;
 
 /** "Over all runs: lift 2.1 stops on 47, bring down 0.5 stop on 3"; nothing where one run says it. */
 export function overallInWords(runs: readonly EvenRun[]): string | undefined {
-  const frames = runs.flatMap((run) => run.frames);
-  const lifts = liftsOf({ frames }).slice(0, LIFTS_NAMED);
-  if (runs.length < 2 || lifts.length === 0) return undefined;
+  const lifted = runs.filter((run) => liftsOf(run).length > 0);
+  if (lifted.length < 2) return undefined;
+  const lifts = liftsOf({ frames: lifted.flatMap((run) => run.frames) }).slice(0, LIFTS_NAMED);
   const said = lifts.map(
     ({ stops: by, names }) =>
       `${by > 0 ? 'lift' : 'bring down'} ${stops(Math.abs(by))} on ${names.length}`,
