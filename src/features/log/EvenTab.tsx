@@ -6,7 +6,6 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { EvenTicks } from '@/figures/EvenTicks';
 import { writeEvenTable } from '@/formats/even-table';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
 import { downloadText } from '@/ui/files';
 import { Heading, Text } from '@/ui/Text';
 import { picturesInWords } from './caption-words';
@@ -21,6 +20,7 @@ import {
   turnsInWords,
 } from './even-words';
 import { ClockNotice } from './ClockNotice';
+import { KeptOrAll } from './KeptOrAll';
 import { useEven } from './use-even';
 
 /** Runs shown at first, and with each "more". */
@@ -40,15 +40,7 @@ export function EvenTab({ frames }: { readonly frames: readonly MatchedFrame[] }
   }
   const choice = someKept ? (
     <View className="max-w-[200px]">
-      <Choice
-        label="Pictures"
-        value={only}
-        options={[
-          { value: 'kept', label: 'Kept' },
-          { value: 'all', label: 'All' },
-        ]}
-        onChange={(value) => show(value)}
-      />
+      <KeptOrAll only={only} onChange={show} />
     </View>
   ) : null;
   if (!runs || !asking) {

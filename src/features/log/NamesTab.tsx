@@ -4,6 +4,7 @@ import { useShown } from '@/features/shoot/open-shoot';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Heading, Text } from '@/ui/Text';
+import { KeptOrAll } from './KeptOrAll';
 import { PressNames } from './PressNames';
 import type { Names } from './use-names';
 
@@ -28,15 +29,7 @@ export function NamesTab({ names }: { readonly names: Names }) {
         <View className="flex-row flex-wrap gap-x-4 gap-y-1">
           {someKept ? (
             <View className="min-w-[120px]">
-              <Choice
-                label="Pictures"
-                value={only}
-                options={[
-                  { value: 'kept', label: 'Kept' },
-                  { value: 'all', label: 'All' },
-                ]}
-                onChange={names.show}
-              />
+              <KeptOrAll only={only} onChange={names.show} />
             </View>
           ) : null}
           <View className="min-w-[220px]">

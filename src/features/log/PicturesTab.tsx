@@ -81,7 +81,8 @@ export function PicturesTab({
         </View>
       )}
       {refused.length > 0 ? <LeftOut refused={refused} /> : null}
-      {none ? null : <ClockSection frames={frames} />}
+      {/* Lined up by all that is read: looked for before, they would hold the reading up. */}
+      {none || reading ? null : <ClockSection frames={frames} />}
       <View role="list" aria-label="Contact sheet" className="gap-3">
         {presses.slice(0, shown).map((press) => (
           <PressRow

@@ -1,10 +1,11 @@
 import { hashKey } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { plannedFor } from '@/answers/against-plan';
 import { evenSteps } from '@/answers/even-out';
 import type { MatchedFrame } from '@/answers/matched';
 import { useShown } from '@/features/shoot/open-shoot';
 import { useInTurns } from '@/features/shoot/use-in-turns';
+import { useKept } from './use-kept';
 
 /** What a frame's part in its run rests on. */
 const saidOf = ({ key, atMs, event, stand, frame }: MatchedFrame) => [
@@ -15,14 +16,8 @@ const saidOf = ({ key, atMs, event, stand, frame }: MatchedFrame) => [
 /** Pictures by runs, each evened out: the kept ones, where some are. */
 export function useEven(frames: readonly MatchedFrame[]) {
   const { setup } = useShown('setup');
-  const someKept = frames.some(({ kept }) => kept);
-  const [which, show] = useState<'all' | 'kept'>();
-  const only = which ?? (someKept ? 'kept' : 'all');
-  const taken = useMemo(
-    () => (only === 'kept' ? frames.filter(({ kept }) => kept) : frames),
-    [frames, only],
-  );
+  const { taken, ...kept } = useKept(frames);
   const key = useMemo(() => hashKey([setup, taken.map(saidOf)]), [setup, taken]);
   const runs = useInTurns('even', key, () => evenSteps(taken, plannedFor(setup)));
-  return { runs, only, show, someKept };
+  return { runs, ...kept };
 }

@@ -3,6 +3,8 @@ import { captionedPresses, doubtfulFirst, doubtsOf, type CaptionedPress } from '
 import { pressesOf, type MatchedFrame } from '@/answers/matched';
 import { useShown } from '@/features/shoot/open-shoot';
 import { FIRST_CAPTIONS } from '@/records/captions';
+import type { Which } from './KeptOrAll';
+import { useKept } from './use-kept';
 import { CAPTIONS } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
 
@@ -12,16 +14,11 @@ const keyOf = ({ press }: CaptionedPress): string => press.frames[0]?.key ?? '';
 export function useNames(frames: readonly MatchedFrame[]) {
   const { shoot } = useShown('shoot');
   const { record: how = FIRST_CAPTIONS } = useSingle(CAPTIONS);
-  const someKept = frames.some(({ kept }) => kept);
-  const [which, setWhich] = useState<'all' | 'kept'>();
+  const { taken, only, someKept, show } = useKept(frames);
   const [at, setAt] = useState(0);
   const [anchor, setAnchor] = useState<number>();
   const [order, setOrder] = useState<readonly string[]>();
-  const only = which ?? (someKept ? 'kept' : 'all');
-  const presses = useMemo(
-    () => pressesOf(only === 'kept' ? frames.filter(({ kept }) => kept) : frames),
-    [frames, only],
-  );
+  const presses = useMemo(() => pressesOf(taken), [taken]);
   const asTaken = useMemo(() => captionedPresses(shoot, presses), [shoot, presses]);
   const captioned = useMemo(() => {
     if (!order) return asTaken;
@@ -42,8 +39,8 @@ export function useNames(frames: readonly MatchedFrame[]) {
     /** From the press looked at on, what is gone to is taken together. */
     together: (isOn: boolean) => setAnchor(isOn ? here : undefined),
     isTogether: anchor !== undefined,
-    show: (value: 'all' | 'kept') => {
-      setWhich(value);
+    show: (value: Which) => {
+      show(value);
       setAt(0);
       setAnchor(undefined);
       setOrder(undefined);
