@@ -1,4 +1,5 @@
 import {
+  bareSlope,
   distanceToLine,
   groundUnderM,
   insidePolygon,
@@ -6,7 +7,7 @@ import {
   personObstacle,
   point3,
   eachPostStrip,
-  shadowOnGround,
+  shadowOnSlope,
   subjectPoints,
   sunBlocked,
   SUNLIT_SHARE,
@@ -68,7 +69,9 @@ export const ownShadow = (
   features: readonly SiteFeature[],
   sun: Sun,
 ): readonly (readonly Point2[])[] =>
-  isHidden(position, features) ? [] : shadowOnGround(personObstacle(position), sun);
+  isHidden(position, features)
+    ? []
+    : shadowOnSlope(photographerAt(position, features), sun, bareSlope(features));
 
 /** Whether the photographer's own shadow lies on the ground under a mark; never in a hide. */
 export const ownShadowOn = (

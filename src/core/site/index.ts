@@ -125,6 +125,7 @@ export {
   type SunAt,
 } from './shade-by';
 export {
+  bareSlope,
   baseM,
   cameraAt,
   DECK_WIDE_M,
@@ -147,6 +148,7 @@ export {
   type SlopeLine,
 } from './slope';
 export { boughShadow, shadowOnGround } from './shadow';
+export { boughShadowOnSlope, shadowOnSlope, slopeShade } from './slope-shadow';
 export { subjectPoints, type Standing, type SubjectPoints } from './subject-points';
 export { sightLine, type SightLine } from './sight';
 export {

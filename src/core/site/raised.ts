@@ -58,6 +58,12 @@ export function groundUnderM(features: readonly SiteFeature[], at: Point2): numb
   return slope ? footingM(slope, at) : 0;
 }
 
+/** The slope that a ground has of its own; nothing where it is level, boards on it or not. */
+export function bareSlope(features: readonly SiteFeature[]): Slope | undefined {
+  const slope = slopeIn(features);
+  return slope?.corners === LEVEL.corners ? undefined : slope;
+}
+
 const bases = new WeakMap<SiteFeature, number>();
 
 /** Height of the ground under a thing of a raised list; 0 where that is level. */
@@ -97,9 +103,9 @@ const all = new WeakMap<readonly SiteFeature[], readonly SiteFeature[]>();
  * of the ground under its corners.
  */
 export function raised<F extends SiteFeature>(features: readonly F[]): readonly F[] {
-  const slope = slopeIn(features);
   // Boards over level ground lift nobody but who is on them.
-  if (!slope || slope.corners === LEVEL.corners) return features;
+  const slope = bareSlope(features);
+  if (!slope) return features;
   const known = all.get(features);
   if (known) return known as readonly F[];
   const made = features.map((feature) => {

@@ -4,7 +4,7 @@ import { scale, alongBearing, type Point2, type Point3 } from './vector';
 import { requireObstacle, shadowLength, type Obstacle } from './obstacle';
 
 /** Which way a polygon goes round, if it never turns back: 1 left-handed, −1 right-handed, else 0. */
-function wayRound(polygon: readonly Point2[]): number {
+export function wayRound(polygon: readonly Point2[]): number {
   let way = 0;
   let [a, b] = [polygon.at(-2), polygon.at(-1)] as [Point2, Point2];
   for (const c of polygon) {

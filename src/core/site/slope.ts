@@ -22,7 +22,8 @@ export interface Slope {
   readonly floors?: readonly { readonly footprint: readonly Point2[]; readonly heightM: number }[];
 }
 
-const alongOf = ({ from, along }: Pick<Slope, 'from' | 'along'>, { x, y }: Point2): number =>
+/** How far along its line a slope has a point, in metres. */
+export const alongOf = ({ from, along }: Pick<Slope, 'from' | 'along'>, { x, y }: Point2): number =>
   (x - from.x) * along.x + (y - from.y) * along.y;
 
 /**
@@ -114,6 +115,17 @@ const pointAt = ({ from, along }: Slope, alongM: number, abreastM: number): Poin
   y: from.y + along.y * alongM - along.x * abreastM,
 });
 
+/** The ground between two places along a slope's line, as far to either side as it reaches; without end where they are. */
+export function abreastOf(slope: Slope, fromM: number, toM: number): readonly Point2[] {
+  const [back, front] = [Math.max(fromM, -ABREAST_M), Math.min(toM, ABREAST_M)];
+  return [
+    pointAt(slope, back, -ABREAST_M),
+    pointAt(slope, back, ABREAST_M),
+    pointAt(slope, front, ABREAST_M),
+    pointAt(slope, front, -ABREAST_M),
+  ];
+}
+
 /** Rise a metre of the ground on one side of a corner; level past the ends, upright where two corners are abreast. */
 function steepness(
   before: Slope['corners'][number] | undefined,
@@ -134,14 +146,7 @@ export function slopeCrests(slope: Slope): readonly Obstacle[] {
     const { alongM, heightM } = corner;
     const bendsDown = steepness(corners[i - 1], corner) > steepness(corner, corners[i + 1]);
     if (!bendsDown || heightM < LEAST_M) return [];
-    const [back, front] = [alongM - THIN_M / 2, alongM + THIN_M / 2];
-    const footprint = [
-      pointAt(slope, back, -ABREAST_M),
-      pointAt(slope, back, ABREAST_M),
-      pointAt(slope, front, ABREAST_M),
-      pointAt(slope, front, -ABREAST_M),
-    ];
-    return [{ heightM, footprint }];
+    return [{ heightM, footprint: abreastOf(slope, alongM - THIN_M / 2, alongM + THIN_M / 2) }];
   });
 }
 

@@ -1,5 +1,6 @@
 import {
-  boughShadow,
+  bareSlope,
+  boughShadowOnSlope,
   boughsOf,
   fieldOfView,
   monthOf,
@@ -7,7 +8,9 @@ import {
   obstaclesOf,
   point3,
   type Obstacle,
-  shadowOnGround,
+  raised,
+  shadowOnSlope,
+  slopeShade,
   sunBlocked,
   type Point2,
   type SiteFeature,
@@ -39,18 +42,15 @@ const MIDDLE = point3(0, 0);
 
 const SUN_STRENGTH = { clear: 1, partly: 0.55, overcast: 0 } as const;
 
+type Polygons = readonly (readonly Point2[])[];
 type Sun = Pick<SubjectLight['sun'], 'azimuthDeg' | 'altitudeDeg'>;
 const lastShadows = new WeakMap<
   Obstacle | Bough,
-  { readonly sun: Sun; readonly polygons: readonly (readonly Point2[])[] }
+  { readonly sun: Sun; readonly polygons: Polygons }
 >();
 
 /** What something shades, found anew once it or the sun has moved. */
-function shadowOf<T extends Obstacle | Bough>(
-  thing: T,
-  sun: Sun,
-  found: () => readonly (readonly Point2[])[],
-): readonly (readonly Point2[])[] {
+function shadowOf<T extends Obstacle | Bough>(thing: T, sun: Sun, found: () => Polygons): Polygons {
   const last = lastShadows.get(thing);
   if (last?.sun.azimuthDeg === sun.azimuthDeg && last.sun.altitudeDeg === sun.altitudeDeg) {
     return last.polygons;
@@ -64,6 +64,25 @@ function shadowOf<T extends Obstacle | Bough>(
 export type ShownLight = Pick<SubjectLight, 'indoors' | 'underLeaves' | 'lampLux'> & {
   readonly sun: Sun;
 };
+
+/** What a minute's sun shades and dapples, on a slope as it lies. */
+function shadeOnGround(
+  features: readonly SiteFeature[],
+  sun: Sun,
+  atMs: number,
+): { readonly shadows: Polygons; readonly dapples: Polygons } {
+  const slope = bareSlope(features);
+  const things = raised(features).filter(({ kind }) => kind !== 'hill' && kind !== 'slope');
+  const shadows = things
+    .flatMap(obstaclesOf)
+    .flatMap((thing) => shadowOf(thing, sun, () => shadowOnSlope(thing, sun, slope)));
+  // No two moments have exactly the same sun: the month need not be kept beside it.
+  const month = monthOf(atMs);
+  const dapples = things
+    .flatMap(boughsOf)
+    .flatMap((bough) => shadowOf(bough, sun, () => boughShadowOnSlope(bough, sun, month, slope)));
+  return { shadows: slope ? [...shadows, ...slopeShade(slope, sun)] : shadows, dapples };
+}
 
 /** What the minute's light does to the plan. */
 export function planLight(
@@ -82,23 +101,7 @@ export function planLight(
     sunAzimuthDeg: sun.azimuthDeg,
     sunAltitudeDeg: sun.altitudeDeg,
     sunStrength,
-    shadows:
-      sunStrength > 0
-        ? features
-            // Drawn as on level ground; a slope's own shade is told where it falls on a mark.
-            .filter(({ kind }) => kind !== 'hill' && kind !== 'slope')
-            .flatMap(obstaclesOf)
-            .flatMap((thing) => shadowOf(thing, sun, () => shadowOnGround(thing, sun)))
-        : [],
-    dapples:
-      sunStrength > 0
-        ? features
-            .flatMap(boughsOf)
-            // No two moments have exactly the same sun: the month need not be kept beside it.
-            .flatMap((bough) =>
-              shadowOf(bough, sun, () => [boughShadow(bough, sun, monthOf(atMs))]),
-            )
-        : [],
+    ...(sunStrength > 0 ? shadeOnGround(features, sun, atMs) : { shadows: [], dapples: [] }),
     strips: sunStrength > 0 ? postShade(features, sun) : [],
     lampsOn: light.lampLux > 0,
     label: light.indoors

@@ -1,0 +1,162 @@
+import { polygonHull } from 'd3-polygon';
+import { tanDeg } from '../quantity/angles';
+import type { Bough } from './bough';
+import { requireObstacle, type Obstacle } from './obstacle';
+import { boughShadow, shadowOnGround, wayRound } from './shadow';
+import { abreastOf, alongOf, slopeCrests, type Slope } from './slope';
+import { alongBearing, type Point2, type Point3 } from './vector';
+
+/** Shade on ground that is not level, piece by piece: on each flat piece a shadow is what it is on the whole plane. */
+
+type Polygon = readonly Point2[];
+type Sun = { readonly azimuthDeg: number; readonly altitudeDeg: number };
+
+/** A flat piece of the ground between two lines of one height, and how the sun falls on its plane. */
+interface Piece {
+  readonly fromM: number;
+  readonly toM: number;
+  /** Height of its plane over a point. */
+  readonly overM: (point: Point2) => number;
+  /** By how much the sun's rays come nearer to it with each level metre; not above 0 in its own shade. */
+  readonly nearerPerM: number;
+}
+
+function piecesOf(slope: Slope, away: Point2, sun: Sun): readonly Piece[] {
+  const { corners } = slope;
+  const level = { alongM: Infinity, heightM: corners.at(-1)?.heightM ?? 0 };
+  const all = [{ alongM: -Infinity, heightM: corners[0]?.heightM ?? 0 }, ...corners, level];
+  const down = away.x * slope.along.x + away.y * slope.along.y;
+  return all.slice(1).flatMap((to, i) => {
+    const from = all[i] as typeof to;
+    const lengthM = to.alongM - from.alongM;
+    if (lengthM === 0) return [];
+    const rise = Number.isFinite(lengthM) ? (to.heightM - from.heightM) / lengthM : 0;
+    const [atM, heightM] = Number.isFinite(from.alongM)
+      ? [from.alongM, from.heightM]
+      : [to.alongM, to.heightM];
+    return [
+      {
+        fromM: from.alongM,
+        toM: to.alongM,
+        overM: (point) => heightM + rise * (alongOf(slope, point) - atM),
+        nearerPerM: tanDeg(sun.altitudeDeg) + rise * down,
+      },
+    ];
+  });
+}
+
+/** What of a polygon lies where an even measure of the ground is not below 0. */
+function where(polygon: Polygon, measure: (point: Point2) => number): Polygon {
+  const kept: Point2[] = [];
+  polygon.forEach((to, i) => {
+    const from = polygon.at(i - 1) as Point2;
+    const [before, after] = [measure(from), measure(to)];
+    if (before >= 0 !== after >= 0) {
+      const share = before / (before - after);
+      kept.push({ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share });
+    }
+    if (after >= 0) kept.push(to);
+  });
+  return kept;
+}
+
+const within = (slope: Slope, { fromM, toM }: Piece, polygon: Polygon): readonly Polygon[] => {
+  let kept = polygon;
+  if (Number.isFinite(fromM)) kept = where(kept, (point) => alongOf(slope, point) - fromM);
+  if (Number.isFinite(toM)) kept = where(kept, (point) => toM - alongOf(slope, point));
+  return kept.length > 2 ? [kept] : [];
+};
+
+const awayFrom = (sun: Sun): Point2 => alongBearing(sun.azimuthDeg + 180);
+
+/** What upright walls with a flat top shade of a piece: each of their points thrown as far as the piece is under it. */
+function onPiece({ footprint, heightM }: Obstacle, piece: Piece, away: Point2): readonly Polygon[] {
+  const reachM = (point: Point2) => (heightM - piece.overM(point)) / piece.nearerPerM;
+  const standing = where(footprint, reachM);
+  if (standing.length < 3) return [];
+  const thrown = standing.map((point) => {
+    const farM = reachM(point);
+    return { x: point.x + away.x * farM, y: point.y + away.y * farM };
+  });
+  if (wayRound(footprint) !== 0) {
+    const hull = polygonHull([...standing, ...thrown].map(({ x, y }) => [x, y]));
+    return hull ? [hull.map(([x, y]) => ({ x, y }))] : [];
+  }
+  const sides = standing.map((a, i) => {
+    const next = (i + 1) % standing.length;
+    return [a, standing[next] as Point2, thrown[next] as Point2, thrown[i] as Point2];
+  });
+  return [standing, ...sides, thrown];
+}
+
+/**
+ * What an obstacle shades of a slope, its own footprint included. Pieces that lie in their own shade are left out:
+ * {@link slopeShade} has them whole.
+ * @param obstacle its height over the ground's lowest, @param slope none where the ground is level
+ * @returns polygons in metres, some of which may overlap; none when the sun is on or below the horizon
+ * @throws RangeError for an obstacle that is none
+ */
+export function shadowOnSlope(
+  obstacle: Obstacle,
+  sun: Sun,
+  slope: Slope | undefined,
+): readonly Polygon[] {
+  if (!slope) return shadowOnGround(obstacle, sun);
+  requireObstacle(obstacle);
+  if (sun.altitudeDeg <= 0) return [];
+  const away = awayFrom(sun);
+  return piecesOf(slope, away, sun)
+    .filter(({ nearerPerM }) => nearerPerM > 0)
+    .flatMap((piece) =>
+      onPiece(obstacle, piece, away).flatMap((polygon) => within(slope, piece, polygon)),
+    );
+}
+
+/** What a slope shades of itself: what its crests throw, and the pieces that look away from the sun. */
+export function slopeShade(slope: Slope, sun: Sun): readonly Polygon[] {
+  if (sun.altitudeDeg <= 0) return [];
+  const own = piecesOf(slope, awayFrom(sun), sun)
+    .filter(({ nearerPerM }) => nearerPerM <= 0)
+    .map(({ fromM, toM }) => abreastOf(slope, fromM, toM));
+  return [...own, ...slopeCrests(slope).flatMap((crest) => shadowOnSlope(crest, sun, slope))];
+}
+
+/** A branch from where it is over a piece's plane; nothing where all of it is under that. */
+function overPiece(bough: Bough, { overM }: Piece): Bough | undefined {
+  const { from, to } = bough;
+  const [first, last] = [from.z - overM(from), to.z - overM(to)];
+  if (first <= 0 && last <= 0) return undefined;
+  const share = first / (first - last);
+  const cut: Point3 = {
+    x: from.x + (to.x - from.x) * share,
+    y: from.y + (to.y - from.y) * share,
+    z: from.z + (to.z - from.z) * share,
+  };
+  return { ...bough, from: first < 0 ? cut : from, to: last < 0 ? cut : to };
+}
+
+/**
+ * The ground of a slope that a branch dapples: its level shadow, taken back along the sun's rays to each piece.
+ * @param bough its heights over the ground's lowest, @param month 1 to 12, @param slope none where the ground is level
+ * @returns polygons in metres; none while the sun is down
+ */
+export function boughShadowOnSlope(
+  bough: Bough,
+  sun: Sun,
+  month: number,
+  slope: Slope | undefined,
+): readonly Polygon[] {
+  if (sun.altitudeDeg <= 0) return [];
+  if (!slope) return [boughShadow(bough, sun, month)];
+  const away = awayFrom(sun);
+  return piecesOf(slope, away, sun).flatMap((piece) => {
+    const { nearerPerM, overM } = piece;
+    const over = nearerPerM > 0 && overPiece(bough, piece);
+    if (!over) return [];
+    const thrown = boughShadow(over, sun, month).map((point) => {
+      const backM = overM(point) / nearerPerM;
+      return { x: point.x - away.x * backM, y: point.y - away.y * backM };
+    });
+    return within(slope, piece, thrown);
+  });
+}
