@@ -9,7 +9,7 @@ const ask = workerClient<PicturesService>(
 );
 
 /** Handing thousands of files over at once would hold the page up. */
-const FILES_AT_ONCE = 200;
+const FILES_AT_ONCE = 100;
 
 /** Pictures' own figures in the worker, told as they come. @throws as `workerClient` */
 export async function requestPictures(

@@ -21,7 +21,7 @@ import type { Refused } from '@/workers/pictures-job';
 
 /** Presses shown at first, of many and while more are read, and with each "more". */
 const PRESSES_SHOWN = 12;
-const PRESSES_OF_MANY = 6;
+const PRESSES_OF_MANY = 4;
 const MANY_PRESSES = 100;
 const PRESSES_MORE = 24;
 const PICTURES = 'image/*,.dng,.tif,.tiff,.raw,.heic';
