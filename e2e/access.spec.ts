@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, headline, part, test } from './app';
+import { expect, goTo, headline, part, stepName, test } from './app';
 import { violationsOf } from './axe';
 import { cutText } from './boxes';
 import { openField } from './field';
@@ -49,7 +49,8 @@ async function throughPlanning(page: Page, look: Look): Promise<void> {
     kit: ['Bag', 'Frames', 'Weather', 'Pack'],
   };
   for (const [step, names] of Object.entries(tabs)) {
-    await page.goto(`/shoot/demo-larkmoor/${step}`);
+    if (step === 'brief') await page.goto(`/shoot/demo-larkmoor/${step}`);
+    else await goTo(page, stepName(step));
     await expect(headline(page)).toBeVisible();
     await look();
     for (const name of names) {
@@ -76,7 +77,7 @@ async function throughTheDay(page: Page, look: Look): Promise<void> {
   await look();
   await openField(page, 'demo-larkmoor');
   await look();
-  await page.goto('/shoot/demo-larkmoor/log');
+  await goTo(page, 'Log');
   await page.getByRole('button', { name: 'Read the demo’s pictures' }).click();
   await page.getByRole('button', { name: 'Set it right' }).click();
   await look();
@@ -88,9 +89,9 @@ async function throughTheDay(page: Page, look: Look): Promise<void> {
 
 /** Every drill. */
 async function throughPractice(page: Page, look: Look): Promise<void> {
-  for (const drill of ['', '/pan', '/moment', '/blur', '/stops', '/eye', '/stand']) {
-    await page.goto(`/shoot/demo-larkmoor/practice${drill}`);
-    await expect(part(page, 'Today')).toBeVisible();
+  await page.goto('/shoot/demo-larkmoor/practice');
+  for (const drill of ['Today', 'Pan', 'Moment', 'Blur', 'Stops', 'Eye', 'Stand']) {
+    await pressTab(page, drill);
     await page.waitForTimeout(300);
     await look();
   }
@@ -109,7 +110,8 @@ async function throughSheets(page: Page, look: Look): Promise<void> {
   await page.getByRole('button', { name: /^Lens / }).click();
   await expect(page.getByRole('radiogroup', { name: 'Lens' })).toBeVisible();
   await look();
-  await page.goto('/shoot/demo-larkmoor/ground');
+  await page.keyboard.press('Escape');
+  await goTo(page, 'Ground');
   for (const [press, within] of [
     [/: show all steps$/, 'Steps'],
     ['When', 'When the face is lit'],
@@ -131,10 +133,12 @@ async function throughSheets(page: Page, look: Look): Promise<void> {
     ['brief', /^Client and access/],
     ['brief', /^What, where and when/],
   ] as const) {
-    await page.goto(`/shoot/demo-larkmoor/${step}`);
+    await goTo(page, stepName(step));
     await page.getByRole('button', { name: press }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await look();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
   }
   await page.goto('/quick');
   await expect(headline(page)).toBeVisible();
@@ -187,17 +191,21 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     test.slow();
-    const steps = [
-      ...['brief', 'ground', 'light', 'settings', 'kit', 'day', 'field', 'log', 'draw'],
-      ...['practice', 'practice/pan', 'practice/stops'],
-    ];
-    for (const at of [
+    const addresses = [
       '/',
       '/quick',
       '/new',
-      ...steps.map((step) => `/shoot/demo-larkmoor/${step}`),
-    ]) {
-      await page.goto(at);
+      '/shoot/demo-larkmoor/draw',
+      '/shoot/demo-larkmoor/brief',
+    ];
+    const steps = ['Ground', 'Light', 'Settings', 'Kit', 'Day', 'Field', 'Log', 'Practice'];
+    const opens: readonly (readonly [string, () => Promise<unknown>])[] = [
+      ...addresses.map((at) => [at, () => page.goto(at)] as const),
+      ...steps.map((step) => [step, () => goTo(page, step)] as const),
+      ...['Pan', 'Stops'].map((drill) => [drill, () => pressTab(page, drill)] as const),
+    ];
+    for (const [at, open] of opens) {
+      await open();
       await page.getByRole('button').nth(2).waitFor();
       await page.waitForTimeout(600);
       for (const css of [

@@ -84,6 +84,9 @@ export async function savedBy(page: Page, press: () => Promise<void>) {
   return { name: download.suggestedFilename(), text };
 }
 
+/** A step by its address. */
+export const stepName = (id: string): string => id.charAt(0).toUpperCase() + id.slice(1);
+
 /** Goes to a step as a thumb does: by its name beside the open one, or by the list of all. */
 export async function goTo(page: Page, step: string): Promise<void> {
   const steps = page.getByRole('navigation', { name: 'Steps' });

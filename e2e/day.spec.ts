@@ -104,26 +104,30 @@ test(
   },
 );
 
-test('an event is dragged, or moved by keys, to another slot', async ({ page }) => {
-  await open(page);
-  const grip = (title: string) =>
-    page.getByRole('button', { name: new RegExp(`^Move ${title}\\. Drag`) });
-  const first = 'Junior single 500 m, heat 1';
-  await turnTo(page, 'Earlier');
-  await expect(event(page, first)).toContainText('10:00');
-  await grip(first).scrollIntoViewIfNeeded();
-  const from = await grip(first).boundingBox();
-  const to = await grip('Junior single 500 m, heat 2').boundingBox();
-  if (!from || !to) throw new Error('must be in sight');
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(to.x + to.width / 2, from.y + from.height / 2 + 20, { steps: 3 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2 + 10, { steps: 6 });
-  await page.mouse.up();
-  await expect(event(page, first)).toContainText('10:08');
-  await grip(first).press('ArrowUp');
-  await expect(event(page, first)).toContainText('10:00');
-});
+test(
+  'an event is dragged, or moved by keys, to another slot',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page);
+    const grip = (title: string) =>
+      page.getByRole('button', { name: new RegExp(`^Move ${title}\\. Drag`) });
+    const first = 'Junior single 500 m, heat 1';
+    await turnTo(page, 'Earlier');
+    await expect(event(page, first)).toContainText('10:00');
+    await grip(first).scrollIntoViewIfNeeded();
+    const from = await grip(first).boundingBox();
+    const to = await grip('Junior single 500 m, heat 2').boundingBox();
+    if (!from || !to) throw new Error('must be in sight');
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(to.x + to.width / 2, from.y + from.height / 2 + 20, { steps: 3 });
+    await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2 + 10, { steps: 6 });
+    await page.mouse.up();
+    await expect(event(page, first)).toContainText('10:08');
+    await grip(first).press('ArrowUp');
+    await expect(event(page, first)).toContainText('10:00');
+  },
+);
 
 const SHEET = [
   'Race;Off;Heat;Lane;Crew;Takes',

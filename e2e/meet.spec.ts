@@ -68,70 +68,72 @@ const planned = async (page: Page, said: RegExp) => {
   await expect(day(page)).not.toContainText('Looking for a better order', { timeout: 30_000 });
 };
 
-test('a meet of 56 events from its table: planned, everyone owed met, and what changes on the day', async ({
-  page,
-}) => {
-  test.slow();
-  const person = await begun(page, 'Track and field');
-  const { file, events } = meetOrder();
-  expect(events).toBe(56);
-  await person.file('Bring in a running order', table('meet.csv', file));
-  const sheet = page.getByRole('dialog', { name: 'Bring in meet.csv' });
-  await expect(sheet).toContainText('56 new, 0 changed, 0 as they are');
-  await expect(sheet).toContainText('By their names: 56 of 56 are known');
-  await person.press('Bring in 56 events');
-  await planned(page, /Shoots \d\d of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
-  await expect(owed(page)).toContainText('Owed: 12 coming');
-  await expect(owed(page)).toContainText('Tern Hill: ');
-  person.note('from nothing to the plan of 56 events');
-  expect(person.count()).toBeLessThan(40);
+test(
+  'a meet of 56 events from its table: planned, everyone owed met, and what changes on the day',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.slow();
+    const person = await begun(page, 'Track and field');
+    const { file, events } = meetOrder();
+    expect(events).toBe(56);
+    await person.file('Bring in a running order', table('meet.csv', file));
+    const sheet = page.getByRole('dialog', { name: 'Bring in meet.csv' });
+    await expect(sheet).toContainText('56 new, 0 changed, 0 as they are');
+    await expect(sheet).toContainText('By their names: 56 of 56 are known');
+    await person.press('Bring in 56 events');
+    await planned(page, /Shoots \d\d of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
+    await expect(owed(page)).toContainText('Owed: 12 coming');
+    await expect(owed(page)).toContainText('Tern Hill: ');
+    person.note('from nothing to the plan of 56 events');
+    expect(person.count()).toBeLessThan(40);
 
-  // On paper it is whole: one to three pages, each event once where it is shot or told why not, everyone owed named.
-  const paper = await pdfOf(page, () => person.press('Save as a PDF to print'));
-  expect(paper.name).toMatch(/-day\.pdf$/);
-  expect(paper.language).toBe('en-GB');
-  expect(paper.title).toMatch(/Eugene/);
-  expect(paper.embedded).toBe(2);
-  expect(paper.pages.length).toBeGreaterThan(0);
-  expect(paper.pages.length).toBeLessThanOrEqual(3);
-  const said = paper.pages.join(' ').replace(/\s+/g, ' ');
-  for (const name of ['Zoë Müller', 'Nils Åsgård', 'Ash Lock']) expect(said).toContain(name);
-  const shot = Number(/Shoots (\d+) of 56/.exec(said)?.[1]);
-  const lines = await page.getByRole('region', { name: 'Day', exact: true }).innerText();
-  expect(lines).toContain(`Shoots ${shot} of 56`);
+    // On paper it is whole: one to three pages, each event once where it is shot or told why not, everyone owed named.
+    const paper = await pdfOf(page, () => person.press('Save as a PDF to print'));
+    expect(paper.name).toMatch(/-day\.pdf$/);
+    expect(paper.language).toBe('en-GB');
+    expect(paper.title).toMatch(/Eugene/);
+    expect(paper.embedded).toBe(2);
+    expect(paper.pages.length).toBeGreaterThan(0);
+    expect(paper.pages.length).toBeLessThanOrEqual(3);
+    const said = paper.pages.join(' ').replace(/\s+/g, ' ');
+    for (const name of ['Zoë Müller', 'Nils Åsgård', 'Ash Lock']) expect(said).toContain(name);
+    const shot = Number(/Shoots (\d+) of 56/.exec(said)?.[1]);
+    const lines = await page.getByRole('region', { name: 'Day', exact: true }).innerText();
+    expect(lines).toContain(`Shoots ${shot} of 56`);
 
-  // The same table with a relay moved: its two heats alone change.
-  const text = file.toString('latin1').replace(/(Boys;4x400 m Relay;)[\d:]+/, '$116:40');
-  const moved = Buffer.from(text, 'latin1');
-  await person.file('Bring in a running order', table('meet-2.csv', moved));
-  const again = page.getByRole('dialog', { name: 'Bring in meet-2.csv' });
-  await expect(again).toContainText('0 new, 2 changed, 54 as they are');
-  await expect(again).toContainText(/Boys 4x400 m Relay, heat 1: 16:40 instead of 1\d:\d\d/);
-  await person.press(/^Bring in 56 events/);
-  await planned(page, /of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
+    // The same table with a relay moved: its two heats alone change.
+    const text = file.toString('latin1').replace(/(Boys;4x400 m Relay;)[\d:]+/, '$116:40');
+    const moved = Buffer.from(text, 'latin1');
+    await person.file('Bring in a running order', table('meet-2.csv', moved));
+    const again = page.getByRole('dialog', { name: 'Bring in meet-2.csv' });
+    await expect(again).toContainText('0 new, 2 changed, 54 as they are');
+    await expect(again).toContainText(/Boys 4x400 m Relay, heat 1: 16:40 instead of 1\d:\d\d/);
+    await person.press(/^Bring in 56 events/);
+    await planned(page, /of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
 
-  // The track runs late; the field does not.
-  const late = page.getByRole('spinbutton', { name: /^All at their times/ });
-  await late.focus();
-  for (let i = 0; i < 25; i += 1) await page.keyboard.press('ArrowUp');
-  await expect(late).toHaveAttribute('aria-valuetext', '25 min behind');
-  await planned(page, /of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
+    // The track runs late; the field does not.
+    const late = page.getByRole('spinbutton', { name: /^All at their times/ });
+    await late.focus();
+    for (let i = 0; i < 25; i += 1) await page.keyboard.press('ArrowUp');
+    await expect(late).toHaveAttribute('aria-valuetext', '25 min behind');
+    await planned(page, /of 56 events(?:, \d+ from a weak place)?, all 12 owed\./);
 
-  // Two do not start: nothing is owed of them any more.
-  await person.step('Brief');
-  await person.press(/^Who to find/);
-  for (const name of [/^Ash Lock/, /^Sam Reed/]) {
-    await person.press(name);
-    await page.getByRole('radio', { name: 'Scratched' }).click();
-    await person.press('Save');
-  }
-  await page.keyboard.press('Escape');
-  await person.step('Day');
-  await planned(page, /all 10 owed\./);
-  await expect(owed(page)).not.toContainText('Ash Lock');
-});
+    // Two do not start: nothing is owed of them any more.
+    await person.step('Brief');
+    await person.press(/^Who to find/);
+    for (const name of [/^Ash Lock/, /^Sam Reed/]) {
+      await person.press(name);
+      await page.getByRole('radio', { name: 'Scratched' }).click();
+      await person.press('Save');
+    }
+    await page.keyboard.press('Escape');
+    await person.step('Day');
+    await planned(page, /all 10 owed\./);
+    await expect(owed(page)).not.toContainText('Ash Lock');
+  },
+);
 
-test('a pool meet of 40 events, pasted as text', async ({ page }) => {
+test('a pool meet of 40 events, pasted as text', { tag: '@once' }, async ({ page }) => {
   test.slow();
   const person = await begun(page, 'Pool, 25 m');
   await person.press('Paste a heat sheet');
@@ -239,61 +241,63 @@ test(
   },
 );
 
-test('with a second shooter both of what clashes are had, each has a day of their own, and one takes over', async ({
-  page,
-}) => {
-  const person = await clashed(page);
-  await part(page, 'Rules').click();
-  await person.press('Add a shooter');
-  const adding = page.getByRole('dialog', { name: 'Add a shooter' });
-  await person.press('Add to the day');
-  await expect(adding).toContainText('a name, so that each knows their own day');
-  await adding.getByRole('textbox', { name: 'Your name' }).fill('Robin');
-  await adding.getByRole('textbox', { name: 'Their name' }).fill('Mara');
-  await person.press('Add to the day');
-  await planned(
-    page,
-    /Shoots 1 of 2 events(?:, 1 from a weak place)?; all shooters together 2, 2 of the 12 owed\./,
-  );
-  await expect(owed(page)).toContainText('Owed: 2 coming, 10 lost');
-  await part(page, 'Order').click();
-  const whose = page.getByRole('radiogroup', { name: 'Whose day' });
-  const order = page.getByRole(onPhone(page) ? 'list' : 'table', { name: 'Running order' });
-  await expect(order).toContainText(/Mara shoots it, from /);
-  await whose.getByRole('radio', { name: 'Mara' }).click();
-  await expect(order).toContainText(/Robin shoots it, from /);
-  const { name, text } = await person.saved('Save as a calendar');
-  expect(name).toMatch(/-mara\.ics$/);
-  expect(text.match(/^SUMMARY:/gm)).toHaveLength(1);
-  // Robin takes the heat that was Mara's: hers is the other one now.
-  const hers = /SUMMARY:(.*?),? ?heat/i.exec(text.replace(/\\/g, ''))?.[1] ?? '';
-  await order
-    .getByRole('button', {
-      name: new RegExp(`Girls 100 m ${/Hurdles/.test(hers) ? 'Hurdles' : 'Dash'}`),
-    })
-    .first()
-    .click();
-  await page
-    .getByRole('radiogroup', { name: 'Who shoots it' })
-    .getByRole('radio', { name: 'Robin' })
-    .click();
-  await person.press('Save the event');
-  await planned(page, /Shoots 1 of 2 events(?:, 1 from a weak place)?; all shooters together 2/);
-  await expect(order).toContainText(
-    new RegExp(`${/Hurdles/.test(hers) ? 'Hurdles' : 'Dash'}[^]*?Robin shoots it`),
-  );
-  // On Mara's phone everything is hers; a reload keeps it.
-  await part(page, 'Rules').click();
-  await page
-    .getByRole('list', { name: 'Who shoots' })
-    .getByRole('button', { name: /^Mara/ })
-    .click();
-  await person.press('Switch this phone to Mara');
-  await expect(page.getByText('Kit, Settings and Field are Mara’s now')).toBeVisible();
-  await page.reload();
-  await expect(page.getByRole('list', { name: 'Who shoots' })).toContainText(
-    /Mara\s*The bag and settings of this phone/,
-  );
-  await person.step('Kit');
-  await expect(page.getByText('Mara’s bag')).toBeVisible();
-});
+test(
+  'with a second shooter both of what clashes are had, each has a day of their own, and one takes over',
+  { tag: '@once' },
+  async ({ page }) => {
+    const person = await clashed(page);
+    await part(page, 'Rules').click();
+    await person.press('Add a shooter');
+    const adding = page.getByRole('dialog', { name: 'Add a shooter' });
+    await person.press('Add to the day');
+    await expect(adding).toContainText('a name, so that each knows their own day');
+    await adding.getByRole('textbox', { name: 'Your name' }).fill('Robin');
+    await adding.getByRole('textbox', { name: 'Their name' }).fill('Mara');
+    await person.press('Add to the day');
+    await planned(
+      page,
+      /Shoots 1 of 2 events(?:, 1 from a weak place)?; all shooters together 2, 2 of the 12 owed\./,
+    );
+    await expect(owed(page)).toContainText('Owed: 2 coming, 10 lost');
+    await part(page, 'Order').click();
+    const whose = page.getByRole('radiogroup', { name: 'Whose day' });
+    const order = page.getByRole(onPhone(page) ? 'list' : 'table', { name: 'Running order' });
+    await expect(order).toContainText(/Mara shoots it, from /);
+    await whose.getByRole('radio', { name: 'Mara' }).click();
+    await expect(order).toContainText(/Robin shoots it, from /);
+    const { name, text } = await person.saved('Save as a calendar');
+    expect(name).toMatch(/-mara\.ics$/);
+    expect(text.match(/^SUMMARY:/gm)).toHaveLength(1);
+    // Robin takes the heat that was Mara's: hers is the other one now.
+    const hers = /SUMMARY:(.*?),? ?heat/i.exec(text.replace(/\\/g, ''))?.[1] ?? '';
+    await order
+      .getByRole('button', {
+        name: new RegExp(`Girls 100 m ${/Hurdles/.test(hers) ? 'Hurdles' : 'Dash'}`),
+      })
+      .first()
+      .click();
+    await page
+      .getByRole('radiogroup', { name: 'Who shoots it' })
+      .getByRole('radio', { name: 'Robin' })
+      .click();
+    await person.press('Save the event');
+    await planned(page, /Shoots 1 of 2 events(?:, 1 from a weak place)?; all shooters together 2/);
+    await expect(order).toContainText(
+      new RegExp(`${/Hurdles/.test(hers) ? 'Hurdles' : 'Dash'}[^]*?Robin shoots it`),
+    );
+    // On Mara's phone everything is hers; a reload keeps it.
+    await part(page, 'Rules').click();
+    await page
+      .getByRole('list', { name: 'Who shoots' })
+      .getByRole('button', { name: /^Mara/ })
+      .click();
+    await person.press('Switch this phone to Mara');
+    await expect(page.getByText('Kit, Settings and Field are Mara’s now')).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('list', { name: 'Who shoots' })).toContainText(
+      /Mara\s*The bag and settings of this phone/,
+    );
+    await person.step('Kit');
+    await expect(page.getByText('Mara’s bag')).toBeVisible();
+  },
+);

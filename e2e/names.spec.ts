@@ -122,84 +122,86 @@ test('without pictures it says what to do first', { tag: '@once' }, async ({ pag
   await expect(page.getByText(/^Read the pictures first/)).toBeVisible();
 });
 
-test('two cameras’ pictures of a meet: clocks lined up, doubtful first, presses together, contact sheets', async ({
-  page,
-}) => {
-  const day = madeUpDay(17, 120);
-  const scene = madeUpScene();
-  await page.goto('/');
-  await giveFile(page, 'Import', {
-    ...{ name: 'meet.shoot.json', mimeType: 'application/json' },
-    text: writeShootFile(day.shoot),
-  });
-  await expect(page.getByText('Imported “Spring meet”')).toBeVisible();
-  await page.goto('/shoot/made-up-meet/log');
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    button(page, 'Read pictures').click(),
-  ]);
-  await chooser.setFiles([
-    ...day.pictures.map((picture) => ({
-      ...{ name: picture.frame.name, mimeType: 'image/jpeg', buffer: madeUpJpeg(scene, picture) },
-    })),
-    { name: 'cut-off.jpg', mimeType: 'image/jpeg', buffer: Buffer.from([0xff, 0xd8, 0xff]) },
-  ]);
-  // One that is damaged is named with its reason, and loses nothing of the rest.
-  await expect(page.getByRole('alert')).toHaveText(/^1 left out: cut-off\.jpg \(.+\)\.$/);
-  const clocks = page.getByRole('region', { name: 'Clocks' });
-  await expect(clocks.getByRole('heading')).toHaveText([/: not checked$/, /: not checked$/]);
-  await button(page, 'Set it right').first().click();
-  await button(page, 'Set it right').click();
-  await expect(clocks.getByRole('heading')).toHaveText([
-    /^Clock of Full-frame body, 24 MP: 1 h 3 min (19|2[01]) s slow, to within \d s$/,
-    /^Clock of Crop body, 20 MP: 3[5-9] s fast, to within \d s$/,
-  ]);
-  await part(page, 'Names').click();
-  await page.getByRole('radio', { name: 'All', exact: true }).click();
-  const presses = new Set(day.pictures.map(({ press: of }) => of)).size;
-  await expect(heading(page)).toHaveText(`0 of ${presses} presses settled`);
-  await page.getByRole('radio', { name: 'Doubtful first' }).click();
-  const sureOf = async () => {
-    const said = await press(page).getByRole('list', { name: 'Its event' }).innerText();
-    return Number(/(\d+) % sure/.exec(said)?.[1]);
-  };
-  const first = await sureOf();
-  expect(first).toBeLessThan(85);
-  await button(page, 'Next').click();
-  await expect.poll(sureOf).toBeGreaterThanOrEqual(first);
-  await button(page, 'Before').click();
-  // Three presses put to one event, and one lane named on them, in a press each.
-  await button(page, 'Take more together').click();
-  await button(page, 'Next').click();
-  await button(page, 'Next').click();
-  await expect(press(page)).toContainText(/3 presses together, \d+ pictures/);
-  await press(page).getByRole('list', { name: 'Its event' }).getByRole('button').click();
-  const events = page.getByRole('list', { name: 'Events about then' });
-  const title = (await events.getByRole('button').nth(1).innerText()).split('\n')[0] ?? '';
-  await events.getByRole('button').nth(1).click();
-  await press(page).getByRole('checkbox').nth(3).click();
-  await expect(heading(page)).toHaveText(`3 of ${presses} presses settled`);
-  await button(page, 'This one alone').click();
-  await button(page, 'Before').click();
-  await expect(press(page).getByRole('list', { name: 'Its event' })).toContainText(title);
-  await expect(press(page).getByRole('checkbox').nth(3)).toBeChecked();
-  const client = (await press(page).getByRole('checkbox').nth(3).innerText()).split(', ').at(-1);
-  await button(page, 'Contact sheets (PDF)').click();
-  const sheets = page.getByRole('list', { name: 'Contact sheets' });
-  const pdf = await pdfOf(page, () =>
-    sheets.getByRole('button', { name: new RegExp(`^${client}`) }).click(),
-  );
-  expect(pdf.title).toBe(`Spring meet: ${client}`);
-  const said = pdf.pages.join(' ').replace(/\s+/g, ' ');
-  expect(said).toContain(title);
-  expect(said).toMatch(/(FFA|CRB)_\d{4}\.jpg/);
-  await page.keyboard.press('Escape');
-  // Reading again undoes nothing of what was said.
-  await settle(page);
-  await page.reload();
-  await page.getByRole('radio', { name: 'All', exact: true }).click();
-  await expect(heading(page)).toHaveText(`3 of ${presses} presses settled`);
-});
+test(
+  'two cameras’ pictures of a meet: clocks lined up, doubtful first, presses together, contact sheets',
+  { tag: '@once' },
+  async ({ page }) => {
+    const day = madeUpDay(17, 120);
+    const scene = madeUpScene();
+    await page.goto('/');
+    await giveFile(page, 'Import', {
+      ...{ name: 'meet.shoot.json', mimeType: 'application/json' },
+      text: writeShootFile(day.shoot),
+    });
+    await expect(page.getByText('Imported “Spring meet”')).toBeVisible();
+    await page.goto('/shoot/made-up-meet/log');
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      button(page, 'Read pictures').click(),
+    ]);
+    await chooser.setFiles([
+      ...day.pictures.map((picture) => ({
+        ...{ name: picture.frame.name, mimeType: 'image/jpeg', buffer: madeUpJpeg(scene, picture) },
+      })),
+      { name: 'cut-off.jpg', mimeType: 'image/jpeg', buffer: Buffer.from([0xff, 0xd8, 0xff]) },
+    ]);
+    // One that is damaged is named with its reason, and loses nothing of the rest.
+    await expect(page.getByRole('alert')).toHaveText(/^1 left out: cut-off\.jpg \(.+\)\.$/);
+    const clocks = page.getByRole('region', { name: 'Clocks' });
+    await expect(clocks.getByRole('heading')).toHaveText([/: not checked$/, /: not checked$/]);
+    await button(page, 'Set it right').first().click();
+    await button(page, 'Set it right').click();
+    await expect(clocks.getByRole('heading')).toHaveText([
+      /^Clock of Full-frame body, 24 MP: 1 h 3 min (19|2[01]) s slow, to within \d s$/,
+      /^Clock of Crop body, 20 MP: 3[5-9] s fast, to within \d s$/,
+    ]);
+    await part(page, 'Names').click();
+    await page.getByRole('radio', { name: 'All', exact: true }).click();
+    const presses = new Set(day.pictures.map(({ press: of }) => of)).size;
+    await expect(heading(page)).toHaveText(`0 of ${presses} presses settled`);
+    await page.getByRole('radio', { name: 'Doubtful first' }).click();
+    const sureOf = async () => {
+      const said = await press(page).getByRole('list', { name: 'Its event' }).innerText();
+      return Number(/(\d+) % sure/.exec(said)?.[1]);
+    };
+    const first = await sureOf();
+    expect(first).toBeLessThan(85);
+    await button(page, 'Next').click();
+    await expect.poll(sureOf).toBeGreaterThanOrEqual(first);
+    await button(page, 'Before').click();
+    // Three presses put to one event, and one lane named on them, in a press each.
+    await button(page, 'Take more together').click();
+    await button(page, 'Next').click();
+    await button(page, 'Next').click();
+    await expect(press(page)).toContainText(/3 presses together, \d+ pictures/);
+    await press(page).getByRole('list', { name: 'Its event' }).getByRole('button').click();
+    const events = page.getByRole('list', { name: 'Events about then' });
+    const title = (await events.getByRole('button').nth(1).innerText()).split('\n')[0] ?? '';
+    await events.getByRole('button').nth(1).click();
+    await press(page).getByRole('checkbox').nth(3).click();
+    await expect(heading(page)).toHaveText(`3 of ${presses} presses settled`);
+    await button(page, 'This one alone').click();
+    await button(page, 'Before').click();
+    await expect(press(page).getByRole('list', { name: 'Its event' })).toContainText(title);
+    await expect(press(page).getByRole('checkbox').nth(3)).toBeChecked();
+    const client = (await press(page).getByRole('checkbox').nth(3).innerText()).split(', ').at(-1);
+    await button(page, 'Contact sheets (PDF)').click();
+    const sheets = page.getByRole('list', { name: 'Contact sheets' });
+    const pdf = await pdfOf(page, () =>
+      sheets.getByRole('button', { name: new RegExp(`^${client}`) }).click(),
+    );
+    expect(pdf.title).toBe(`Spring meet: ${client}`);
+    const said = pdf.pages.join(' ').replace(/\s+/g, ' ');
+    expect(said).toContain(title);
+    expect(said).toMatch(/(FFA|CRB)_\d{4}\.jpg/);
+    await page.keyboard.press('Escape');
+    // Reading again undoes nothing of what was said.
+    await settle(page);
+    await page.reload();
+    await page.getByRole('radio', { name: 'All', exact: true }).click();
+    await expect(heading(page)).toHaveText(`3 of ${presses} presses settled`);
+  },
+);
 
 test(
   'by keys: several together with Shift, so it is with the arrow down',

@@ -1,4 +1,6 @@
+import { skySeen } from '../site/sky-view';
 import { alongBearing } from '../site/vector';
+import { cosineOfIncidence } from './daylight';
 import {
   lightOnSubject,
   lightSeries,
@@ -128,21 +130,29 @@ test('leaves take their share of the sun, and the light under them is told from 
   expect(shade.sunShare).toBe(0);
   expect(under.sunShare).toBeCloseTo(0.4, 3);
   expect(under.sunlit).toBe(false);
-  const direct =
-    open.daylightLux -
-    lightOnSubject(
-      { ...scene, sky: 'clear', boughs: [{ ...bough, leafTakes: Array<number>(12).fill(1) }] },
-      time,
-    ).daylightLux;
-  expect(open.daylightLux - under.daylightLux).toBeCloseTo(0.6 * direct, -1);
-  // A fleck is the open sun; between them lies all of the shade.
-  expect(under.ev.high).toBeCloseTo(open.ev.expected, 6);
+  const direct = open.daylight.directNormalLux * cosineOfIncidence(sun, scene.faceAzimuthDeg, 90);
+  const ofSky = open.daylight.diffuseHorizontalLux * (open.skyView - under.skyView);
+  expect(open.daylightLux - under.daylightLux).toBeCloseTo(0.6 * direct + ofSky, -1);
+  // A fleck is the open sun but for that bit of sky; between them lies all of the shade.
+  expect(under.ev.high).toBeCloseTo(open.ev.expected, 1);
+  expect(under.ev.high).toBeLessThan(open.ev.expected);
   expect(under.ev.low).toBeLessThan(under.ev.expected);
   expect(under.ev.high - under.ev.low).toBeGreaterThan(2);
   const thin = { ...bough, leafTakes: Array<number>(12).fill(0.45) };
   expect(lightOnSubject({ ...scene, boughs: [thin] }, time).sunlit).toBe(true);
-  expect(lightOnSubject({ ...scene, sky: 'overcast', boughs: [bough] }, time).daylightLux).toBe(
-    lightOnSubject({ ...scene, sky: 'overcast' }, time).daylightLux,
+  // They take of the sky too, which is all there is under cloud: some hundredths, as the sun is a part of it.
+  expect(under.skyView).toBe(
+    skySeen(scene.target, scene.faceAzimuthDeg, { ...scene, boughs: [bough] }, 4),
+  );
+  expect(under.skyView / open.skyView).toBeGreaterThan(0.9);
+  expect(under.skyView / open.skyView).toBeLessThan(0.995);
+  const grey = { ...scene, sky: 'overcast' } as const;
+  const [bare, leaved] = [grey, { ...grey, boughs: [bough] }].map((lit) =>
+    lightOnSubject(lit, time),
+  );
+  expect((bare?.daylightLux ?? 0) - (leaved?.daylightLux ?? 0)).toBeCloseTo(
+    (bare?.daylight.diffuseHorizontalLux ?? 0) * (open.skyView - under.skyView),
+    6,
   );
   const facing = { ...scene, viewAltitudeDeg: 0 };
   expect(sunOnFace({ ...facing, boughs: [bough] }, time)).toBe('shade');

@@ -1,6 +1,7 @@
 import { evFromIlluminance } from '../quantity/ev';
 import { FLECKS, monthOf, SUNLIT_SHARE, sunThrough, type Bough } from '../site/bough';
-import { skyViewOfFace, sunBlocked, type Obstacle } from '../site/obstacle';
+import { sunBlocked, type Obstacle } from '../site/obstacle';
+import { skySeen } from '../site/sky-view';
 import type { Point3 } from '../site/vector';
 import { sunPosition, type Instant, type Place, type SunPosition } from '../sun/position';
 import { cloudAt, skyAt, skyNamed, type SkyOver } from './cloud';
@@ -70,14 +71,15 @@ export function sunShareOn(
   return sunThrough(target, sun, boughs, monthOf(timeMs));
 }
 
-const skyViews = new WeakMap<LitScene, number>();
+const skyViews = new WeakMap<LitScene, { readonly month: number; readonly view: number }>();
 
-/** How much of the sky the face of a scene sees, whatever the time: found once for each scene. */
-function skyViewOf(scene: LitScene): number {
+/** How much of the sky the face of a scene sees, whatever the hour: found once for each scene and its leaves. */
+function skyViewOf(scene: LitScene, timeMs: number): number {
+  const month = monthOf(timeMs);
   const known = skyViews.get(scene);
-  if (known !== undefined) return known;
-  const view = skyViewOfFace(scene.target, scene.faceAzimuthDeg, scene.obstacles);
-  skyViews.set(scene, view);
+  if (known?.month === month) return known.view;
+  const view = skySeen(scene.target, scene.faceAzimuthDeg, scene, month);
+  skyViews.set(scene, { month, view });
   return view;
 }
 
@@ -103,7 +105,7 @@ export function lightOnSubject(scene: LitScene, time: Instant): SubjectLight {
 
 function foundLight(scene: LitScene, time: Instant): SubjectLight {
   const sun = sunPosition({ time, ...scene.place });
-  const skyView = skyViewOf(scene);
+  const skyView = skyViewOf(scene, Number(time));
   const { indoors = false } = scene;
   const sunShare = isSunless(scene) ? 0 : sunShareOn(scene, sun, Number(time));
   const underLeaves = !indoors && scene.canopyShare !== undefined;

@@ -18,7 +18,7 @@ import { focalForFill, imageDistanceMm, imageSize } from '../optics/image';
 import { focalRange, widestApertureAt, type Lens } from '../optics/lens';
 import { circleOfConfusionMm, cropFactor, frameHeightMm, sensorDiagonalMm } from '../optics/sensor';
 import { boughBehind, monthOf, sightThrough } from '../site/bough';
-import { skyViewOfFace } from '../site/obstacle';
+import { skySeen } from '../site/sky-view';
 import { footingM, meetsGround } from '../site/slope';
 import { subjectPoints } from '../site/subject-points';
 import { alongBearing, type Point3 } from '../site/vector';
@@ -158,7 +158,8 @@ function skyViewToward(prepared: PreparedMark, azimuthDeg: number): number {
   const slice = ((Math.round(azimuthDeg / SKY_SLICE_DEG) % SKY_SLICES) + SKY_SLICES) % SKY_SLICES;
   const known = prepared.skyView[slice] as number;
   if (!Number.isNaN(known)) return known;
-  const view = skyViewOfFace(prepared.target, slice * SKY_SLICE_DEG, prepared.site.obstacles);
+  const { target, site, month } = prepared;
+  const view = skySeen(target, slice * SKY_SLICE_DEG, site, month);
   prepared.skyView[slice] = view;
   return view;
 }

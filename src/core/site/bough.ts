@@ -32,7 +32,7 @@ const LOOKS_SOLID = 0.5;
 /** The sun's half-width in the sky, 0.2666°: usual mean value, from memory. */
 const SUN_RADIUS_DEG = 0.2666;
 /** Farther along a line no branch of a ground lies. */
-const FARTHEST_M = 10_000;
+export const FARTHEST_M = 10_000;
 /** Nearer than this to where a line begins it is the thing itself. */
 const AT_IT_M = 1e-6;
 
@@ -123,8 +123,11 @@ const leavesLeave = ({ amongLeavesM }: Passing, bough: Bough, month: number): nu
     ? (1 - (bough.leafTakes[month - 1] ?? 0)) ** (amongLeavesM / (2 * bough.leafRadiusM))
     : 1;
 
-/** What comes past one branch of a disc of some half-width, as an angle, at the end of a line; 1 is all of it. */
-function past(
+/**
+ * What comes past one branch of a disc of some half-width, as an angle, at the end of a line; 1 is all of it.
+ * @param toward a unit vector, @param month 1 to 12
+ */
+export function past(
   start: Point3,
   toward: Point3,
   untilM: number,

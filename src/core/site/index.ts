@@ -91,6 +91,7 @@ export {
   type Snapped,
   type SnapTarget,
 } from './snap';
+export { skySeen, skyThrough } from './sky-view';
 export {
   shadowLength,
   skylineDeg,

@@ -1,5 +1,5 @@
 import { polygonHull } from 'd3-polygon';
-import { tanDeg } from '../quantity/angles';
+import { sinDeg, tanDeg } from '../quantity/angles';
 import type { Bough } from './bough';
 import { requireObstacle, type Obstacle } from './obstacle';
 import { boughShadow, shadowOnGround, wayRound } from './shadow';
@@ -21,11 +21,19 @@ interface Piece {
   readonly nearerPerM: number;
 }
 
-function piecesOf(slope: Slope, away: Point2, sun: Sun): readonly Piece[] {
+/** A slope under one sun. */
+interface Lit {
+  readonly sun: Sun;
+  /** Level, away from the sun, and how much of that goes along the slope's line. */
+  readonly away: Point2;
+  readonly down: number;
+  readonly pieces: readonly Piece[];
+}
+
+function piecesOf(slope: Slope, down: number, tan: number): readonly Piece[] {
   const { corners } = slope;
   const level = { alongM: Infinity, heightM: corners.at(-1)?.heightM ?? 0 };
   const all = [{ alongM: -Infinity, heightM: corners[0]?.heightM ?? 0 }, ...corners, level];
-  const down = away.x * slope.along.x + away.y * slope.along.y;
   return all.slice(1).flatMap((to, i) => {
     const from = all[i] as typeof to;
     const lengthM = to.alongM - from.alongM;
@@ -39,10 +47,44 @@ function piecesOf(slope: Slope, away: Point2, sun: Sun): readonly Piece[] {
         fromM: from.alongM,
         toM: to.alongM,
         overM: (point) => heightM + rise * (alongOf(slope, point) - atM),
-        nearerPerM: tanDeg(sun.altitudeDeg) + rise * down,
+        nearerPerM: tan + rise * down,
       },
     ];
   });
+}
+
+const lit = new WeakMap<Slope, Lit>();
+
+/** A slope's pieces under a sun that is up; found once for all that stands on it. */
+function litOf(slope: Slope, sun: Sun): Lit {
+  const known = lit.get(slope);
+  const { azimuthDeg, altitudeDeg } = sun;
+  if (known?.sun.azimuthDeg === azimuthDeg && known.sun.altitudeDeg === altitudeDeg) return known;
+  const away = alongBearing(azimuthDeg + 180);
+  const down = away.x * slope.along.x + away.y * slope.along.y;
+  const found = { sun, away, down, pieces: piecesOf(slope, down, tanDeg(altitudeDeg)) };
+  lit.set(slope, found);
+  return found;
+}
+
+/** The pieces that a shadow can fall on: it ends where the sun's rays come down to the lowest ground. */
+function reached(
+  slope: Slope,
+  { sun, down, pieces }: Lit,
+  points: readonly Point2[],
+  highestM: number,
+  roundM = 0,
+): readonly Piece[] {
+  const throwM = (down * highestM) / tanDeg(sun.altitudeDeg);
+  let [least, most] = [Infinity, -Infinity];
+  for (const point of points) {
+    const alongM = alongOf(slope, point);
+    least = Math.min(least, alongM + Math.min(0, throwM) - roundM);
+    most = Math.max(most, alongM + Math.max(0, throwM) + roundM);
+  }
+  return pieces.filter(
+    ({ fromM, toM, nearerPerM }) => nearerPerM > 0 && fromM <= most && toM >= least,
+  );
 }
 
 /** What of a polygon lies where an even measure of the ground is not below 0. */
@@ -66,8 +108,6 @@ const within = (slope: Slope, { fromM, toM }: Piece, polygon: Polygon): readonly
   if (Number.isFinite(toM)) kept = where(kept, (point) => toM - alongOf(slope, point));
   return kept.length > 2 ? [kept] : [];
 };
-
-const awayFrom = (sun: Sun): Point2 => alongBearing(sun.azimuthDeg + 180);
 
 /** What upright walls with a flat top shade of a piece: each of their points thrown as far as the piece is under it. */
 function onPiece({ footprint, heightM }: Obstacle, piece: Piece, away: Point2): readonly Polygon[] {
@@ -104,19 +144,17 @@ export function shadowOnSlope(
   if (!slope) return shadowOnGround(obstacle, sun);
   requireObstacle(obstacle);
   if (sun.altitudeDeg <= 0) return [];
-  const away = awayFrom(sun);
-  return piecesOf(slope, away, sun)
-    .filter(({ nearerPerM }) => nearerPerM > 0)
-    .flatMap((piece) =>
-      onPiece(obstacle, piece, away).flatMap((polygon) => within(slope, piece, polygon)),
-    );
+  const ground = litOf(slope, sun);
+  return reached(slope, ground, obstacle.footprint, obstacle.heightM).flatMap((piece) =>
+    onPiece(obstacle, piece, ground.away).flatMap((polygon) => within(slope, piece, polygon)),
+  );
 }
 
 /** What a slope shades of itself: what its crests throw, and the pieces that look away from the sun. */
 export function slopeShade(slope: Slope, sun: Sun): readonly Polygon[] {
   if (sun.altitudeDeg <= 0) return [];
-  const own = piecesOf(slope, awayFrom(sun), sun)
-    .filter(({ nearerPerM }) => nearerPerM <= 0)
+  const own = litOf(slope, sun)
+    .pieces.filter(({ nearerPerM }) => nearerPerM <= 0)
     .map(({ fromM, toM }) => abreastOf(slope, fromM, toM));
   return [...own, ...slopeCrests(slope).flatMap((crest) => shadowOnSlope(crest, sun, slope))];
 }
@@ -148,14 +186,18 @@ export function boughShadowOnSlope(
 ): readonly Polygon[] {
   if (sun.altitudeDeg <= 0) return [];
   if (!slope) return [boughShadow(bough, sun, month)];
-  const away = awayFrom(sun);
-  return piecesOf(slope, away, sun).flatMap((piece) => {
+  const ground = litOf(slope, sun);
+  const { from, to, leafRadiusM, woodM } = bough;
+  // As far as its leaves' round shadow is drawn out on the level.
+  const roundM = Math.max(leafRadiusM, woodM) / sinDeg(sun.altitudeDeg);
+  const highestM = Math.max(from.z, to.z);
+  return reached(slope, ground, [from, to], highestM, roundM).flatMap((piece) => {
     const { nearerPerM, overM } = piece;
-    const over = nearerPerM > 0 && overPiece(bough, piece);
+    const over = overPiece(bough, piece);
     if (!over) return [];
     const thrown = boughShadow(over, sun, month).map((point) => {
       const backM = overM(point) / nearerPerM;
-      return { x: point.x - away.x * backM, y: point.y - away.y * backM };
+      return { x: point.x - ground.away.x * backM, y: point.y - ground.away.y * backM };
     });
     return within(slope, piece, thrown);
   });
