@@ -152,6 +152,12 @@ export async function giveFile(
   await chooser.setFiles({ name, mimeType, buffer: Buffer.from(text) });
 }
 
+/** Types where a new shoot is: the field has the focus once the ground is chosen. */
+export async function typePlace(page: Page, text: string): Promise<void> {
+  await expect(page.getByLabel('Place', { exact: true })).toBeFocused();
+  await page.keyboard.type(text);
+}
+
 /** Waits until changes that were put off have been written. */
 export const settle = (page: Page) => page.waitForTimeout(400);
 

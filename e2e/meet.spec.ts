@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, goTo, onPhone, part, savedBy, test } from './app';
+import { expect, goTo, onPhone, part, savedBy, test, typePlace } from './app';
 import { opensAt } from './field';
 import { meetOrder, poolSheet, ROSTER } from './meet';
 import { pdfOf } from './pdf';
@@ -48,7 +48,7 @@ async function begun(page: Page, ground: string): Promise<ReturnType<typeof pres
   await person.press('New shoot');
   await person.press(ground);
   await expect(page.getByLabel('Place', { exact: true })).toBeFocused();
-  await page.keyboard.type('eugene');
+  await typePlace(page, 'eugene');
   await person.press(/^Eugene, Oregon/);
   await person.press('Tomorrow');
   await person.press('Make the shoot');

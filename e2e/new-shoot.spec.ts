@@ -9,6 +9,7 @@ import {
   readAnswer,
   settle,
   test,
+  typePlace,
 } from './app';
 
 /** A person who presses: how often. */
@@ -22,8 +23,7 @@ function presser(page: Page) {
     },
     /** What is typed goes where the page has put the caret. */
     type: async (text: string) => {
-      await expect(page.getByLabel('Place', { exact: true })).toBeFocused();
-      await page.keyboard.type(text);
+      await typePlace(page, text);
     },
   };
 }
@@ -220,7 +220,7 @@ test(
     };
     await page.goto('/new');
     await page.getByRole('button', { name: 'Field hockey', exact: true }).click();
-    await page.keyboard.type('leiden');
+    await typePlace(page, 'leiden');
     await page.getByRole('button', { name: /^Leiden, / }).click();
     await make(1);
     await goTo(page, 'Brief');
@@ -246,7 +246,7 @@ test(
   async ({ page }) => {
     await page.goto('/new');
     await page.getByRole('button', { name: 'Garden feeder', exact: true }).click();
-    await page.keyboard.type('uppsala');
+    await typePlace(page, 'uppsala');
     await page.getByRole('button', { name: /^Uppsala, / }).click();
     await page.getByRole('button', { name: 'Tomorrow', exact: true }).click();
     const choice = (of: string, name: string) =>

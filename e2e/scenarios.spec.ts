@@ -67,7 +67,9 @@ test('an evening of hockey at Larkmoor, from the brief to the next plan', async 
     'Last quarter, under the lamps',
   );
   await part(page, 'Taught').click();
-  await expect(taught(page, 'Promised and delivered')).toContainText('The keeper at full stretch');
+  await expect(page.getByRole('list', { name: 'Owed and had' })).toContainText(
+    'The keeper at full stretch',
+  );
   await expect(
     taught(page, 'Keepers. By shot').getByRole('img', { name: /^Counter-attack, panned: 33 %/ }),
   ).toBeVisible();

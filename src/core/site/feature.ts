@@ -176,6 +176,11 @@ export function obstaclesOf(feature: SiteFeature): readonly Obstacle[] {
   return made;
 }
 
+/** Says what a thing hides and shades where it stands on more than level ground. */
+export const standsAs = (feature: SiteFeature, solid: readonly Obstacle[]): void => {
+  solids.set(feature, solid);
+};
+
 const boughs = new WeakMap<SiteFeature, readonly Bough[]>();
 const NO_BOUGHS: readonly Bough[] = [];
 

@@ -1,3 +1,4 @@
+import { polygonArea } from 'd3-polygon';
 import { obstaclesOf, boughsOf, limitsOf, type FeatureOf, type SiteFeature } from './feature';
 import { rectangleCorners } from './measure';
 import { baseM, cameraAt, groundUnderM, onGround, raised, slopeIn } from './raised';
@@ -41,6 +42,42 @@ test('things are as high as they stand: the ground under them is added', () => {
   expect(obstaclesOf(high('hide'))[0]?.openings?.[0]?.sillM).toBeCloseTo(2.85, 9);
   // A branch at each of its ends.
   expect(boughsOf(high('branch'))).toMatchObject([{ from: { z: 2.5 }, to: { z: 2.5 } }]);
+});
+
+test('walls, woods and rows of trees go up with the ground, a stand does not', () => {
+  const along = [2, 18].map((x) => ({ x, y: 4 }));
+  const box = rectangleCorners({ middle: { x: 10, y: -6 }, widthM: 16, depthM: 4, bearingDeg: 0 });
+  const things: readonly SiteFeature[] = [
+    SLOPE,
+    { ...{ id: 'w', name: 'Wall', kind: 'wall', heightM: 1.5 }, points: along },
+    { ...{ id: 't', name: 'Wood', kind: 'trees', heightM: 6 }, points: box },
+    { ...TREE, id: 'row', points: along },
+    { ...{ id: 's', name: 'Stand', kind: 'stand', heightM: 4 }, points: box },
+  ];
+  const solid = (id: string) => {
+    const made = raised(things).find((feature) => feature.id === id);
+    if (!made) throw new Error('must be there');
+    return obstaclesOf(made);
+  };
+  // One in ten: from 0.2 m to 1.8 m in steps of at most half a metre.
+  for (const [id, heightM] of [
+    ['w', 1.5],
+    ['t', 6],
+  ] as const) {
+    const pieces = solid(id);
+    expect(pieces.length).toBe(4);
+    for (const piece of pieces) {
+      for (const { x } of piece.footprint) {
+        expect(Math.abs(piece.heightM - heightM - x / 10)).toBeLessThanOrEqual(0.25 + 1e-9);
+      }
+    }
+    const areaOf = (list: readonly { x: number; y: number }[]) =>
+      Math.abs(polygonArea(list.map(({ x, y }) => [x, y])));
+    const whole = id === 'w' ? 16 * 0.2 : 16 * 4;
+    expect(pieces.reduce((sum, { footprint }) => sum + areaOf(footprint), 0)).toBeCloseTo(whole, 6);
+  }
+  expect(solid('row').map(({ heightM }) => heightM)).toEqual([8.2, 9.8]);
+  expect(solid('s').map(({ heightM }) => heightM)).toEqual([5]);
 });
 
 test('level ground changes nothing, and nothing is raised twice', () => {

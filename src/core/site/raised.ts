@@ -1,6 +1,6 @@
-import type { SiteFeature } from './feature';
-import { wallObstacles } from './shade';
-import { footingM, groundHeightM, slopeOf, type Slope } from './slope';
+import { obstaclesOf, standsAs, type SiteFeature } from './feature';
+import { treeObstacle, wallObstacles } from './shade';
+import { footingM, groundHeightM, slopeOf, upTheSlope, type Slope } from './slope';
 import type { Standing } from './subject-points';
 import { point3, type Point2, type Point3 } from './vector';
 
@@ -69,7 +69,13 @@ const bases = new WeakMap<SiteFeature, number>();
 /** Height of the ground under a thing of a raised list; 0 where that is level. */
 export const baseM = (feature: SiteFeature): number => bases.get(feature) ?? 0;
 
-/** Something with the ground under it added to its heights: the mean under its points. */
+/** Built or grown along the ground; a stand and a hide are level all over. */
+const FOLLOWS_THE_GROUND: ReadonlySet<SiteFeature['kind']> = new Set(['wall', 'backdrop', 'trees']);
+
+/**
+ * Something with the ground under it added to its heights: the mean under its points. What it hides and shades goes up
+ * the ground with it.
+ */
 function lifted<F extends SiteFeature>(feature: F, slope: Slope): F {
   const { points } = feature;
   const [first, last] = [points[0], points.at(-1)];
@@ -88,6 +94,14 @@ function lifted<F extends SiteFeature>(feature: F, slope: Slope): F {
       }),
   };
   bases.set(high, base);
+  if (feature.kind === 'tree') {
+    const { crownM, heightM } = feature;
+    const grown = (at: Point2) => treeObstacle(at, crownM, heightM + groundHeightM(slope, at));
+    standsAs(high, points.map(grown));
+  } else if (FOLLOWS_THE_GROUND.has(feature.kind)) {
+    const pieces = obstaclesOf(feature).flatMap((solid) => upTheSlope(slope, solid));
+    standsAs(high, pieces);
+  }
   return high;
 }
 
@@ -99,8 +113,8 @@ const all = new WeakMap<readonly SiteFeature[], readonly SiteFeature[]>();
 
 /**
  * All things of a ground with their heights over its lowest, for what is seen, lit and shaded; the same list where
- * the ground is level, and where it was raised before. A wall, a fence or a wood is as high all along: over the mean
- * of the ground under its corners.
+ * the ground is level, and where it was raised before. A wire fence is as high all along: over the mean of the ground
+ * under its corners.
  */
 export function raised<F extends SiteFeature>(features: readonly F[]): readonly F[] {
   // Boards over level ground lift nobody but who is on them.

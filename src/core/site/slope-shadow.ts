@@ -1,6 +1,7 @@
 import { polygonHull } from 'd3-polygon';
 import { sinDeg, tanDeg } from '../quantity/angles';
 import type { Bough } from './bough';
+import { clipped } from './clip';
 import { requireObstacle, type Obstacle } from './obstacle';
 import { boughShadow, shadowOnGround, wayRound } from './shadow';
 import { abreastOf, alongOf, slopeCrests, type Slope } from './slope';
@@ -87,32 +88,17 @@ function reached(
   );
 }
 
-/** What of a polygon lies where an even measure of the ground is not below 0. */
-function where(polygon: Polygon, measure: (point: Point2) => number): Polygon {
-  const kept: Point2[] = [];
-  polygon.forEach((to, i) => {
-    const from = polygon.at(i - 1) as Point2;
-    const [before, after] = [measure(from), measure(to)];
-    if (before >= 0 !== after >= 0) {
-      const share = before / (before - after);
-      kept.push({ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share });
-    }
-    if (after >= 0) kept.push(to);
-  });
-  return kept;
-}
-
 const within = (slope: Slope, { fromM, toM }: Piece, polygon: Polygon): readonly Polygon[] => {
   let kept = polygon;
-  if (Number.isFinite(fromM)) kept = where(kept, (point) => alongOf(slope, point) - fromM);
-  if (Number.isFinite(toM)) kept = where(kept, (point) => toM - alongOf(slope, point));
+  if (Number.isFinite(fromM)) kept = clipped(kept, (point) => alongOf(slope, point) - fromM);
+  if (Number.isFinite(toM)) kept = clipped(kept, (point) => toM - alongOf(slope, point));
   return kept.length > 2 ? [kept] : [];
 };
 
 /** What upright walls with a flat top shade of a piece: each of their points thrown as far as the piece is under it. */
 function onPiece({ footprint, heightM }: Obstacle, piece: Piece, away: Point2): readonly Polygon[] {
   const reachM = (point: Point2) => (heightM - piece.overM(point)) / piece.nearerPerM;
-  const standing = where(footprint, reachM);
+  const standing = clipped(footprint, reachM);
   if (standing.length < 3) return [];
   const thrown = standing.map((point) => {
     const farM = reachM(point);

@@ -1,4 +1,5 @@
 import { finite, nonEmpty } from '../check';
+import { clipped } from './clip';
 import { insidePolygon } from './frame';
 import type { Obstacle } from './obstacle';
 import type { Point2, Point3 } from './vector';
@@ -147,6 +148,36 @@ export function slopeCrests(slope: Slope): readonly Obstacle[] {
     const bendsDown = steepness(corners[i - 1], corner) > steepness(corner, corners[i + 1]);
     if (!bendsDown || heightM < LEAST_M) return [];
     return [{ heightM, footprint: abreastOf(slope, alongM - THIN_M / 2, alongM + THIN_M / 2) }];
+  });
+}
+
+/** What goes up a slope is cut where the ground has risen by this: it is half of it too high or too low at the most. */
+const STEP_M = 0.5;
+
+/**
+ * Something that goes up and down with the ground, in level pieces: cut across the slope at its corners and at every
+ * half metre of rise, each as high over the ground as the whole.
+ */
+export function upTheSlope(slope: Slope, { footprint, heightM }: Obstacle): readonly Obstacle[] {
+  const places = footprint.map((point) => alongOf(slope, point));
+  const [least, most] = [Math.min(...places), Math.max(...places)];
+  const within = slope.corners.filter(({ alongM }) => alongM > least && alongM < most);
+  const ends = [least, ...within.map(({ alongM }) => alongM), most];
+  return ends.slice(1).flatMap((endM, i) => {
+    const startM = ends[i] as number;
+    const heightAt = (alongM: number) => groundHeightM(slope, pointAt(slope, alongM, 0));
+    const steps = Math.max(1, Math.ceil(Math.abs(heightAt(endM) - heightAt(startM)) / STEP_M));
+    return Array.from({ length: steps }, (_, step): Obstacle => {
+      const [fromM, toM] = [step, step + 1].map((k) => startM + ((endM - startM) * k) / steps) as [
+        number,
+        number,
+      ];
+      const after = clipped(footprint, (point) => alongOf(slope, point) - fromM);
+      return {
+        footprint: clipped(after, (point) => toM - alongOf(slope, point)),
+        heightM: heightM + heightAt((fromM + toM) / 2),
+      };
+    }).filter((piece) => piece.footprint.length > 2);
   });
 }
 

@@ -13,7 +13,6 @@ import { useLookedThrough } from '@/features/shoot/use-looked-through';
 import { againstInWords } from './log-rows';
 import { pressesOf, standInWords, type MatchedFrame } from '@/answers/matched';
 import {
-  deliveredOf,
   lightOffsets,
   panSkill,
   ratesBy,
@@ -68,7 +67,6 @@ function ShootTaught({ frames }: { readonly frames: readonly MatchedFrame[] }) {
   const taught = useMemo(() => {
     const here = shootsHere(shoot, known);
     return {
-      delivered: deliveredOf(shoot, frames),
       rates: [
         {
           name: 'By shot',
@@ -96,31 +94,12 @@ function ShootTaught({ frames }: { readonly frames: readonly MatchedFrame[] }) {
       pictured: isLooked ? lightByPictures(here) : [],
     };
   }, [shoot, frames, known, isLooked]);
-  const { delivered, rates, presses, skill, iso, focal, offsets, pictured, here } = taught;
+  const { rates, presses, skill, iso, focal, offsets, pictured, here } = taught;
   const isWatched = here.some(({ watches }) => watches.length > 0);
-  const empty = frames.length === 0 && delivered.length === 0 && offsets.length === 0 && !isWatched;
+  const empty = frames.length === 0 && offsets.length === 0 && !isWatched;
   return (
     <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
       {empty ? <Text>Nothing to learn from yet: log in Field, or read pictures in.</Text> : null}
-      {delivered.length > 0 ? (
-        <Section name="Promised and delivered">
-          <View role="list" aria-label="Promised and delivered" className="gap-1">
-            {delivered.map(({ shot, quota, delivered: came }) => (
-              <View
-                key={shot.id}
-                role="listitem"
-                className="flex-row items-baseline justify-between gap-3 border-b border-line py-1"
-              >
-                <Text className="min-w-0 flex-1">{shot.name}</Text>
-                <Text kind="strong">{`${came} of ${quota}`}</Text>
-                <Text kind="small" className="w-[52px]">
-                  {came >= quota ? 'done' : shot.priority === 'must' ? 'owed' : 'short'}
-                </Text>
-              </View>
-            ))}
-          </View>
-        </Section>
-      ) : null}
       {rates.map(({ name, rows }) =>
         rows.length > 0 ? (
           <Section key={name} name={`Keepers. ${name}`}>
