@@ -17,6 +17,38 @@ export const shortened = (text: string, most = LONGEST_QUOTE): string =>
 /** A value of a file as a refusal shows it. */
 export const quoted = (value: unknown): string => shortened(JSON.stringify(value) ?? 'nothing');
 
+/** What a size is counted in, by what has it. */
+const COUNTED: Readonly<Record<string, string>> = {
+  string: ' characters',
+  array: ' entries',
+  set: ' entries',
+};
+const CALLED: Readonly<Record<string, string>> = {
+  string: 'text',
+  int: 'a whole number',
+  number: 'a number',
+  boolean: 'true or false',
+  array: 'a list',
+  object: 'a record',
+};
+
+/** What to change, where the schema has no words of its own for it. */
+function toChange(issue: z.core.$ZodIssue): string {
+  if (!/^(Too (big|small)|Invalid (input|option))/.test(issue.message)) return issue.message;
+  switch (issue.code) {
+    case 'too_big':
+      return `must be ${issue.inclusive === false ? 'under' : 'at most'} ${issue.maximum}${COUNTED[issue.origin] ?? ''}`;
+    case 'too_small':
+      return `must be ${issue.inclusive === false ? 'over' : 'at least'} ${issue.minimum}${COUNTED[issue.origin] ?? ''}`;
+    case 'invalid_type':
+      return `must be ${CALLED[issue.expected] ?? issue.expected}`;
+    case 'invalid_value':
+      return `must be ${issue.values.map(quoted).join(' or ')}`;
+    default:
+      return issue.message;
+  }
+}
+
 /** "marks[0].headingDeg: must be ..." for the first thing that is wrong. */
 export function firstProblem(error: z.ZodError): string {
   const [issue] = error.issues;
@@ -30,7 +62,7 @@ export function firstProblem(error: z.ZodError): string {
           : shortened(String(key)),
     '',
   );
-  const message = shortened(issue.message, LONGEST_MESSAGE);
+  const message = shortened(toChange(issue), LONGEST_MESSAGE);
   return path ? `${path}: ${message}` : message;
 }
 

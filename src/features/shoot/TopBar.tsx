@@ -31,7 +31,7 @@ export const TopBar = memo(function TopBar({
         <IconButton label="All shoots" onPress={() => router.navigate('/')}>
           <ArrowLeft color={inks.ink} size={24} />
         </IconButton>
-        <Heading level={1} kind="place" numberOfLines={6} className="shrink grow">
+        <Heading level={1} kind="place" numberOfLines={6} className="min-w-0 shrink grow">
           {title}
         </Heading>
         {bare ? null : <UndoButtons />}
