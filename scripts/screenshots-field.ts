@@ -63,7 +63,7 @@ export async function saveField(
   await log.waitForTimeout(400);
   await take(log);
   await log.getByRole('link', { name: 'Taught', exact: true }).click();
-  await log.getByText('Promised and delivered').evaluate((at) => at.scrollIntoView());
+  await log.getByText('Keepers. By shot').evaluate((at) => at.scrollIntoView());
   await log.waitForTimeout(400);
   await take(log);
   await saveSheet(log, shots, 'field-and-log-phone');
