@@ -1,4 +1,5 @@
-import type { FeatureOf } from '../site/feature';
+import { obstaclesOf, type FeatureOf, type SiteFeature } from '../site/feature';
+import { raised } from '../site/raised';
 import { siteSolids } from './solids';
 
 const GROUND = { material: 'ground', reflectance: 0.2 } as const;
@@ -31,4 +32,22 @@ test('a branch is wood, and as many leaves as take their share of a line', () =>
     }
   }
   expect(Math.abs(open - expected) / lines).toBeLessThan(0.1);
+});
+
+test('each tree of a row up a slope is drawn as high as it is counted', () => {
+  const points = [2, 18].map((x) => ({ x, y: 4 }));
+  const things: readonly SiteFeature[] = [
+    {
+      ...{ id: 's', name: 'Bank', kind: 'slope', heightsM: [0, 2] },
+      points: [0, 20].map((x) => ({ x, y: 0 })),
+    },
+    { ...{ id: 't', name: 'Row', kind: 'tree', heightM: 8, crownM: 5 }, points },
+  ];
+  const [, row] = raised(things) as readonly [SiteFeature, SiteFeature];
+  const tops = siteSolids([row], [], 7, GROUND).flatMap((solid) =>
+    solid.shape === 'ellipsoid' ? [solid.middle.z + solid.radiiM.z] : [],
+  );
+  expect(tops[0]).toBeCloseTo(8.2, 9);
+  expect(tops[1]).toBeCloseTo(9.8, 9);
+  expect(obstaclesOf(row).map(({ heightM }) => heightM)).toEqual([8.2, 9.8]);
 });

@@ -140,11 +140,12 @@ function solidsOf(feature: SiteFeature, month: number, ground: Surface): readonl
     case 'hill':
       return walls(LEAVES);
     case 'tree':
-      return feature.points.flatMap(({ x, y }): readonly Solid[] => {
-        const base = baseM(feature);
-        const crownM = base + (feature.heightM - base) * CROWN_FROM;
-        const middleM = (crownM + feature.heightM) / 2;
-        const halfM = (feature.heightM - crownM) / 2;
+      return feature.points.flatMap(({ x, y }, i): readonly Solid[] => {
+        // Each of a row stands on its own ground.
+        const topM = obstaclesOf(feature)[i]?.heightM ?? feature.heightM;
+        const crownM = topM - (feature.heightM - baseM(feature)) * (1 - CROWN_FROM);
+        const middleM = (crownM + topM) / 2;
+        const halfM = (topM - crownM) / 2;
         return [
           {
             ...{ shape: 'rod', from: { x, y, z: 0 }, to: { x, y, z: middleM } },

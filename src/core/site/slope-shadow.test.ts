@@ -33,21 +33,9 @@ test('by hand: up a slope a shadow is shorter, down it longer', () => {
         .map(({ y }) => y),
     );
   // 3 m high at 1 m of a rise of one in ten, sun at one in one: 3 = t + t/10 each way, t − t/10 down.
-  const up = slopeOf({
-    points: [
-      { x: 0, y: 0 },
-      { x: 0, y: 100 },
-    ],
-    heightsM: [0, 10],
-  });
+  const up = NORTH([0, 10], 100);
   expect(farthest(up, 1 + 3)).toBeCloseTo(10.01 + 2.999 / 1.1, 6);
-  const down = slopeOf({
-    points: [
-      { x: 0, y: 0 },
-      { x: 0, y: 100 },
-    ],
-    heightsM: [10, 0],
-  });
+  const down = NORTH([10, 0], 100);
   expect(farthest(down, 9 + 3)).toBeCloseTo(10.01 + 3.001 / 0.9, 6);
 });
 

@@ -4,7 +4,7 @@ import type { Bough } from './bough';
 import { clipped } from './clip';
 import { requireObstacle, type Obstacle } from './obstacle';
 import { boughShadow, shadowOnGround, wayRound } from './shadow';
-import { abreastOf, alongOf, slopeCrests, type Slope } from './slope';
+import { abreastOf, alongOf, cutBetween, slopeCrests, type Slope } from './slope';
 import { alongBearing, type Point2, type Point3 } from './vector';
 
 /** Shade on ground that is not level, piece by piece: on each flat piece a shadow is what it is on the whole plane. */
@@ -89,9 +89,7 @@ function reached(
 }
 
 const within = (slope: Slope, { fromM, toM }: Piece, polygon: Polygon): readonly Polygon[] => {
-  let kept = polygon;
-  if (Number.isFinite(fromM)) kept = clipped(kept, (point) => alongOf(slope, point) - fromM);
-  if (Number.isFinite(toM)) kept = clipped(kept, (point) => toM - alongOf(slope, point));
+  const kept = cutBetween(slope, polygon, fromM, toM);
   return kept.length > 2 ? [kept] : [];
 };
 

@@ -151,6 +151,19 @@ export function slopeCrests(slope: Slope): readonly Obstacle[] {
   });
 }
 
+/** What of a polygon lies between two places along a slope's line, either of which may be without end. */
+export function cutBetween(
+  slope: Slope,
+  polygon: readonly Point2[],
+  fromM: number,
+  toM: number,
+): readonly Point2[] {
+  let kept = polygon;
+  if (Number.isFinite(fromM)) kept = clipped(kept, (point) => alongOf(slope, point) - fromM);
+  if (Number.isFinite(toM)) kept = clipped(kept, (point) => toM - alongOf(slope, point));
+  return kept;
+}
+
 /** What goes up a slope is cut where the ground has risen by this: it is half of it too high or too low at the most. */
 const STEP_M = 0.5;
 
@@ -172,9 +185,8 @@ export function upTheSlope(slope: Slope, { footprint, heightM }: Obstacle): read
         number,
         number,
       ];
-      const after = clipped(footprint, (point) => alongOf(slope, point) - fromM);
       return {
-        footprint: clipped(after, (point) => toM - alongOf(slope, point)),
+        footprint: cutBetween(slope, footprint, fromM, toM),
         heightM: heightM + heightAt((fromM + toM) / 2),
       };
     }).filter((piece) => piece.footprint.length > 2);
