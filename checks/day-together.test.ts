@@ -316,8 +316,8 @@ test('a plan made with that of before is worth as much as one made anew', () => 
         anew.value - 1e-9,
       );
       expect(again.value).toBeCloseTo(anew.value, 9);
-      expect(again.debtsMissed).toHaveLength(anew.debtsMissed.length);
-      expect(again.mustHavesMissed).toHaveLength(anew.mustHavesMissed.length);
+      // Owed and promised weigh the same: which of them is missed may be either.
+      expect(lost(again)).toBe(lost(anew));
     }),
     { numRuns: 100, examples: [[BRINGS_MORE_FOR_LESS, 2]] },
   );

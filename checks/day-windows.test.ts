@@ -202,11 +202,37 @@ test('as many of those owed are met as trying everything finds, and then as much
   );
 });
 
+const promisesMissed = ({ debtsMissed, mustHavesMissed }: Route): number =>
+  debtsMissed.length + mustHavesMissed.length;
+
+/** Late, the promised heat takes the hour of one that is owed twice: either is missed. */
+const EITHER_IS_MISSED: [
+  { positions: { x: number; y: number; id: string }[]; events: DayEvent[] },
+  number[][],
+  number,
+  'late',
+] = [
+  {
+    positions: [{ id: 'p0', x: 0, y: 0 }],
+    events: (
+      [
+        ['h0', 5, 7, true],
+        ['h1', 12, 14, false],
+        ['w0', 0, 6, true],
+      ] as const
+    ).map(([id, from, to, mustHave]) => ({
+      ...{ id, startMs: from * MINUTE, endMs: to * MINUTE, value: 0, mustHave },
+      from: [{ positionId: 'p0', quality: 0.1 }],
+    })),
+  },
+  [[1], [1, 0]],
+  0,
+  'late',
+];
+
 /** A first look can be walked, comes to no more than the best there is, and says by how much that may be better. */
 function expectWithinReach(first: Route, best: Route): void {
-  const lost = ({ debtsMissed, mustHavesMissed }: Route) =>
-    debtsMissed.length + mustHavesMissed.length;
-  const more = lost(first) - lost(best);
+  const more = promisesMissed(first) - promisesMissed(best);
   expect(more).toBeGreaterThanOrEqual(0);
   expect(more).toBeLessThanOrEqual(first.atMostMore?.promises ?? 0);
   if (more === 0) expect(first.value).toBeLessThanOrEqual(best.value + 1e-9);
@@ -239,11 +265,11 @@ test('a plan made with that of before is worth as much as one made anew', () => 
         const first = planDay(changed, positions, WALK_MS, LEAD, [], debts, before, true);
         expectWithinReach(first, anew);
         expect(again.value).toBeCloseTo(anew.value, 9);
-        expect(again.debtsMissed).toHaveLength(anew.debtsMissed.length);
-        expect(again.mustHavesMissed).toHaveLength(anew.mustHavesMissed.length);
+        // Owed and promised weigh the same: which of them is missed may be either.
+        expect(promisesMissed(again)).toBe(promisesMissed(anew));
       },
     ),
-    { numRuns: 300 },
+    { numRuns: 300, examples: [EITHER_IS_MISSED] },
   );
 });
 

@@ -45,7 +45,7 @@ test('names by thumb: who starts, the same as before, another event; sidecars le
   await expect(heading(page)).toHaveText('0 of 7 presses settled');
   await press(page).getByRole('checkbox', { name: 'Withy Reach' }).click();
   await expect(press(page)).toContainText(
-    'Withy Reach, Junior single 500 m, heat 1, Tern Water, sprint regatta, Saturday 19 June 2027.',
+    'Withy Reach paddles in Junior single 500 m, heat 1, Tern Water, sprint regatta, Saturday 19 June 2027.',
   );
   await expect(press(page)).toContainText('As you said.');
   await button(page, 'Next').click();
@@ -71,6 +71,9 @@ test('names by thumb: who starts, the same as before, another event; sidecars le
   await button(page, 'How captions are written').click();
   await field(page, 'Pattern').fill('[{names}: ]{event}. {whom}');
   await expect(page.getByText(/^Change this: \{whom\} is no field: take \{who\}/)).toBeVisible();
+  // The sheet says how it reads under the press behind it.
+  await field(page, 'Pattern').fill('[{names} {races|race}: |Nobody: ]{event} ({heat}).');
+  await expect(page.getByText(/^Reads: Nobody: .+ 500 m \(heat \d\)\.$/)).toBeVisible();
   await field(page, 'Pattern').fill('[{names}: ]{event}. Photo {photographer}');
   await field(page, 'Photographer').fill('C. Holm & Co');
   await button(page, 'Done').click();

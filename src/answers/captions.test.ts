@@ -10,10 +10,7 @@ import {
   captionedPresses,
   captionsOf,
   doubtsOf,
-  CAPTION_FIELDS,
   eventsAbout,
-  filled,
-  unknownField,
   zonedSecond,
 } from './captions';
 import { matchedFrames, pressesOf } from './matched';
@@ -113,10 +110,10 @@ test('a caption says who, in what, where and when; a part without its field goes
   const captions = captionsOf(named, captioned(named), how);
   expect(captions.map(({ text }) => text)).toEqual([
     ...Array<string>(2).fill(
-      'Ada Finch (4, Westmere) and Dee Holt (Alder), 100 m, heat 1, Tern Water, Saturday 19 June 2027.',
+      'Ada Finch (4, Westmere) and Dee Holt (Alder) paddle in 100 m, heat 1, Tern Water, Saturday 19 June 2027.',
     ),
     '100 m, heat 1, Tern Water, Saturday 19 June 2027.',
-    'Bea Marsh (Holm), 100 m, heat 2, Tern Water, Saturday 19 June 2027.',
+    'Bea Marsh (Holm) paddles in 100 m, heat 2, Tern Water, Saturday 19 June 2027.',
     'Tern Water, Saturday 19 June 2027.',
   ]);
   expect(captions[0]).toMatchObject({
@@ -125,15 +122,24 @@ test('a caption says who, in what, where and when; a part without its field goes
   });
 });
 
-test('patterns: fields, parts in brackets, and a word that is no field', () => {
-  const empty = Object.fromEntries(CAPTION_FIELDS.map((name) => [name, ''])) as Parameters<
-    typeof filled
-  >[1];
-  const fields = { ...empty, who: 'A {place}', place: 'Here' };
-  expect(filled('[{who}, ][{event}, ]{place}', fields)).toBe('A {place}, Here');
-  expect(filled('{event} at {place} [not a field]', fields)).toBe('at Here not a field');
-  expect(unknownField('{who} {whom}')).toBe('whom');
-  expect(unknownField('{who} {place}')).toBeUndefined();
+test('what they do is said by the subject of the mark, also one of own, and not where the mark is gone', () => {
+  const how = { ...FIRST_CAPTIONS, pattern: '{who} {does} in {event}, {heat}.' };
+  const textOf = (shoot: Shoot) => captionsOf(shoot, captioned(shoot), how)[3]?.text;
+  const own = {
+    ...{ id: 'own', name: 'Our cyclists', basedOn: 'cyclist' },
+    ...{ heightM: 1.7, depthM: 0.6, speedMs: 12, habits: [] },
+  };
+  const marked = (subjectId: string): Shoot => ({
+    ...SHOOT,
+    subjects: [own],
+    marks: SHOOT.marks.map((one) => ({ ...one, subjectId })),
+  });
+  expect(textOf(marked('swimmer'))).toBe('Bea Marsh (Holm) swims in 100 m, heat 2.');
+  expect(textOf(marked('own'))).toBe('Bea Marsh (Holm) rides in 100 m, heat 2.');
+  // Only the words are asked: a shoot without its mark is not kept.
+  const frames = captioned(SHOOT);
+  const gone = captionsOf({ ...SHOOT, marks: [] }, frames, how)[3];
+  expect(gone?.text).toBe('Bea Marsh (Holm) is pictured in 100 m, heat 2.');
 });
 
 test('a moment with its zone, ahead of UTC and behind it', () => {

@@ -1,16 +1,19 @@
-import { inALine, eventTitle, dayOf } from '@/records/day-said';
+import { inALine, eventTitle, heatTitle, dayOf } from '@/records/day-said';
 import type { Caption, Captions } from '@/records/captions';
 import type { DayEventRecord } from '@/records/day';
 import { whoKey, type Who } from '@/records/frames';
+import { subjectOf } from '@/records/own-subject';
 import type { Shoot } from '@/records/shoot';
+import type { SubjectPreset } from '@/presets/subjects';
 import { clockOf, localSecondOf, msOf } from '@/records/times';
+import { filled } from './caption-pattern';
 import { countedEntries } from './counted';
-import type { MatchedFrame, Press } from './matched';
+import type { MatchedFrame, Press, Stand } from './matched';
 import { TAP_AFTER_MS, TAP_BEFORE_MS } from './put-to-event';
 
 /** Names on pictures, and the words under them. */
 
-type Named = Pick<Shoot, 'events' | 'people' | 'place' | 'log' | 'title'>;
+type Named = Pick<Shoot, 'events' | 'people' | 'place' | 'log' | 'title' | 'marks' | 'subjects'>;
 
 /** Someone who may be on a picture, with what they are known by. */
 export interface Candidate {
@@ -114,41 +117,6 @@ export function namedOn(
   return { who: [], by: 'nothing' };
 }
 
-/** Fields that a pattern may name. */
-export const CAPTION_FIELDS = [
-  'who',
-  'names',
-  'number',
-  'school',
-  'event',
-  'place',
-  'date',
-  'time',
-  'photographer',
-  'rights',
-] as const;
-export type CaptionField = (typeof CAPTION_FIELDS)[number];
-type Fields = Readonly<Record<CaptionField, string>>;
-
-const FIELD = /\{(\w+)\}/g;
-const isField = (name: string): name is CaptionField =>
-  (CAPTION_FIELDS as readonly string[]).includes(name);
-
-/** The first word in braces that is no field, to be changed; nothing where all are. */
-export const unknownField = (pattern: string): string | undefined =>
-  [...pattern.matchAll(FIELD)].map(([, name = '']) => name).find((name) => !isField(name));
-
-/** A pattern with its fields filled in; what stands in brackets goes where a field in it is empty. */
-export function filled(pattern: string, fields: Fields): string {
-  const put = (text: string): string =>
-    text.replace(FIELD, (whole, name: string) => (isField(name) ? fields[name] : whole));
-  const isEmpty = (text: string): boolean =>
-    [...text.matchAll(FIELD)].some(([, name = '']) => isField(name) && fields[name] === '');
-  return put(pattern.replace(/\[([^[\]]*)\]/g, (_, part: string) => (isEmpty(part) ? '' : part)))
-    .replace(/ {2,}/g, ' ')
-    .trim();
-}
-
 /** "Ada Finch (4, Westmere)": a name with what tells it from others. */
 const withMarks = ({ name, number, team }: Candidate): string => {
   const marks = [number, team].filter(Boolean).join(', ');
@@ -175,10 +143,19 @@ function whoIs(who: Who, candidates: readonly Candidate[], { people }: Pick<Name
     : [];
 }
 
+/** What is said of those on a picture whose mark is not there any more. */
+const PICTURED: SubjectPreset['does'] = ['is pictured', 'are pictured'];
+
+/** What those on a picture do, by what is photographed where they are. */
+function doesOf({ marks, subjects }: Pick<Named, 'marks' | 'subjects'>, { markId }: Stand) {
+  const mark = marks.find(({ id }) => id === markId);
+  return mark ? subjectOf({ subjects }, mark.subjectId).does : PICTURED;
+}
+
 /** The caption of one picture of a press. */
 export function captionOf(
   shoot: Named,
-  { frame, atMs, event }: MatchedFrame,
+  { frame, atMs, event, stand }: MatchedFrame,
   { who }: PressNamed,
   candidates: readonly Candidate[],
   { pattern, photographer, rights }: Pick<Captions, 'pattern' | 'photographer' | 'rights'>,
@@ -194,18 +171,21 @@ export function captionOf(
   const teams = distinct(people.map(({ team }) => team));
   const title = event && eventTitle(event);
   const place = shoot.place.name ?? shoot.title;
-  const text = filled(pattern, {
+  const fields = {
     who: inALine(people.map(withMarks)),
     names: inALine(names),
     number: numbers.join(', '),
     school: inALine(teams),
     event: title ?? '',
+    eventAlone: event?.name ?? '',
+    heat: event?.heat === undefined ? '' : heatTitle(event.heat),
     place,
     date: dayOf(local.slice(0, 16)),
     time: clockOf(atMs, timeZone),
     photographer,
     rights,
-  });
+  };
+  const text = filled(pattern, fields, people.length, doesOf(shoot, stand));
   return {
     ...{ file: frame.name, camera: frame.camera, text, names, numbers, teams, place },
     ...(title !== undefined && { event: title }),

@@ -6,6 +6,8 @@ import type { ClassId } from './classes';
 export interface SubjectPreset {
   readonly id: string;
   readonly name: string;
+  /** What it does, in a caption's present tense: of one and of several. */
+  readonly does: readonly [one: string, several: string];
   /** What its pictures are taken at: `CLASSES`. */
   readonly classId: ClassId;
   /** Flat, so that it is held parallel to the sensor: spread wings. */

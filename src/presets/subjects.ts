@@ -18,6 +18,7 @@ export type { SubjectPreset } from './subject-preset';
 export const SUBJECTS: readonly SubjectPreset[] = [
   {
     id: 'field-player',
+    does: ['plays', 'play'],
     classId: 'play',
     name: 'Field player, running',
     heightM: 1.75,
@@ -27,6 +28,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'field-player-swing',
+    does: ['plays', 'play'],
     classId: 'strike',
     name: 'Field player, stick swing',
     heightM: 1.75,
@@ -36,6 +38,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'standing',
+    does: ['is pictured', 'are pictured'],
     classId: 'standing',
     name: 'Player standing',
     heightM: 1.75,
@@ -45,6 +48,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'kingfisher-perched',
+    does: ['perches', 'perch'],
     classId: 'rest',
     cautions: WILD,
     name: 'Kingfisher on the perch',
@@ -56,6 +60,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'kingfisher-dive',
+    does: ['dives', 'dive'],
     classId: 'fastFlight',
     cautions: WILD,
     name: 'Kingfisher diving',
@@ -78,6 +83,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'sprint-canoe',
+    does: ['paddles', 'paddle'],
     classId: 'play',
     cautions: ['water'],
     name: 'Sprint canoe at race pace',
@@ -101,6 +107,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'walker',
+    does: ['walks', 'walk'],
     classId: 'walking',
     name: 'Person walking',
     heightM: 1.75,
@@ -110,6 +117,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'distance-runner',
+    does: ['runs', 'run'],
     classId: 'play',
     name: 'Distance runner',
     heightM: 1.75,
@@ -119,6 +127,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'sprinter',
+    does: ['sprints', 'sprint'],
     classId: 'fast',
     name: 'Sprinter',
     heightM: 1.8,
@@ -128,6 +137,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'cyclist',
+    does: ['rides', 'ride'],
     classId: 'fast',
     cautions: ['road', 'panning'],
     name: 'Road cyclist',
@@ -138,6 +148,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'galloping-horse',
+    does: ['gallops', 'gallop'],
     classId: 'fast',
     name: 'Horse at the gallop',
     heightM: 2.4,
@@ -147,6 +158,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'skier',
+    does: ['skis', 'ski'],
     classId: 'fast',
     cautions: ['snow', 'cold'],
     name: 'Skier in a turn',
@@ -157,6 +169,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'swimmer',
+    does: ['swims', 'swim'],
     classId: 'play',
     cautions: ['pool'],
     name: 'Swimmer, freestyle',
@@ -179,6 +192,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'diver',
+    does: ['dives', 'dive'],
     classId: 'fast',
     cautions: ['pool'],
     name: 'Diver in the air',
@@ -190,6 +204,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'court-jump',
+    does: ['jumps', 'jump'],
     classId: 'play',
     name: 'Court player at the top of a jump',
     heightM: 2.4,
@@ -204,6 +219,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'high-jumper',
+    does: ['jumps', 'jump'],
     classId: 'play',
     name: 'High jumper over the bar',
     // Lying over it, bent back.
@@ -218,6 +234,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'pole-vaulter',
+    does: ['vaults', 'vault'],
     classId: 'play',
     name: 'Pole vaulter over the bar',
     // Bent over it.
@@ -232,6 +249,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'climber',
+    does: ['climbs', 'climb'],
     classId: 'walking',
     name: 'Climber, reaching for a hold',
     heightM: 1.9,
@@ -248,6 +266,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'batter',
+    does: ['bats', 'bat'],
     classId: 'strike',
     brim: true,
     cautions: ['diamond'],
@@ -272,6 +291,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'hockey-ball',
+    does: ['plays', 'play'],
     classId: 'strike',
     name: 'Hard-hit hockey ball',
     heightM: 0.075,
@@ -281,6 +301,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'spiked-ball',
+    does: ['plays', 'play'],
     classId: 'strike',
     name: 'Spiked volleyball',
     heightM: 0.21,
@@ -291,6 +312,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'served-ball',
+    does: ['plays', 'play'],
     classId: 'strike',
     name: 'Tennis serve',
     heightM: 0.067,
@@ -301,6 +323,7 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   ...WILD_SUBJECTS,
   {
     id: 'desk-fan',
+    does: ['turns', 'turn'],
     classId: 'rest',
     name: 'Desk fan',
     heightM: 0.45,

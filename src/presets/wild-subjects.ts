@@ -10,6 +10,7 @@ export const WILD: readonly CautionTag[] = ['wildlife', 'nest'];
 export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   {
     id: 'small-bird-perched',
+    does: ['perches', 'perch'],
     classId: 'rest',
     cautions: WILD,
     name: 'Small bird singing',
@@ -22,6 +23,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'small-bird-flight',
+    does: ['flies', 'fly'],
     classId: 'fastFlight',
     cautions: WILD,
     name: 'Small bird in flight',
@@ -32,6 +34,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'duck',
+    does: ['flies', 'fly'],
     classId: 'fastFlight',
     cautions: WILD,
     name: 'Duck in flight',
@@ -42,6 +45,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'gull',
+    does: ['flies', 'fly'],
     classId: 'slowFlight',
     cautions: WILD,
     name: 'Gull in flight',
@@ -52,6 +56,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'heron',
+    does: ['flies', 'fly'],
     classId: 'slowFlight',
     cautions: WILD,
     name: 'Heron in flight',
@@ -62,6 +67,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flight',
+    does: ['flies', 'fly'],
     flat: true,
     classId: 'slowFlight',
     cautions: WILD,
@@ -73,6 +79,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'butterfly-flower',
+    does: ['rests', 'rest'],
     flat: true,
     classId: 'rest',
     cautions: WILD,
@@ -85,6 +92,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'hare',
+    does: ['runs', 'run'],
     classId: 'fast',
     cautions: WILD,
     name: 'Hare running',
@@ -98,6 +106,7 @@ export const WILD_SUBJECTS: readonly SubjectPreset[] = [
   },
   {
     id: 'deer',
+    does: ['runs', 'run'],
     classId: 'fast',
     cautions: WILD,
     name: 'Deer running',

@@ -11,7 +11,7 @@ export const LONGEST_PATTERN = 500;
 
 export const captionsSchema = z.strictObject({
   version: z.literal(CAPTIONS_VERSION),
-  /** Words with fields in braces; what stands in brackets goes when a field in it is empty. */
+  /** Words with fields in braces, and parts in brackets that go where a field is empty: `answers/caption-pattern`. */
   pattern: z.string().max(LONGEST_PATTERN),
   photographer: z.string().max(120),
   rights: z.string().max(200),
@@ -23,7 +23,7 @@ export const CAPTIONS_MIGRATIONS = [];
 
 export const FIRST_CAPTIONS: Captions = {
   version: CAPTIONS_VERSION,
-  pattern: '[{who}, ][{event}, ]{place}, {date}.',
+  pattern: '[{who} {does} in {event}, |{who} {does}, |{event}, ]{place}, {date}.',
   photographer: '',
   rights: '',
 };

@@ -31,9 +31,13 @@ export function untilInDays(startLocal: string, endLocal: string, nowLocal: stri
   return hours <= 1 ? 'Within the hour' : `In ${hours} hours`;
 }
 
+/** "heat 3", "final": what a heat is called. */
+export const heatTitle = (heat: string): string =>
+  /^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase();
+
 /** What an event is called: with its heat. */
 export const eventTitle = ({ name, heat }: Pick<DayEventRecord, 'name' | 'heat'>): string =>
-  heat ? `${name}, ${/^\d+$/.test(heat) ? `heat ${heat}` : heat.toLowerCase()}` : name;
+  heat ? `${name}, ${heatTitle(heat)}` : name;
 
 const LISTS = new Intl.ListFormat('en-GB');
 /** "A, B and C". */

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { CAPTION_FIELDS } from '@/answers/captions';
+import { CAPTION_FIELDS } from '@/answers/caption-pattern';
 import { FIRST_CAPTIONS, LONGEST_PATTERN, type Captions } from '@/records/captions';
 import { CAPTIONS } from '@/records/singles';
 import { useSingle } from '@/records/use-single';
@@ -9,8 +9,14 @@ import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { patternProblem } from './caption-words';
 
-/** How captions are written, for every shoot. */
-export function CaptionSheet({ onClose }: { readonly onClose: () => void }) {
+/** How captions are written, for every shoot, and how that reads under the picture looked at. */
+export function CaptionSheet({
+  reads,
+  onClose,
+}: {
+  readonly reads: string | undefined;
+  readonly onClose: () => void;
+}) {
   const { record: how = FIRST_CAPTIONS, change } = useSingle(CAPTIONS);
   const set = (more: Partial<Captions>) => change((before) => ({ ...before, ...more }));
   return (
@@ -23,8 +29,14 @@ export function CaptionSheet({ onClose }: { readonly onClose: () => void }) {
         onChangeText={(pattern) => set({ pattern })}
         error={patternProblem(how.pattern)}
       />
+      {reads === undefined ? null : <Text>{`Reads: ${reads}`}</Text>}
       <Text kind="small" ink="quiet">
-        {`Fields: ${CAPTION_FIELDS.map((name) => `{${name}}`).join(' ')}. What stands in [brackets] goes where a field in it is empty.`}
+        {`Fields: ${CAPTION_FIELDS.map((name) => `{${name}}`).join(' ')}.`}
+      </Text>
+      <Text kind="small" ink="quiet">
+        {
+          '{does} is what they do there: paddles, or paddle of several. Your own words for it: {races|race}. {event} says its heat too, unless {heat} is used. Of [parts | in brackets] the first is taken whose fields are all known.'
+        }
       </Text>
       <Field
         label="Photographer"

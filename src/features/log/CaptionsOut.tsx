@@ -18,6 +18,7 @@ export function CaptionsOut({ names }: { readonly names: Names }) {
   const say = useToast();
   const [open, setOpen] = useState<'pattern' | 'contacts'>();
   const { asTaken, how, none, doubtful } = names;
+  const here = names.captioned[names.at];
   const save = async () => {
     const captions = captionsOf(shoot, asTaken, how);
     try {
@@ -40,7 +41,12 @@ export function CaptionsOut({ names }: { readonly names: Names }) {
         beside the pictures, and picture editors read them. The pictures themselves are not touched.
       </Text>
       <Button label="Contact sheets (PDF)" onPress={() => setOpen('contacts')} />
-      {open === 'pattern' ? <CaptionSheet onClose={() => setOpen(undefined)} /> : null}
+      {open === 'pattern' ? (
+        <CaptionSheet
+          reads={here && captionsOf(shoot, [here], how)[0]?.text}
+          onClose={() => setOpen(undefined)}
+        />
+      ) : null}
       {open === 'contacts' ? (
         <ContactSheets names={names} onClose={() => setOpen(undefined)} />
       ) : null}

@@ -1,4 +1,5 @@
-import { CAPTION_FIELDS, unknownField, type PressNamed } from '@/answers/captions';
+import { CAPTION_FIELDS, unknownField } from '@/answers/caption-pattern';
+import type { PressNamed } from '@/answers/captions';
 import type { MatchedFrame } from '@/answers/matched';
 import type { Reason } from '@/answers/put-to-event';
 import { percent } from '@/features/shoot/words';
@@ -73,5 +74,5 @@ export function patternProblem(pattern: string): string | undefined {
   const unknown = unknownField(pattern);
   return unknown === undefined
     ? undefined
-    : `{${unknown}} is no field: take ${CAPTION_FIELDS.map((name) => `{${name}}`).join(', ')}`;
+    : `{${unknown}} is no field: take ${CAPTION_FIELDS.map((name) => `{${name}}`).join(', ')}, or two words such as {races|race}`;
 }
