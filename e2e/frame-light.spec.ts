@@ -10,6 +10,7 @@ import {
   pixelPitchMm,
   rollingShutterSkew,
   shadowLength,
+  skyNits,
   type Figure,
   type Scene,
   type Solid,
@@ -35,6 +36,48 @@ import {
   sum,
   test,
 } from './frame';
+
+test(
+  'between clouds the sky is the clear one, under them the overcast; together they take what was said',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const toSun = alongBearing(200, 35);
+    const EYE_UP = 40;
+    const skyOf = (bearingDeg: number, cloud: number): Scene => {
+      const { x, y, z } = alongBearing(bearingDeg, EYE_UP);
+      const scene = sceneOf(1, { aim: { x, y, z: z + 1.5 }, focalMm: 24 });
+      const light = { ...scene.light, lampLux: 0, skyLux: 12_000, toSun, cloud };
+      return { ...scene, light, exposure: { ...scene.exposure, ev: 12 } };
+    };
+    const covers: number[] = [];
+    for (const bearingDeg of [0, 90, 180, 270]) {
+      const drawn = async (cloud: number) => (await draw(page, skyOf(bearingDeg, cloud), 4)).light;
+      const [clear, half, overcast] = [await drawn(0), await drawn(0.4), await drawn(1)];
+      // The middle of the picture, in nits as the core has it.
+      const mid = Math.floor(HEIGHT / 2) * WIDTH + WIDTH / 2;
+      const perNit = linearPerNit(skyOf(bearingDeg, 0).exposure);
+      const toward = alongBearing(bearingDeg, EYE_UP);
+      for (const [light, cloud] of [
+        [clear, 0],
+        [overcast, 1],
+      ] as const) {
+        const nits = skyNits({ skyLux: 12_000, cloud, toSun }, toward);
+        expect((light[mid] as number) / (nits * perNit)).toBeCloseTo(1, 1);
+      }
+      // Where the two are alike nothing is told of what covers it.
+      half.forEach((value, i) => {
+        const [least, most] = [clear[i] as number, overcast[i] as number];
+        if (Math.abs(most / least - 1) > 0.3) covers.push((value - least) / (most - least));
+      });
+    }
+    covers.sort((a, b) => a - b);
+    const share = (of: number) => covers[Math.floor(of * (covers.length - 1))] as number;
+    expect(share(0)).toBeGreaterThan(-0.02);
+    expect(share(1)).toBeLessThan(1.02);
+    expect(share(0.95) - share(0.05)).toBeGreaterThan(0.5);
+    expect(Math.abs(sum(covers) / covers.length - 0.4)).toBeLessThan(0.1);
+  },
+);
 
 test('a post’s shadow lies as the sun has it', { tag: '@once' }, async ({ drawing: page }) => {
   const sun = { azimuthDeg: 240, altitudeDeg: 35 };

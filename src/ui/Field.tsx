@@ -29,7 +29,7 @@ export function Field({
           aria-label={label}
           {...(note && { 'aria-describedby': noteId })}
           {...{ 'aria-invalid': error !== undefined }}
-          className={`min-h-touch w-full min-w-0 shrink border bg-sheet px-3 font-body text-body text-ink ${error ? 'border-2 border-signal' : 'border-ink'}`}
+          className={`min-h-touch w-full min-w-0 shrink border bg-sheet px-3 font-body text-body text-ink ${input.multiline ? 'py-2' : ''} ${error ? 'border-2 border-signal' : 'border-ink'}`}
           {...input}
         />
         {trailing}

@@ -1,3 +1,4 @@
+export { CLOUDS_SIDE, cloudSheet } from './clouds';
 export { COLOUR_SURFACE, colourOf } from './colours';
 export { figureThrough, type PlacedPiece } from './figure';
 export type { Modelled, Plumage } from './pieces';

@@ -148,6 +148,7 @@ function overPiece(bough: Bough, { overM }: Piece): Bough | undefined {
   const { from, to } = bough;
   const [first, last] = [from.z - overM(from), to.z - overM(to)];
   if (first <= 0 && last <= 0) return undefined;
+  if (first >= 0 && last >= 0) return bough;
   const share = first / (first - last);
   const cut: Point3 = {
     x: from.x + (to.x - from.x) * share,
@@ -175,11 +176,14 @@ export function boughShadowOnSlope(
   // As far as its leaves' round shadow is drawn out on the level.
   const roundM = Math.max(leafRadiusM, woodM) / sinDeg(sun.altitudeDeg);
   const highestM = Math.max(from.z, to.z);
+  // One shadow serves all pieces that the whole branch is over: most of them.
+  const whole = boughShadow(bough, sun, month);
   return reached(slope, ground, [from, to], highestM, roundM).flatMap((piece) => {
     const { nearerPerM, overM } = piece;
     const over = overPiece(bough, piece);
     if (!over) return [];
-    const thrown = boughShadow(over, sun, month).map((point) => {
+    const level = over === bough ? whole : boughShadow(over, sun, month);
+    const thrown = level.map((point) => {
       const backM = overM(point) / nearerPerM;
       return { x: point.x - ground.away.x * backM, y: point.y - ground.away.y * backM };
     });

@@ -26,6 +26,7 @@ export function CaptionSheet({
         value={how.pattern}
         maxLength={LONGEST_PATTERN}
         multiline
+        numberOfLines={3}
         onChangeText={(pattern) => set({ pattern })}
         error={patternProblem(how.pattern)}
       />

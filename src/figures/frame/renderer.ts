@@ -1,5 +1,4 @@
 import {
-  BackSide,
   BufferGeometry,
   DoubleSide,
   FloatType,
@@ -9,7 +8,6 @@ import {
   PerspectiveCamera,
   Scene as Stage,
   ShaderMaterial,
-  SphereGeometry,
   Vector2,
   Vector3,
   WebGLRenderer,
@@ -19,16 +17,12 @@ import {
 } from 'three';
 import {
   bandsOf,
-  CLEAR_SKY,
   CLIPPED_AT,
   grainOf,
   instantOf,
   linearPerNit,
-  OVERCAST_SKY,
   pixelPitchMm,
   seenAt,
-  skyOnLevel,
-  sunForSky,
   type Band,
   type Scene,
   type Seen,
@@ -37,14 +31,8 @@ import { createShade } from './shade';
 import { fullScreen, type Uniforms } from './full-screen';
 import { emptied, figureMeshes } from './figure-meshes';
 import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
-import {
-  ADD_FRAGMENT,
-  PICTURE_FRAGMENT,
-  SKY_FRAGMENT,
-  SKY_VERTEX,
-  SURFACE_FRAGMENT,
-  SURFACE_VERTEX,
-} from './shaders';
+import { skyMesh } from './sky-mesh';
+import { ADD_FRAGMENT, PICTURE_FRAGMENT, SURFACE_FRAGMENT, SURFACE_VERTEX } from './shaders';
 
 /**
  * Draws a scene as a camera takes it: a frame is the mean of many samples, each through another point of the
@@ -80,9 +68,6 @@ export interface FrameRenderer {
   readonly linear: () => Float32Array;
   readonly dispose: () => void;
 }
-
-/** A clear sky is bluer than the paper; luminance as it is. */
-const SKY_TINT = [0.86, 1.01, 1.32] as const;
 
 /** @throws Error where the browser can't draw so: no WebGL 2, or no sums of light in it */
 export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): FrameRenderer {
@@ -139,28 +124,12 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
   const stillSurface = surface();
   const figureShare: IUniform = { value: 1 };
   const figureSurface = surface({ skyShare: figureShare });
-  const sky = new Mesh(
-    new SphereGeometry(1, 24, 16),
-    new ShaderMaterial({
-      ...{ vertexShader: SKY_VERTEX, fragmentShader: SKY_FRAGMENT, side: BackSide },
-      uniforms: {
-        clearScale: { value: 0 },
-        overcastScale: { value: 0 },
-        toSun: { value: new Vector3() },
-        wallNits: { value: 0 },
-        tint: { value: new Vector3(...SKY_TINT) },
-      },
-      depthWrite: false,
-    }),
-  );
-  sky.frustumCulled = false;
-  // Where something stands before it, it need not be computed.
-  sky.renderOrder = 1;
+  const sky = skyMesh();
 
   const still = new Stage();
   const moving = new Stage();
   const others = new Stage();
-  stage.add(sky, still, moving, others);
+  stage.add(sky.mesh, still, moving, others);
   const subject = figureMeshes(moving, figureSurface);
   const [adding, add] = fullScreen(ADD_FRAGMENT, {
     sum: { value: null },
@@ -229,15 +198,7 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     set('groundLux', lit.groundReflectance * globalLux * lit.share);
     set('lampLux', lit.lampLux * lit.share);
     figureShare.value = lit.subjectSkyView / 0.5;
-    const skyOf = (sky.material as ShaderMaterial).uniforms;
-    const skySun = sunForSky(lit.toSun);
-    const nits = lit.skyLux * lit.share;
-    (skyOf.toSun as IUniform).value = new Vector3(skySun.x, skySun.y, skySun.z);
-    (skyOf.clearScale as IUniform).value = (nits * (1 - lit.cloud)) / skyOnLevel(CLEAR_SKY, skySun);
-    (skyOf.overcastScale as IUniform).value = (nits * lit.cloud) / skyOnLevel(OVERCAST_SKY, skySun);
-    (skyOf.wallNits as IUniform).value = lit.indoors
-      ? (0.3 * (lit.lampLux + lit.skyLux / 2) * lit.share) / Math.PI
-      : 0;
+    sky.setLight(lit);
     (add.uniforms.perNit as IUniform).value = linearPerNit(exposure);
     const frameMm = camera.orientation === 'level' ? camera.sensor.widthMm : camera.sensor.heightMm;
     const pitch = pixelPitchMm(camera.sensor);
@@ -317,7 +278,7 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     ],
     // Level ground shades nothing, and the sky neither.
     cast: () => {
-      if (scene && scene.light.sunLux > 0) shade.cast(scene, [sky, level]);
+      if (scene && scene.light.sunLux > 0) shade.cast(scene, [sky.mesh, level]);
     },
     ready,
     sample: () => {
@@ -364,6 +325,7 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
     dispose: () => {
       [sampled, ...sums].forEach((target) => target.dispose());
       shade.dispose();
+      sky.dispose();
       gl.dispose();
       gl.forceContextLoss();
     },

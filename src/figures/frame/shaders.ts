@@ -109,14 +109,28 @@ void main() {
   vec4 at = projectionMatrix * mat4(mat3(viewMatrix)) * vec4(position, 1.0);
   gl_Position = at.xyww;
 }`;
-/** The two skies of the core's \`skyShape\`, blended; under a roof an even wall. Scales are nits for a shape of one. */
+/**
+ * The two skies of the core's \`skyShape\`, the overcast one where the sheet of clouds covers the clear one; under a
+ * roof an even wall. Scales are nits for a shape of one. In the mean over the sheet the cover is \`cloud\`.
+ */
 export const SKY_FRAGMENT = `
 uniform float clearScale;
 uniform float overcastScale;
+uniform float cloud;
+uniform sampler2D clouds;
 uniform vec3 toSun;
 uniform float wallNits;
 uniform vec3 tint;
 varying vec3 vToward;
+// The sheet is as long as its base is high eight times over. Towards the horizon it comes down with the earth's curve,
+// and what is left there is haze.
+float cover(vec3 toward, float up) {
+  if (cloud <= 0.0 || cloud >= 1.0) return cloud;
+  float rank = texture2D(clouds, toward.xy / (up + 0.12) / 8.0).r;
+  float soft = min(0.25, min(cloud, 1.0 - cloud));
+  float here = smoothstep(1.0 - cloud - soft, 1.0 - cloud + soft, rank);
+  return mix(cloud, here, 0.8 * smoothstep(0.0, 0.05, up));
+}
 float shape(float a, float b, float c, float d, float e, float up, float cosine) {
   float fromSun = acos(clamp(cosine, -1.0, 1.0));
   float gradation = 1.0 + a * exp(b / max(0.01, up));
@@ -129,7 +143,7 @@ void main() {
   float cosine = dot(toward, toSun);
   float clear = clearScale * shape(-1.0, -0.32, 10.0, -3.0, 0.45, up, cosine);
   float overcast = overcastScale * shape(4.0, -0.7, 0.0, -1.0, 0.0, up, cosine);
-  vec3 sky = clear * tint + vec3(overcast);
+  vec3 sky = mix(clear * tint, vec3(overcast), cover(toward, up));
   gl_FragColor = vec4(wallNits > 0.0 ? vec3(wallNits) : sky, 1.0);
 }`;
 
