@@ -35,6 +35,29 @@ test('a finger moves the position, and the page does not scroll under it', async
   expect(after.fillPct).toBeLessThan(before.fillPct);
 });
 
+test('what is said under the plan comes and goes without moving the plan under the finger', async ({
+  page,
+}) => {
+  await page.goto('/shoot/demo-alder-reach/ground');
+  const said = page.getByRole('region', { name: 'Where you stand' });
+  await expect(said).toBeVisible();
+  const { x, y } = middleOf(await positionHandle(page).boundingBox());
+  const boxes: unknown[] = [await plan(page).boundingBox()];
+  const heights = new Set<number | undefined>();
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 12; i += 1) {
+    await page.mouse.move(x - i * 6, y + (i % 2) * 10);
+    // What is said follows the hand a little later.
+    await page.waitForTimeout(200);
+    boxes.push(await plan(page).boundingBox());
+    heights.add((await said.boundingBox())?.height);
+  }
+  await page.mouse.up();
+  expect(heights.size).toBeGreaterThan(1);
+  for (const box of boxes) expect(box).toEqual(boxes[0]);
+});
+
 test('a finger drags the time along the ribbon', async ({ page }) => {
   await openLarkmoor(page);
   const before = await readAnswer(page);

@@ -1,8 +1,9 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Heading } from '@/ui/Text';
 import { useShape } from '@/ui/use-shape';
 import { AnswerLine } from './AnswerLine';
+import { useUndoable } from './open-shoot';
 import { StepNav } from './StepNav';
 import { TimeFoot } from './TimeFoot';
 import { TopBar } from './TopBar';
@@ -44,6 +45,35 @@ function StepHeading({ title }: { readonly title: string }) {
   );
 }
 
+/**
+ * A picture over its step's work, which is as high as what is in it. While the hand drags the picture stays as high as
+ * it was: what is said under it comes and goes, and would have it grow and shrink under the hand.
+ */
+function OverWork({
+  picture,
+  children,
+}: Pick<PhoneFrameProps, 'picture'> & { readonly children: ReactNode }) {
+  const { held } = useUndoable('held');
+  const [restPx, setRestPx] = useState<number>();
+  const steady = held && restPx !== undefined;
+  return (
+    <>
+      <View
+        className={steady ? '' : 'min-h-[160px] flex-1'}
+        style={steady && { height: restPx }}
+        onLayout={({ nativeEvent }) => {
+          if (!held) setRestPx(nativeEvent.layout.height);
+        }}
+      >
+        {picture}
+      </View>
+      <View className={`border-t border-ink ${steady ? 'min-h-0 flex-1' : 'max-h-[45%] shrink'}`}>
+        {children}
+      </View>
+    </>
+  );
+}
+
 function Upright({
   title,
   picture,
@@ -67,14 +97,11 @@ function Upright({
       <View role="main" className="min-h-0 flex-1">
         <StepHeading title={title} />
         {picture ? (
-          <>
-            <View className="min-h-[160px] flex-1">{picture}</View>
-            <View className="max-h-[45%] shrink border-t border-ink">
-              <ScrollView key={contentKey} tabIndex={0} keyboardShouldPersistTaps="handled">
-                {work}
-              </ScrollView>
-            </View>
-          </>
+          <OverWork picture={picture}>
+            <ScrollView key={contentKey} tabIndex={0} keyboardShouldPersistTaps="handled">
+              {work}
+            </ScrollView>
+          </OverWork>
         ) : (
           <ScrollView
             key={contentKey}
