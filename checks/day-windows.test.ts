@@ -51,7 +51,11 @@ function bestByTrying(
         if (event.pinnedTo && event.pinnedTo !== positionId) continue;
         const arrivesMs = last ? last.untilMs + walkMs(last.at, positionId) : -Infinity;
         const stays = last?.at === positionId;
-        for (let m = 0; m <= 120; m += 1) {
+        // All in whole minutes: those in which it is open.
+        const [fromMinute, toMinute] = window
+          ? [event.startMs / MINUTE, (event.endMs - window.visitMs) / MINUTE]
+          : [0, 0];
+        for (let m = fromMinute; m <= toMinute; m += 1) {
           const fromMs = window ? m * MINUTE : event.startMs;
           const readyMs = window || stays ? fromMs : fromMs - LEAD.secondCallMs;
           const untilMs = window ? fromMs + window.visitMs : event.endMs;
@@ -66,7 +70,6 @@ function bestByTrying(
               value: rest.value + event.value * quality * (window?.againShare ?? 1) ** visited,
             });
           }
-          if (!window) break;
         }
       }
     });
