@@ -130,11 +130,15 @@ function TablePart({
     return guessed.map((meaning, i) => own[i] ?? meaning);
   }, [table, remembered, own]);
   const options = { days: daysOf({ startLocal, endLocal }), order };
-  const { data: read, error } = useQuery({
+  const {
+    data: read,
+    error,
+    isPlaceholderData,
+  } = useQuery({
     queryKey: ['order-file', file.name, file.text.length, meanings, options],
     queryFn: ({ signal }) =>
       readFileApart((service) => service.order(file.text, { meanings, options }), signal),
-    enabled: table.ok,
+    enabled: table.ok && remembered !== undefined,
     placeholderData: keepPreviousData,
     gcTime: 0,
   });
@@ -178,6 +182,7 @@ function TablePart({
           <Unread problems={read.problems} rows={rows.length} />
           <Ready
             events={read.events}
+            stale={isPlaceholderData}
             unread={read.problems.length}
             note={[
               read.elsewhere > 0 ? `Left out: ${read.elsewhere} rows of other days.` : '',
@@ -230,11 +235,14 @@ const ABSENT = [
 function Ready({
   events,
   note,
+  stale = false,
   unread = 0,
   onTaken,
   onClose,
 }: {
   readonly events: readonly CalendarEvent[];
+  /** They are still read by other columns than are said: not to be taken. */
+  readonly stale?: boolean;
   readonly note: string;
   readonly unread?: number;
   readonly onTaken?: () => void;
@@ -336,6 +344,7 @@ function Ready({
       <Button
         label={`Bring in ${count}${unread > 0 ? `, without ${unread} ${unread === 1 ? 'row' : 'rows'}` : ''}`}
         kind="primary"
+        disabled={stale}
         onPress={take}
       />
     </>
