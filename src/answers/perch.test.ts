@@ -92,8 +92,8 @@ test('the last stop is tried by the score itself: whoever moves the perch there 
   const moved = moveItem(
     FROM_HEDGE,
     { list: 'features', id: PERCH.id },
-    stop.shift.x,
-    stop.shift.y,
+    stop.markAt.x - seenIn(FROM_HEDGE).mark.x,
+    stop.markAt.y - seenIn(FROM_HEDGE).mark.y,
   );
   expect(totalOf(moved)).toBeCloseTo(stop.total, 9);
   const { mark } = seenIn(moved);

@@ -193,8 +193,8 @@ export interface LastStop {
   readonly food: string;
   /** How far before the food. */
   readonly beforeM: number;
-  /** How far the subject must be moved, metres east and north. */
-  readonly shift: Point2;
+  /** Where the subject then is. */
+  readonly markAt: Point2;
   /** What the place scores with the subject there, and what it scores now. */
   readonly total: number;
   readonly now: number;
@@ -250,7 +250,6 @@ export function lastStopFor(
   if (onWay && !(better && (now.inFrame || !best.inFrame))) return undefined;
   return {
     ...{ cover: way.cover.name, food: way.food.name, beforeM: apartM(best.at, food) },
-    shift: { x: best.at.x - from.x, y: best.at.y - from.y },
-    ...{ total: best.total, now: now.total, foodInFrame: best.inFrame },
+    ...{ markAt: best.at, total: best.total, now: now.total, foodInFrame: best.inFrame },
   };
 }

@@ -16,8 +16,9 @@ export interface Advice {
   readonly kit: number;
   /** The branch that is cut. */
   readonly cutId?: string;
-  /** How far the perch is moved, east and north. */
+  /** How far the perch is moved, east and north, and where its mark then is. */
   readonly shift?: Point2;
+  readonly markAt?: Point2;
   /** Score after the change, by the very arithmetic of `scorePosition`. */
   readonly total: number;
   readonly gain: number;
@@ -80,7 +81,7 @@ const isHindered = ({ parts }: PositionScore): boolean =>
 function trials(
   position: ScoredPosition,
   score: PositionScore,
-  { timeMs, timesMs, kits, site, perchMoves = false }: CompareRequest,
+  { mark, timeMs, timesMs, kits, site, perchMoves = false }: CompareRequest,
 ): Trial[] {
   const now = { position, timeMs, kit: 0 };
   const seat = site.obstacles.find(
@@ -96,7 +97,10 @@ function trials(
   return [
     ...moves,
     ...branches.map((cutId): Trial => ({ ...now, lever: 'cut', cutId })),
-    ...perchSteps.map((shift): Trial => ({ ...now, lever: 'perch', shift })),
+    ...perchSteps.map((shift): Trial => {
+      const markAt = { x: mark.x + shift.x, y: mark.y + shift.y };
+      return { ...now, lever: 'perch', shift, markAt };
+    }),
     ...timesMs
       .filter((time) => time !== timeMs)
       .map((time): Trial => ({ ...now, lever: 'time', timeMs: time })),
@@ -111,14 +115,20 @@ function trials(
 
 /** What a position scores with its first kit, or another, at a minute. */
 function totalOf(request: CompareRequest, trial: Omit<Trial, 'lever'>): number {
-  const { position, timeMs, kit, cutId, shift } = trial;
+  const { position, timeMs, kit, cutId, markAt } = trial;
   const { mark, shot, site, kits } = request;
-  const at = shift ? { ...mark, x: mark.x + shift.x, y: mark.y + shift.y } : mark;
   const there =
     cutId === undefined
       ? site
       : { ...site, boughs: (site.boughs ?? []).filter(({ id }) => id !== cutId) };
-  return scorePosition(position, at, shot, timeMs, there, kits[kit] as ScoredKit).total;
+  return scorePosition(
+    position,
+    { ...mark, ...markAt },
+    shot,
+    timeMs,
+    there,
+    kits[kit] as ScoredKit,
+  ).total;
 }
 
 /** For each lever the change that helps most; of equal ones the first, which is the least. */

@@ -1,4 +1,4 @@
-import { comparePosition, type Compared } from '@/core';
+import { comparePosition, type Advice, type Compared } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
 import { withShot } from '@/answers/choose-shot';
 import { answerAt, exposedFor } from '@/answers/answer';
@@ -8,7 +8,7 @@ import { clockOf, hoursOf, msOf } from '@/records/times';
 import { adviceInWords, compareRequestOf, followed, otherConverters, sorted } from './compare';
 import { FIRST_WISH } from '@/answers/search';
 
-const [larkmoor] = DEMO_SHOOTS as [Shoot];
+const [larkmoor, alderReach] = DEMO_SHOOTS as [Shoot, Shoot];
 const hours = hoursOf(larkmoor);
 
 function compared(shoot: Shoot, atMs = hours.startMs + 30 * 60_000) {
@@ -53,6 +53,23 @@ test('advice followed in the record scores what its button says', () => {
     const again = compared(after, atMs).all.find((entry) => entry.id === id) as Compared;
     expect(again.score.total).toBeCloseTo(one.total, 9);
   }
+});
+
+test('a perch that is moved as advised is there, however often it is pressed', () => {
+  const { positionId } = alderReach.choice;
+  const markOf = (shoot: Shoot) => shoot.marks.find(({ id }) => id === shoot.choice.markId);
+  const mark = markOf(alderReach);
+  if (!mark) throw new Error('no mark');
+  const markAt = { x: mark.x + 0.5, y: mark.y - 0.2 };
+  const advice: Advice = {
+    ...{ lever: 'perch' as const, shift: { x: 0.5, y: -0.2 }, markAt, timeMs: words.atMs, kit: 0 },
+    ...{ position: { x: 0, y: 0, cameraHeightM: 1 }, total: 1, gain: 0.1 },
+  };
+  const once = followed(alderReach, positionId, advice, []);
+  expect(markOf(once)).toMatchObject(markAt);
+  expect(markOf(followed(once, positionId, advice, []))).toMatchObject(markAt);
+  const perchOf = (shoot: Shoot) => shoot.features.find(({ kind }) => kind === 'perch')?.points[0];
+  expect(perchOf(once)?.x).toBeCloseTo((perchOf(alderReach)?.x ?? NaN) + 0.5, 6);
 });
 
 test('advice in words: where to, until when, with what', () => {

@@ -145,7 +145,7 @@ export function adviceInWords(
 export function followed(
   shoot: Shoot,
   id: string,
-  { lever, position, timeMs, kit, cutId, shift }: Advice,
+  { lever, position, timeMs, kit, cutId, markAt }: Advice,
   converters: readonly Converter[],
 ): Shoot {
   const here = { ...shoot, choice: { ...shoot.choice, positionId: id } };
@@ -160,8 +160,8 @@ export function followed(
     case 'perch': {
       const mark = here.marks.find((one) => one.id === here.choice.markId);
       const perch = mark && perchUnder(here, mark);
-      return perch && shift
-        ? moveItem(here, { list: 'features', id: perch.id }, shift.x, shift.y)
+      return perch && markAt
+        ? moveItem(here, { list: 'features', id: perch.id }, markAt.x - mark.x, markAt.y - mark.y)
         : here;
     }
     case 'kit':

@@ -76,7 +76,7 @@ function Stop({ view }: { readonly view: Seen }) {
       </Text>
     );
   }
-  const { shift, total, now } = stop;
+  const { markAt, total, now } = stop;
   const moved = perchUnder(setup, view.mark);
   const ref = moved
     ? ({ list: 'features', id: moved.id } as const)
@@ -87,7 +87,12 @@ function Stop({ view }: { readonly view: Seen }) {
       <Button
         kind={total > now ? 'primary' : 'plain'}
         label={`Put ${moved ? 'the perch' : view.mark.name} there: ${Math.round(total * 100)}`}
-        onPress={() => update((current) => moveItem(current, ref, shift.x, shift.y))}
+        onPress={() =>
+          update((current) => {
+            const mark = current.marks.find(({ id }) => id === view.mark.id);
+            return mark ? moveItem(current, ref, markAt.x - mark.x, markAt.y - mark.y) : current;
+          })
+        }
       />
     </View>
   );
