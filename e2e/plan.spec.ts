@@ -228,6 +228,7 @@ test(
       await page.getByRole('button', { name: new RegExp(`^${label} `) }).click();
       // What is in the bag stands before the presets.
       await page.getByRole('radio', { name: option }).first().click();
+      await expect(page.getByRole('radiogroup', { name: label, exact: true })).toBeHidden();
     };
     const converter = page.getByRole('radiogroup', { name: 'Converter', exact: true });
 

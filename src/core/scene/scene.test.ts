@@ -169,6 +169,25 @@ describe('light and tone', () => {
     expect(lux / 12_000).toBeCloseTo(1, 1);
     expect(skyOnLevel(kind, toSun)).toBeGreaterThan(0);
   });
+  /**
+   * L/Lz = f(χ)·φ(Z) / (f(Zs)·φ(0)) of CIE S 011 with the parameters of its types 1 and 12, worked by hand (formula and
+   * parameters from memory). Type 12, the sun 60° from the zenith: φ(0) = 1 − e^−0.32 = 0.27385, f(60°) = 1.45481.
+   */
+  test.each([
+    // 45° up, opposite the sun: φ = 0.36398, f(105°) = 0.98128.
+    ['opposite the sun', CLEAR_SKY, 45, 105, 0.8965],
+    // 30° up, 30° beside the sun at its own height: φ = 0.47271, f = 1 + 10·(0.20788 − 0.00898) + 0.45·0.75.
+    ['30° from the sun', CLEAR_SKY, 30, 30, 3.9475],
+    // φ(0) = 1 + 4·e^−0.7 = 2.98634; at 45° φ = 2.48639.
+    ['under cloud', OVERCAST_SKY, 45, 105, 0.83259],
+  ] as const)(
+    'luminance against the zenith’s is the standard’s: %s',
+    (_where, kind, upDeg, fromSunDeg, expected) => {
+      const rad = Math.PI / 180;
+      const here = skyShape(kind, Math.sin(upDeg * rad), Math.cos(fromSunDeg * rad));
+      expect(here / skyShape(kind, 1, Math.cos(60 * rad))).toBeCloseTo(expected, 2);
+    },
+  );
   test('an overcast sky is near three times as bright at the zenith as low; a clear one brightest by the sun', () => {
     // CIE overcast: Moon & Spencer's (1 + 2 sin h)/3, which type 1 replaces; from memory.
     const high = skyShape(OVERCAST_SKY, 1, 0);
