@@ -52,7 +52,7 @@ function unlessDone(label, sources, results, work) {
 }
 
 export function ensurePackages() {
-  unlessDone('packages', ['package-lock.json'], ['node_modules'], () => {
+  unlessDone('packages', ['package-lock.json'], ['node_modules/.package-lock.json'], () => {
     console.log('Installing packages …');
     run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
   });
