@@ -15,7 +15,7 @@ export const CAPTION_FIELDS = [
   'photographer',
   'rights',
 ] as const;
-export type CaptionField = (typeof CAPTION_FIELDS)[number];
+type CaptionField = (typeof CAPTION_FIELDS)[number];
 
 /** What is known of a picture, empty where it is not; `eventAlone` is the event without its heat. */
 export type CaptionFields = Readonly<Record<Exclude<CaptionField, 'does'> | 'eventAlone', string>>;
