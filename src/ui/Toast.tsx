@@ -4,6 +4,7 @@ import {
   useContext,
   useEffect,
   useMemo,
+  useRef,
   useState,
   type ReactNode,
 } from 'react';
@@ -46,7 +47,15 @@ export function ToastProvider({
     const timer = setTimeout(() => setMessage(undefined), STAYS_MS);
     return () => clearTimeout(timer);
   }, [message]);
-  const say = useCallback((next: ToastMessage) => setMessage({ ...next, saidAt: page }), [page]);
+  // The same function on every page: those who may say something are not drawn anew with each.
+  const pageNow = useRef(page);
+  useEffect(() => {
+    pageNow.current = page;
+  }, [page]);
+  const say = useCallback(
+    (next: ToastMessage) => setMessage({ ...next, saidAt: pageNow.current }),
+    [],
+  );
   const over = message?.high === true && message.saidAt !== page;
   const bar = useMemo(
     () =>

@@ -1,5 +1,5 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
-import { useColorScheme } from 'nativewind';
+import { colorScheme } from 'nativewind';
 import { useEffect, useSyncExternalStore } from 'react';
 import tokens from './tokens.json';
 
@@ -19,6 +19,7 @@ const listeners = new Set<() => void>();
 
 function setBrightness(next: Brightness): void {
   brightness = next;
+  colorScheme.set(next === 'day' ? 'light' : 'dark');
   document.documentElement.classList.toggle('hide', next === 'hide');
   listeners.forEach((tell) => tell());
 }
@@ -37,12 +38,10 @@ export const useInks = (): Inks => INKS[useBrightnessNow()];
 
 /** How bright the page is, remembered; until chosen, as the device asks. */
 export function useBrightness() {
-  const { setColorScheme } = useColorScheme();
   const now = useBrightnessNow();
   return {
     brightness: now,
     choose: (next: Brightness) => {
-      setColorScheme(next === 'day' ? 'light' : 'dark');
       setBrightness(next);
       AsyncStorage.setItem(SCHEME_KEY, KEPT[next]).catch(() => undefined);
     },
@@ -51,18 +50,14 @@ export function useBrightness() {
 
 /** Puts back the brightness that was chosen last. */
 export function useRememberedScheme() {
-  const { setColorScheme } = useColorScheme();
   useEffect(() => {
     const preferred = (): Brightness =>
       window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dusk' : 'day';
     AsyncStorage.getItem(SCHEME_KEY).then(
       (kept) => {
-        const chosen = BRIGHTNESSES.find((name) => KEPT[name] === kept) ?? preferred();
-        setColorScheme(chosen === 'day' ? 'light' : 'dark');
-        setBrightness(chosen);
+        setBrightness(BRIGHTNESSES.find((name) => KEPT[name] === kept) ?? preferred());
       },
       () => undefined,
     );
-    // Once, as the setter never changes: later changes come from the person.
-  }, [setColorScheme]);
+  }, []);
 }

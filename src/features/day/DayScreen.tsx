@@ -7,7 +7,7 @@ import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
 import { legsOf, routeDrawn } from '@/features/shoot/route-legs';
 import { useShown } from '@/features/shoot/open-shoot';
-import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { TabLinks, useTab } from '@/features/shoot/TabLinks';
 import { TimeFoot } from '@/features/shoot/TimeFoot';
 import { DayProvider, useDay, useDayOnRibbon } from '@/features/shoot/use-day';
 import { WideFrame } from '@/features/shoot/WideFrame';
@@ -39,11 +39,9 @@ const hasNature = (shoot: Shoot): boolean =>
 /** The order of a day: what is on, where to be for it, what the day itself does. */
 export function DayScreen() {
   return (
-    <WithParts>
-      <DayProvider>
-        <OpenDay />
-      </DayProvider>
-    </WithParts>
+    <DayProvider>
+      <OpenDay />
+    </DayProvider>
   );
 }
 

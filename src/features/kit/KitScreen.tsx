@@ -8,7 +8,7 @@ import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
 import { useShown } from '@/features/shoot/open-shoot';
-import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { TabLinks, useTab } from '@/features/shoot/TabLinks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { RowButton } from '@/ui/RowButton';
 import { Sheet } from '@/ui/Sheet';
@@ -43,14 +43,6 @@ const TITLES: Readonly<Record<Tab, string>> = {
 
 /** The kit of a shoot: what the bag can serve, what is in the hands, what to carry. */
 export function KitScreen() {
-  return (
-    <WithParts>
-      <OpenKit />
-    </WithParts>
-  );
-}
-
-function OpenKit() {
   const { setup, shoot } = useShown('setup', 'shoot');
   const tab = useTab(TABS);
   const wide = useShape() === 'wide';

@@ -3,7 +3,7 @@ import { matchedFrames, type MatchedFrame } from '@/answers/matched';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { PlanPicture } from '@/features/shoot/PlanPicture';
 import { useShown } from '@/features/shoot/open-shoot';
-import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { TabLinks, useTab } from '@/features/shoot/TabLinks';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { useShape } from '@/ui/use-shape';
 import { EntriesTab } from './EntriesTab';
@@ -37,14 +37,6 @@ const NO_FRAMES: readonly MatchedFrame[] = [];
 
 /** What was done: what is owed against what is had, pictures by their own figures, and what it teaches. */
 export function LogScreen() {
-  return (
-    <WithParts>
-      <OpenLog />
-    </WithParts>
-  );
-}
-
-function OpenLog() {
   const { shoot } = useShown('shoot');
   const tab = useTab(TABS);
   const wide = useShape() === 'wide';

@@ -5,7 +5,7 @@ import { followsIn } from '@/answers/signs';
 import { useShown } from '@/features/shoot/open-shoot';
 import { PhoneFrame } from '@/features/shoot/PhoneFrame';
 import { StepFrame } from '@/features/shoot/StepFrame';
-import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { TabLinks, useTab } from '@/features/shoot/TabLinks';
 import { usePicture } from '@/features/shoot/ThroughLens';
 import { WideFrame } from '@/features/shoot/WideFrame';
 import { troubleInWords } from '@/features/shoot/words';
@@ -17,14 +17,6 @@ import type { Rehearsal } from './rehearsal';
 
 /** Practice in a shoot: with its subject, place, lens and light. */
 export function PracticeScreen() {
-  return (
-    <WithParts>
-      <Practised />
-    </WithParts>
-  );
-}
-
-function Practised() {
   const { seen, setup, atMs, shoot } = useShown('seen', 'setup', 'atMs', 'shoot');
   const picture = usePicture();
   const drill = useTab(DRILLS);

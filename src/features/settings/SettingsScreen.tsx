@@ -9,7 +9,7 @@ import { PlanPicture } from '@/features/shoot/PlanPicture';
 import type { PlanSheet } from '@/features/shoot/plan-use';
 import { useEdits, useLensUse, useShown } from '@/features/shoot/open-shoot';
 import { StepFrame } from '@/features/shoot/StepFrame';
-import { TabLinks, useTab, WithParts } from '@/features/shoot/TabLinks';
+import { TabLinks, useTab } from '@/features/shoot/TabLinks';
 import { LensButton } from '@/features/shoot/ThroughLens';
 import type { Plan } from '@/features/shoot/use-plan';
 import { LetGo } from '@/features/shoot/WaysOut';
@@ -49,14 +49,6 @@ const TITLES: Readonly<Record<Tab, string>> = {
 
 /** From the shot to the dials: now, through the hours, for what moves, for focus. */
 export function SettingsScreen() {
-  return (
-    <WithParts>
-      <Dials />
-    </WithParts>
-  );
-}
-
-function Dials() {
   const { seen } = useShown('seen');
   const tab = useTab(TABS);
   const shape = useShape();

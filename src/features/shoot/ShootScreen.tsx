@@ -1,6 +1,6 @@
 import { Navigator, useGlobalSearchParams, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { memo, useCallback, useDeferredValue, useMemo } from 'react';
+import { memo, useCallback, useDeferredValue } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { View } from 'react-native';
 import { demoShoots } from '@/demo/seed';
@@ -11,15 +11,22 @@ import { Heading, Text } from '@/ui/Text';
 import { useUnits } from '@/ui/units';
 import { OpenShootContext, useOpenShoot, useOpening, useUndoable } from './open-shoot';
 import { Opening } from './Opening';
-import { ShootTrouble, UnfetchedStep } from './ShootTrouble';
+import { OpenStep } from './OpenStep';
+import { ShootTrouble } from './ShootTrouble';
+import type { StepScreens } from './step-screens';
 import { usePublished } from './store';
 import { useUndoKeys } from './UndoButtons';
 import { useLastAnswer } from './use-last-answer';
 import { usePaced } from './use-paced';
 import { useLook, usePlan, type Look, type Plan } from './use-plan';
 
+interface WithScreens {
+  /** The screens of its steps. */
+  readonly screens: StepScreens;
+}
+
 /** One shoot, open: what its steps show and change. They lay themselves out. */
-export function ShootScreen() {
+export function ShootScreen({ screens }: WithScreens) {
   // The address's own: a layout's local one stays behind when one shoot takes the place of another.
   const { id } = useGlobalSearchParams<{ id: string }>();
   const { data: shoot, isPending } = useShoot(id, demoShoots);
@@ -42,27 +49,27 @@ export function ShootScreen() {
     );
   }
   // Another shoot at the same address is another page: nothing of the one before stays.
-  return <OpenedShoot key={shoot.id} id={shoot.id} />;
+  return <OpenedShoot key={shoot.id} id={shoot.id} screens={screens} />;
 }
 
 /**
  * A shoot with what can be undone and the step it is at, which a fault in showing it takes nothing of: the
  * navigator stands over the boundary, and what is in it shows the step that is open.
  */
-const OpenedShoot = memo(function OpenedShoot({ id }: Pick<Shoot, 'id'>) {
+const OpenedShoot = memo(function OpenedShoot({ id, screens }: Pick<Shoot, 'id'> & WithScreens) {
   const open = useOpening(id);
   useUndoKeys(open.edits);
   return (
     <OpenShootContext.Provider value={open}>
       {/* It knows nothing of the shoot: a change would have it make every step anew. */}
       <Navigator>
-        <GuardedShoot id={id} />
+        <GuardedShoot id={id} screens={screens} />
       </Navigator>
     </OpenShootContext.Provider>
   );
 });
 
-function GuardedShoot({ id }: Pick<Shoot, 'id'>) {
+function GuardedShoot({ id, screens }: Pick<Shoot, 'id'> & WithScreens) {
   const { data: shoot } = useShoot(id, demoShoots);
   if (!shoot) return null;
   return (
@@ -72,7 +79,7 @@ function GuardedShoot({ id }: Pick<Shoot, 'id'>) {
         resetKeys={[shoot]}
         fallbackRender={(fault) => <ShootTrouble shoot={shoot} {...fault} />}
       >
-        <ShownShoot shoot={shoot} />
+        <ShownShoot shoot={shoot} screens={screens} />
       </ErrorBoundary>
     </>
   );
@@ -81,24 +88,25 @@ function GuardedShoot({ id }: Pick<Shoot, 'id'>) {
 /** What the hand moves is drawn with this very frame. */
 const atOnce = () => false;
 
-function ShownShoot({ shoot }: { readonly shoot: Shoot }) {
+function ShownShoot({ shoot, screens }: { readonly shoot: Shoot } & WithScreens) {
   const { looked } = useOpenShoot();
   const { held } = useUndoable('held');
   const look = useLook(shoot);
   const paced = usePaced(look, held);
   const { units } = useUnits();
   usePublished(looked, look, atOnce);
-  return <WithPlan key={units} look={paced} held={held} />;
+  return <WithPlan key={units} look={paced} held={held} screens={screens} />;
 }
 
 /** What to set for a look, for all that is within. Not asked again while the look is the same. */
 const WithPlan = memo(function WithPlan({
   look,
   held,
+  screens,
 }: {
   readonly look: Look;
   readonly held: boolean;
-}) {
+} & WithScreens) {
   const { shown } = useOpenShoot();
   const plan = usePlan(look);
   useLastAnswer(plan);
@@ -108,7 +116,7 @@ const WithPlan = memo(function WithPlan({
     [held, plan.shoot],
   );
   usePublished(shown, plan, inSlices);
-  return <OpenStep />;
+  return <OpenStep screens={screens} />;
 });
 
 const PageTitle = memo(function PageTitle({ title }: { readonly title: string }) {
@@ -116,23 +124,5 @@ const PageTitle = memo(function PageTitle({ title }: { readonly title: string })
     <Head>
       <title>{`${title} · Bright Perch`}</title>
     </Head>
-  );
-});
-
-/**
- * The step that is open. It reads what it needs itself, so that a new minute does not redraw it all. A press on
- * another is answered at once by the way through the steps; the step follows, put together in slices.
- */
-const OpenStep = memo(function OpenStep() {
-  const { state, descriptors } = Navigator.useContext();
-  const key = state.routes[state.index]?.key ?? '';
-  const open = useMemo(() => ({ key, step: descriptors[key]?.render() }), [descriptors, key]);
-  const shown = useDeferredValue(open);
-  return (
-    <View className="flex-1 bg-paper" aria-busy={shown !== open}>
-      <ErrorBoundary resetKeys={[shown.key]} FallbackComponent={UnfetchedStep}>
-        {shown.step}
-      </ErrorBoundary>
-    </View>
   );
 });

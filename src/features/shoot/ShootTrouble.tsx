@@ -1,4 +1,4 @@
-import { useRouter, type ErrorBoundaryProps } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useEffect, useRef } from 'react';
 import type { FallbackProps } from 'react-error-boundary';
 import { ScrollView, View } from 'react-native';
@@ -51,19 +51,19 @@ export function ShootTrouble({
  * A fault of the step that is open: title, undo, plan and the other steps are still there. It is tried again
  * when the shoot changes, as it does with an undo.
  */
-export function StepTrouble({ error, retry }: ErrorBoundaryProps) {
+export function StepTrouble({ error, resetErrorBoundary: retry }: FallbackProps) {
   const { shoot } = useLooked('shoot');
   const met = useRef(shoot);
   useEffect(() => {
     if (met.current === shoot) return;
     met.current = shoot;
-    void retry();
+    retry();
   }, [shoot, retry]);
   return (
     <StepFrame title="Problem">
       <View className="gap-4 p-4">
         <TroubleWords what="This step can’t be shown as it is now." advice={adviceFor(error)} />
-        <TroubleWays shoot={shoot} onRetry={() => void retry()} />
+        <TroubleWays shoot={shoot} onRetry={retry} />
       </View>
     </StepFrame>
   );

@@ -1,15 +1,15 @@
-import { Link, usePathname } from 'expo-router';
+import { Link } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from '@/ui/Text';
 import { useLooked } from './open-shoot';
-import { stepAt, STEPS } from './steps';
+import { useStepPath } from './step-path';
+import { STEPS } from './steps';
 
 /** The way through the steps beside a wide plan: all of them in two rows, or in one where there is width. */
 export const StepLinks = memo(function StepLinks({ rows = 2 }: { readonly rows?: 1 | 2 }) {
-  const path = usePathname();
+  const { at: open } = useStepPath();
   const { id } = useLooked('shoot').shoot;
-  const open = stepAt(path);
   return (
     <View role="navigation" aria-label="Steps" className="flex-row flex-wrap border-b border-ink">
       {STEPS.map((step) => {

@@ -1,4 +1,4 @@
-import { Link, usePathname, useRouter } from 'expo-router';
+import { Link, useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -7,7 +7,8 @@ import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useLooked } from './open-shoot';
 import { stateInWords } from './step-words';
-import { stepAt, STEPS, type StepId } from './steps';
+import { useStepPath } from './step-path';
+import { STEPS, type StepId } from './steps';
 import { useStepStates } from './use-step-states';
 
 /** A drag along the way of this much goes to the next step. */
@@ -18,12 +19,12 @@ const SWIPE_PX = 48;
  * between its neighbours. Pressed it shows all; a swipe goes to the next.
  */
 export const StepNav = memo(function StepNav() {
-  const path = usePathname();
+  const { at: pressed } = useStepPath();
   const router = useRouter();
   const { id } = useLooked('shoot').shoot;
   const states = useStepStates();
   const [open, setOpen] = useState(false);
-  const at = STEPS.findIndex((step) => step.id === stepAt(path));
+  const at = STEPS.findIndex((step) => step.id === pressed);
   const [before, here, after] = [STEPS[at - 1], STEPS[at], STEPS[at + 1]];
   const go = (step: StepId | undefined) => {
     if (step) router.navigate(`/shoot/${id}/${step}`);
@@ -98,11 +99,10 @@ function Neighbour({
 
 /** All steps, each with what it has settled or lacks. */
 function AllSteps({ onClose }: { readonly onClose: () => void }) {
-  const path = usePathname();
   const router = useRouter();
   const { shoot, clock } = useLooked('shoot', 'clock');
   const states = useStepStates();
-  const here = stepAt(path);
+  const { at: here } = useStepPath();
   return (
     <Sheet title="Steps" open onClose={onClose}>
       <View role="list" aria-label="All steps">

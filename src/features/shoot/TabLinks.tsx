@@ -1,8 +1,8 @@
-import { Link, Navigator, usePathname, type Href } from 'expo-router';
-import type { ReactNode } from 'react';
+import { Link, type Href } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { Text } from '@/ui/Text';
 import { useLooked } from './open-shoot';
+import { useStepPath } from './step-path';
 import type { StepId } from './steps';
 
 /** A part of a step, with an address of its own; the first has the step's. */
@@ -11,17 +11,9 @@ export interface StepTab<T extends string = string> {
   readonly name: string;
 }
 
-/**
- * A step whose parts have addresses. It shows them itself, so that nothing of it begins anew when one goes from part
- * to part: the routes under it are addresses alone.
- */
-export function WithParts({ children }: { readonly children: ReactNode }) {
-  return <Navigator>{children}</Navigator>;
-}
-
 /** Which part of a step an address is of: its first where it names none, or one it does not have. */
 export function useTab<T extends string>(tabs: readonly StepTab<T>[]): T {
-  const part = usePathname().split('/')[4];
+  const part = useStepPath().path.split('/')[4];
   return (tabs.find(({ id }) => id === part) ?? (tabs[0] as StepTab<T>)).id;
 }
 

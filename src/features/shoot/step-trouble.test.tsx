@@ -16,18 +16,18 @@ jest.mock('./StepFrame', () => ({
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const client = new QueryClient();
 
-const trouble = (error: Error, retry: () => Promise<void>, shoot: Shoot = larkmoor) => (
+const trouble = (error: Error, retry: () => void, shoot: Shoot = larkmoor) => (
   <QueryClientProvider client={client}>
     <ToastProvider>
       <OpenShootContext.Provider value={{ looked: storeOf({ shoot } as Look) } as OpenShoot}>
-        <StepTrouble error={error} retry={retry} />
+        <StepTrouble error={error} resetErrorBoundary={retry} />
       </OpenShootContext.Provider>
     </ToastProvider>
   </QueryClientProvider>
 );
 
 test('what the core refuses says what to change; any other fault says why, and can be tried again', () => {
-  const retry = jest.fn(async () => undefined);
+  const retry = jest.fn();
   const { rerender } = render(trouble(new RangeError('focalMm 0: must be above 0'), retry));
   expect(screen.getByText(/change this: focalMm 0: must be above 0\.$/)).toBeTruthy();
   rerender(trouble(new TypeError('no such thing'), retry));
@@ -39,7 +39,7 @@ test('what the core refuses says what to change; any other fault says why, and c
 });
 
 test('when the shoot changes, as with an undo, the step is tried again by itself', () => {
-  const retry = jest.fn(async () => undefined);
+  const retry = jest.fn();
   const fault = new TypeError('no such thing');
   const { rerender } = render(trouble(fault, retry));
   rerender(trouble(fault, retry, { ...larkmoor, title: 'Undone' }));

@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { BriefScreen as default } from '@/features/brief/BriefScreen';
+export { Address as default } from '@/features/shoot/Address';
+export { BriefScreen as Step } from '@/features/brief/BriefScreen';

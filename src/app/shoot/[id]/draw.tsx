@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { DrawScreen as default } from '@/features/draw/DrawScreen';
+export { Address as default } from '@/features/shoot/Address';
+export { DrawScreen as Step } from '@/features/draw/DrawScreen';

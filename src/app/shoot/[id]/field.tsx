@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { FieldScreen as default } from '@/features/field/FieldScreen';
+export { Address as default } from '@/features/shoot/Address';
+export { FieldScreen as Step } from '@/features/field/FieldScreen';

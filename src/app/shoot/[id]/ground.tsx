@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { GroundScreen as default } from '@/features/ground/GroundScreen';
+export { Address as default } from '@/features/shoot/Address';
+export { GroundScreen as Step } from '@/features/ground/GroundScreen';

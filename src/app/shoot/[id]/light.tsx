@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { LightScreen as default } from '@/features/light/LightScreen';
+export { Address as default } from '@/features/shoot/Address';
+export { LightScreen as Step } from '@/features/light/LightScreen';

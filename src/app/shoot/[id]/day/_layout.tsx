@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { DayScreen as default } from '@/features/day/DayScreen';
+export { Parts as default } from '@/features/shoot/Address';
+export { DayScreen as Step } from '@/features/day/DayScreen';

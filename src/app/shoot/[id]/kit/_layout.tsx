@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { KitScreen as default } from '@/features/kit/KitScreen';
+export { Parts as default } from '@/features/shoot/Address';
+export { KitScreen as Step } from '@/features/kit/KitScreen';

@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { LogScreen as default } from '@/features/log/LogScreen';
+export { Parts as default } from '@/features/shoot/Address';
+export { LogScreen as Step } from '@/features/log/LogScreen';

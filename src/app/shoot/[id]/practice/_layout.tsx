@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { PracticeScreen as default } from '@/features/practice/PracticeScreen';
+export { Parts as default } from '@/features/shoot/Address';
+export { PracticeScreen as Step } from '@/features/practice/PracticeScreen';

@@ -1,2 +1,2 @@
-export { StepTrouble as ErrorBoundary } from '@/features/shoot/ShootTrouble';
-export { SettingsScreen as default } from '@/features/settings/SettingsScreen';
+export { Parts as default } from '@/features/shoot/Address';
+export { SettingsScreen as Step } from '@/features/settings/SettingsScreen';

@@ -1,0 +1,106 @@
+import { Navigator, usePathname } from 'expo-router';
+import {
+  Activity,
+  createElement,
+  memo,
+  Suspense,
+  useCallback,
+  useDeferredValue,
+  useMemo,
+  useState,
+} from 'react';
+import { createPortal } from 'react-dom';
+import { ErrorBoundary } from 'react-error-boundary';
+import { View } from 'react-native';
+import { Opening } from './Opening';
+import { UnfetchedStep } from './ShootTrouble';
+import { StepPathContext, type StepPath } from './step-path';
+import { screenAt, type ScreenId, type StepScreen, type StepScreens } from './step-screens';
+import { stepAt } from './steps';
+import { useMadeReady } from './use-made-ready';
+
+/**
+ * The step that is open, and unseen those that are likely to be next. It reads what it needs itself, so that a new
+ * minute does not redraw it all. A press on another is answered at once by the way through the steps; the step
+ * follows, put together in slices unless it is ready.
+ */
+export const OpenStep = memo(function OpenStep({ screens }: { readonly screens: StepScreens }) {
+  const path = usePathname();
+  const shown = useDeferredValue(path);
+  const before = screenAt(shown);
+  const ready = useMadeReady(before, screens);
+  const pressed = screenAt(path);
+  // What is ready is shown at once; what was open before goes in a turn of its own.
+  const open = pressed && ready.includes(pressed) ? pressed : before;
+  const all = [...new Set([...(before ? [before] : []), ...ready])];
+  const pathOf = (screen: ScreenId) =>
+    [path, shown].find((address) => screenAt(address) === screen) ??
+    [...path.split('/').slice(0, 3), screen].join('/');
+  return (
+    <View className="flex-1 bg-paper" aria-busy={shown !== path}>
+      <Address />
+      <Suspense fallback={<Opening />}>
+        {all.map((screen) => (
+          <Step
+            key={screen}
+            {...screens[screen]}
+            shown={screen === open}
+            path={pathOf(screen)}
+            at={stepAt(screen === open ? path : pathOf(screen))}
+          />
+        ))}
+      </Suspense>
+    </View>
+  );
+});
+
+/** What the router shows at an address: nothing, but an address that leads on does so. */
+function Address() {
+  const { state, descriptors } = Navigator.useContext();
+  return descriptors[state.routes[state.index]?.key ?? '']?.render();
+}
+
+interface StepProps extends StepPath, Pick<StepScreen, 'Screen'> {
+  readonly shown: boolean;
+}
+
+/** A step, or one that is made ready: then it stands nowhere in the page, and nothing of it is at work. */
+const Step = memo(function Step({ Screen, shown, path, at }: StepProps) {
+  const where = useMemo(() => ({ path, at }), [path, at]);
+  const [host] = useState(hostOfStep);
+  return (
+    <>
+      {shown ? <Place host={host} /> : null}
+      <Activity mode={shown ? 'visible' : 'hidden'}>
+        {createPortal(
+          <ErrorBoundary FallbackComponent={UnfetchedStep}>
+            <StepPathContext.Provider value={where}>
+              <Screen />
+            </StepPathContext.Provider>
+          </ErrorBoundary>,
+          host,
+        )}
+      </Activity>
+    </>
+  );
+});
+
+const FILLS = 'position:absolute;inset:0;display:flex;flex-direction:column';
+
+function hostOfStep(): HTMLElement {
+  const host = document.createElement('div');
+  host.style.cssText = FILLS;
+  return host;
+}
+
+/** Where a step stands in the page while it is open. */
+function Place({ host }: { readonly host: HTMLElement }) {
+  const put = useCallback(
+    (place: HTMLElement | null) => {
+      place?.append(host);
+      return () => host.remove();
+    },
+    [host],
+  );
+  return createElement('div', { ref: put, style: { position: 'absolute', inset: 0 } });
+}
