@@ -89,7 +89,7 @@ export const draw = (page: Page, scene: Scene, samples = 64): Promise<Drawn> =>
       const canvas = document.createElement('canvas');
       const paper = { white: [1, 1, 1], black: [0, 0, 0] };
       const frame = createFrameRenderer(canvas, paper);
-      frame.load(what, width, height).forEach((step) => step());
+      frame.load(what, width, height);
       frame.cast();
       for (let i = 0; i < count; i += 1) frame.sample();
       frame.show();

@@ -1,6 +1,7 @@
-import type { Locator, Page } from '@playwright/test';
+import { chromium, type Locator, type Page } from '@playwright/test';
 import { imageSize } from 'image-size';
 import { readFileSync } from 'node:fs';
+import { CHROMIUM } from '../scripts/chromium';
 import { expect, goTo, groundTool, headline, positionHandle, test } from './app';
 
 const picture = (page: Page) => page.getByRole('img', { name: /^Through the lens/ });
@@ -82,21 +83,35 @@ test('on a wide screen the frame stands over the answer', { tag: '@wide' }, asyn
   await expect(picture(page)).toBeHidden();
 });
 
+const NOT_DRAWN = /^The frame can’t be drawn in this browser \(/;
+
 test(
-  'where the browser can’t draw it that is said, and the line drawing stands there',
+  'where the browser can’t draw beside the page that is said, and the line drawing stands there',
   { tag: '@once' },
   async ({ page }) => {
-    await page.addInitScript(() => {
-      const kept = HTMLCanvasElement.prototype.getContext;
-      HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string) {
-        return kind.startsWith('webgl') ? null : Reflect.apply(kept, this, [kind]);
-      } as typeof kept;
-    });
+    await page.addInitScript(() => Reflect.deleteProperty(window, 'OffscreenCanvas'));
     await lookThrough(page);
-    await expect(
-      page.getByText(/^The frame can’t be drawn in this browser \(no WebGL 2\)/),
-    ).toBeVisible();
+    await expect(page.getByText(NOT_DRAWN)).toContainText('it can’t draw beside the page');
     await expect(page.getByText('Heights are drawn larger than distances.')).toBeVisible();
+  },
+);
+
+test(
+  'in a browser without WebGL the same is said of that, on Ground and of small pictures',
+  { tag: '@once' },
+  async ({ baseURL, viewport }) => {
+    const browser = await chromium.launch({
+      ...CHROMIUM,
+      // No graphics card, and nothing in its place.
+      args: [...CHROMIUM.args, '--disable-software-rasterizer'],
+    });
+    const page = await browser.newPage({ ...(baseURL && { baseURL }), viewport });
+    await lookThrough(page);
+    await expect(page.getByText(NOT_DRAWN)).toContainText('no WebGL 2');
+    await expect(page.getByText('Heights are drawn larger than distances.')).toBeVisible();
+    await page.goto('/shoot/demo-larkmoor/settings/reasons');
+    await expect(page.getByText('Not drawn: no WebGL 2').first()).toBeVisible();
+    await browser.close();
   },
 );
 

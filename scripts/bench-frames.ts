@@ -4,7 +4,8 @@ import { chromium, type Page } from 'playwright';
 import { pictured } from '../src/answers/pictured';
 import type { Scene } from '../src/core';
 import { DEMO_SHOOTS } from '../src/demo';
-import type { FrameRenderer, Paper } from '../src/figures/frame/renderer';
+import type { Paper } from '../src/figures/frame/paper';
+import type { FrameRenderer } from '../src/figures/frame/renderer';
 import { msOf } from '../src/records/times';
 import { started } from './bench-server';
 import { CHROMIUM } from './chromium';
@@ -36,7 +37,7 @@ const drawn = (page: Page, scene: Scene) =>
       // The first makes all ready, the second is the whole frame, the rest are the drag.
       const doneMs: number[] = [];
       for (const [turn, one] of [what, what, ...moved].entries()) {
-        frame.load(one, widthPx, heightPx).forEach((step) => step());
+        frame.load(one, widthPx, heightPx);
         frame.cast();
         for (let i = 0; i < (turn === 1 ? samples : 1); i += 1) frame.sample();
         frame.linear();

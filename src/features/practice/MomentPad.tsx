@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { aimThen, figureThen, happening, offMoment, type Happening } from '@/answers/moments';
 import type { View } from '@/answers/view';
 import type { Scene } from '@/core';
-import { paperOf } from '@/figures/frame/draw';
+import { paperOf } from '@/figures/frame/paper';
 import { drawLineView } from '@/figures/frame/line-view';
 import type { FrameSize } from '@/figures/frame/size';
 import type { MomentKind } from '@/records/practice';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { Crossing } from '@/answers/crossing';
 import type { Scene } from '@/core';
-import { paperOf } from '@/figures/frame/draw';
+import { paperOf } from '@/figures/frame/paper';
 import { drawLineView } from '@/figures/frame/line-view';
 import type { FrameSize } from '@/figures/frame/size';
 import type { HandKind } from '@/records/practice';

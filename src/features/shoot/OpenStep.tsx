@@ -38,18 +38,22 @@ export const OpenStep = memo(function OpenStep({ screens }: { readonly screens: 
     [...path.split('/').slice(0, 3), screen].join('/');
   return (
     <View className="flex-1 bg-paper" aria-busy={shown !== path}>
-      <Address />
-      <Suspense fallback={<Opening />}>
-        {all.map((screen) => (
-          <Step
-            key={screen}
-            {...screens[screen]}
-            shown={screen === open}
-            path={pathOf(screen)}
-            at={stepAt(screen === open ? path : pathOf(screen))}
-          />
-        ))}
-      </Suspense>
+      {/* What it waits for, or lacks, is told of by the step itself. */}
+      <View className="hidden">
+        <ErrorBoundary fallback={null} resetKeys={[path]}>
+          <Address />
+        </ErrorBoundary>
+      </View>
+      {all.length === 0 ? <Opening /> : null}
+      {all.map((screen) => (
+        <Step
+          key={screen}
+          {...screens[screen]}
+          shown={screen === open}
+          path={pathOf(screen)}
+          at={stepAt(screen === open ? path : pathOf(screen))}
+        />
+      ))}
     </View>
   );
 });
@@ -73,11 +77,13 @@ const Step = memo(function Step({ Screen, shown, path, at }: StepProps) {
       {shown ? <Place host={host} /> : null}
       <Activity mode={shown ? 'visible' : 'hidden'}>
         {createPortal(
-          <ErrorBoundary FallbackComponent={UnfetchedStep}>
-            <StepPathContext.Provider value={where}>
-              <Screen />
-            </StepPathContext.Provider>
-          </ErrorBoundary>,
+          <StepPathContext.Provider value={where}>
+            <ErrorBoundary FallbackComponent={UnfetchedStep}>
+              <Suspense fallback={<Opening />}>
+                <Screen />
+              </Suspense>
+            </ErrorBoundary>
+          </StepPathContext.Provider>,
           host,
         )}
       </Activity>

@@ -2,8 +2,8 @@ import { createElement, useEffect, useRef, useState, type ReactNode } from 'reac
 import { View } from 'react-native';
 import type { Scene } from '@/core';
 import { useInks } from '@/ui/theme';
-import { drawSteadily, paperOf } from './draw';
-import type { FrameRenderer } from './renderer';
+import { openFrames, put, type Frames } from './frame-client';
+import { paperOf } from './paper';
 
 /** A frame is the mean of so many samples; then it rests. */
 const ENOUGH = 96;
@@ -23,46 +23,33 @@ interface Props {
 /** What the camera takes, drawn sample by sample while nothing moves. */
 export function LensFrame({ scene, label, widthPx, heightPx, instead }: Props) {
   const inks = useInks();
-  const place = useRef<HTMLDivElement>(null);
-  const [renderer, setRenderer] = useState<FrameRenderer>();
+  const place = useRef<HTMLCanvasElement>(null);
+  const frames = useRef<Frames>(undefined);
   const [refused, setRefused] = useState<string>();
 
   useEffect(() => {
-    const canvas = document.createElement('canvas');
-    canvas.style.cssText = 'display:block;width:100%;height:100%';
-    let made: FrameRenderer | undefined;
-    let left = false;
-    import('./renderer')
-      .then(({ createFrameRenderer }) => {
-        if (left || !place.current) return;
-        made = createFrameRenderer(canvas, paperOf(inks));
-        place.current.replaceChildren(canvas);
-        setRenderer(made);
-      })
-      .catch((problem: unknown) => {
-        if (!left) setRefused(problem instanceof Error ? problem.message : String(problem));
-      });
-    return () => {
-      left = true;
-      setRenderer(undefined);
-      made?.dispose();
-    };
-  }, [inks]);
+    const opened = openFrames();
+    frames.current = opened;
+    return () => opened.close();
+  }, []);
 
   useEffect(() => {
-    if (!renderer) return undefined;
     const sharp = Math.min(MOST_PX_PER_PX, window.devicePixelRatio || 1);
-    return drawSteadily(renderer, {
-      ...{ scene, samples: ENOUGH },
+    const size = {
       widthPx: Math.round(widthPx * sharp),
       heightPx: Math.round(heightPx * sharp),
+    };
+    // Not taken back when another is asked for: what has begun is seen first.
+    frames.current?.draw({ scene, samples: ENOUGH, ...size }, paperOf(inks), {
+      onShown: (pixels) => place.current && put(pixels, place.current),
+      onRefused: setRefused,
     });
-  }, [renderer, scene, widthPx, heightPx]);
+  }, [scene, widthPx, heightPx, inks]);
 
   if (refused !== undefined) return instead(refused);
   return (
     <View role="img" aria-label={label} style={{ width: widthPx, height: heightPx }}>
-      {createElement('div', { ref: place, style: { width: widthPx, height: heightPx } })}
+      {createElement('canvas', { ref: place, style: { width: widthPx, height: heightPx } })}
     </View>
   );
 }

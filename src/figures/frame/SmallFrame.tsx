@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Scene } from '@/core';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
-import { paperOf } from './draw';
+import { paperOf } from './paper';
 import { askFrame } from './small-frames';
 
 /** Enough for a small picture to be smooth. */

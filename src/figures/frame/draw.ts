@@ -1,6 +1,5 @@
 import type { Scene } from '@/core';
-import type { Inks } from '@/ui/theme';
-import type { FrameRenderer, Paper } from './renderer';
+import type { FrameRenderer } from './renderer';
 
 /** Frames drawn sample by sample, as fast as the card allows and the page can bear. */
 
@@ -9,18 +8,8 @@ const SLICE_MS = 24;
 const MOST_AT_ONCE = 16;
 /** With so many times the samples it is shown again: what few more samples change is not seen. */
 const SHOWN_AGAIN = 1.3;
-
-const shares = (hex: string): readonly [number, number, number] => {
-  const of = (from: number) => parseInt(hex.slice(from, from + 2), 16) / 255;
-  return [of(1), of(3), of(5)];
-};
-const brightness = (hex: string) => shares(hex).reduce((a, b) => a + b);
-
-/** The picture's white is the lighter of paper and ink, whichever that is at this brightness. */
-export function paperOf({ paper, ink }: Pick<Inks, 'paper' | 'ink'>): Paper {
-  const [black, white] = brightness(paper) < brightness(ink) ? [paper, ink] : [ink, paper];
-  return { white: shares(white), black: shares(black) };
-}
+/** How often it is asked whether the card is done. */
+const ASKED_AGAIN_MS = 2;
 
 /** What is drawn: a scene, so large in pixels of the screen, as the mean of so many samples. */
 export interface Asked {
@@ -33,7 +22,7 @@ export interface Asked {
 }
 
 /**
- * Draws a scene until it is done or told to stop.
+ * Draws a scene until it is done or told to stop; on a thread of its own, which it holds up.
  * @param onShown called when more samples are seen, with whether that was the last
  * @returns what stops it
  */
@@ -42,14 +31,13 @@ export function drawSteadily(
   { scene, widthPx, heightPx, samples, hurried = false }: Asked,
   onShown?: (done: boolean) => void,
 ): () => void {
-  let frame = 0;
   let wait: ReturnType<typeof setTimeout>;
   let askedMs = 0;
   let stopped = false;
   let showFrom = 1;
   let asked = 1;
   const soon = () => {
-    frame = requestAnimationFrame(step);
+    wait = setTimeout(step, ASKED_AGAIN_MS);
   };
   const ask = (count: number) => {
     askedMs = performance.now();
@@ -57,24 +45,8 @@ export function drawSteadily(
     for (let i = 0; i < asked; i += 1) renderer.sample();
     soon();
   };
-  const steps = [...renderer.load(scene, widthPx, heightPx)];
-  /** A step a turn; then, with the shaders ready, the shade and the first sample. */
-  const setUp = () => {
-    const next = steps.shift();
-    if (next) {
-      next();
-      soon();
-    } else {
-      void renderer.ready().then(() => {
-        if (stopped) return;
-        renderer.cast();
-        ask(1);
-      });
-    }
-  };
   const step = () => {
-    if (askedMs === 0) setUp();
-    else if (!renderer.isDrawn()) soon();
+    if (!renderer.isDrawn()) soon();
     else {
       const done = renderer.samples() >= samples;
       if (done || renderer.samples() >= showFrom) {
@@ -82,7 +54,7 @@ export function drawSteadily(
         renderer.show();
         onShown?.(done);
       }
-      if (done) return;
+      if (done || stopped) return;
       const tookMs = performance.now() - askedMs;
       const next = Math.round((asked * SLICE_MS) / Math.max(1, tookMs));
       // A slow card leaves the page half of the time.
@@ -90,10 +62,14 @@ export function drawSteadily(
       else wait = setTimeout(() => ask(1), tookMs);
     }
   };
-  soon();
+  renderer.load(scene, widthPx, heightPx);
+  void renderer.ready().then(() => {
+    if (stopped) return;
+    renderer.cast();
+    ask(1);
+  });
   return () => {
     stopped = true;
-    cancelAnimationFrame(frame);
     clearTimeout(wait);
   };
 }

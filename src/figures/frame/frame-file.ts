@@ -1,6 +1,6 @@
 import type { Scene } from '@/core';
 import type { Inks } from '@/ui/theme';
-import { paperOf } from './draw';
+import { paperOf } from './paper';
 import { sizeOf } from './size';
 import { askFrame } from './small-frames';
 

@@ -9,7 +9,7 @@ import {
   type Scene,
   type Solid,
 } from '@/core';
-import type { Paper } from './renderer';
+import type { Paper } from './paper';
 
 /** What a lens sees as flat shapes, drawn anew many times a second while a hand follows something. */
 

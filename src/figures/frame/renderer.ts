@@ -31,6 +31,7 @@ import { createShade } from './shade';
 import { fullScreen, type Uniforms } from './full-screen';
 import { emptied, figureMeshes } from './figure-meshes';
 import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
+import type { Paper } from './paper';
 import { skyMesh } from './sky-mesh';
 import { ADD_FRAGMENT, PICTURE_FRAGMENT, SURFACE_FRAGMENT, SURFACE_VERTEX } from './shaders';
 
@@ -39,28 +40,28 @@ import { ADD_FRAGMENT, PICTURE_FRAGMENT, SURFACE_FRAGMENT, SURFACE_VERTEX } from
  * lens and at another instant of the exposure. Depth of field, blur, freeze and streak come of that alone.
  */
 
-/** Colours of the paper that the picture is on, 0 to 1 as encoded. */
-export interface Paper {
-  readonly white: readonly [number, number, number];
-  readonly black: readonly [number, number, number];
+/** A picture as it is shown: red, green, blue and opacity of each pixel, 0 to 255, rows from the head. */
+export interface Pixels {
+  readonly data: Uint8ClampedArray<ArrayBuffer>;
+  readonly widthPx: number;
+  readonly heightPx: number;
 }
 
 export interface FrameRenderer {
   /** The colours of the paper from now on. */
   readonly setPaper: (paper: Paper) => void;
-  /**
-   * Takes up a scene, drawn so many pixels wide and high, in steps that are done one after the other: each may have a
-   * turn of its own, so that the page is not held up. Nothing is drawn of it yet.
-   */
-  readonly load: (scene: Scene, widthPx: number, heightPx: number) => readonly (() => void)[];
-  /** When the card has what it needs to draw what was loaded: waited for aside, so that the page is not. */
+  /** Takes up a scene, drawn so many pixels wide and high. Nothing is drawn of it yet. */
+  readonly load: (scene: Scene, widthPx: number, heightPx: number) => void;
+  /** When the card has what it needs to draw what was loaded. */
   readonly ready: () => Promise<unknown>;
   /** Casts the shade of what was loaded, before the first sample. */
   readonly cast: () => void;
   /** Adds a sample. */
   readonly sample: () => void;
-  /** Shows the mean of all samples so far: asked for when they are drawn, the page need not wait for them. */
+  /** Shows the mean of all samples so far. */
   readonly show: () => void;
+  /** What is shown. */
+  readonly pixels: () => Pixels;
   readonly samples: () => number;
   /** Whether what was asked for is drawn: the graphics card works beside the page, and must not be flooded. */
   readonly isDrawn: () => boolean;
@@ -70,8 +71,11 @@ export interface FrameRenderer {
 }
 
 /** @throws Error where the browser can't draw so: no WebGL 2, or no sums of light in it */
-export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): FrameRenderer {
-  const context = canvas.getContext('webgl2', {
+export function createFrameRenderer(
+  canvas: HTMLCanvasElement | OffscreenCanvas,
+  paper: Paper,
+): FrameRenderer {
+  const context: WebGL2RenderingContext | null = canvas.getContext('webgl2', {
     antialias: false,
     depth: false,
     preserveDrawingBuffer: true,
@@ -261,21 +265,19 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       (shown.uniforms.paper as IUniform).value = new Vector3(...white);
       (shown.uniforms.ink as IUniform).value = new Vector3(...black);
     },
-    load: (next, wide, high) => [
-      () => {
-        resize(wide, high);
-        scene = next;
-        count = 0;
-        setLight(next);
-        sums.forEach((sum) => {
-          gl.setRenderTarget(sum);
-          gl.clear();
-        });
-      },
-      () => loadStill(next),
-      () => subject.load(next.figure, next.camera.position),
-      () => loadOthers(next.others),
-    ],
+    load: (next, wide, high) => {
+      resize(wide, high);
+      scene = next;
+      count = 0;
+      setLight(next);
+      sums.forEach((sum) => {
+        gl.setRenderTarget(sum);
+        gl.clear();
+      });
+      loadStill(next);
+      subject.load(next.figure, next.camera.position);
+      loadOthers(next.others);
+    },
     // Level ground shades nothing, and the sky neither.
     cast: () => {
       if (scene && scene.light.sunLux > 0) shade.cast(scene, [sky.mesh, level]);
@@ -307,6 +309,17 @@ export function createFrameRenderer(canvas: HTMLCanvasElement, paper: Paper): Fr
       (shown.uniforms.sum as IUniform).value = sums[count % 2]?.texture ?? null;
       (shown.uniforms.samples as IUniform).value = Math.max(1, count);
       draw(showing, flat, null);
+    },
+    pixels: () => {
+      const rowBytes = widthPx * 4;
+      const fromFoot = new Uint8Array(rowBytes * heightPx);
+      context.readPixels(0, 0, widthPx, heightPx, context.RGBA, context.UNSIGNED_BYTE, fromFoot);
+      const data = new Uint8ClampedArray(fromFoot.length);
+      for (let y = 0; y < heightPx; y += 1) {
+        const row = fromFoot.subarray(y * rowBytes, (y + 1) * rowBytes);
+        data.set(row, (heightPx - 1 - y) * rowBytes);
+      }
+      return { data, widthPx, heightPx };
     },
     samples: () => count,
     isDrawn: () => {
