@@ -15,8 +15,8 @@ import { View } from 'react-native';
 import { Opening } from './Opening';
 import { UnfetchedStep } from './ShootTrouble';
 import { StepPathContext, type StepPath } from './step-path';
-import { screenAt, type ScreenId, type StepScreen, type StepScreens } from './step-screens';
-import { stepAt } from './steps';
+import type { StepScreen, StepScreens } from './step-screens';
+import { screenAt, stepAt, type ScreenId } from './steps';
 import { useMadeReady } from './use-made-ready';
 
 /**

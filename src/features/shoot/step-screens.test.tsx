@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react-native';
 import { OpenShootContext, type OpenShoot } from './open-shoot';
-import { likelyNext, screenAt, type StepScreens } from './step-screens';
+import { likelyNext, type StepScreens } from './step-screens';
+import { screenAt, stepAt } from './steps';
 import { storeOf } from './store';
 import { useMadeReady } from './use-made-ready';
 
@@ -8,6 +9,7 @@ test('an address names a screen, its parts too; one that leads on names none', (
   expect(screenAt('/shoot/meet/settings')).toBe('settings');
   expect(screenAt('/shoot/meet/settings/motion')).toBe('settings');
   expect(screenAt('/shoot/meet/draw')).toBe('draw');
+  expect(stepAt('/shoot/meet/draw')).toBe('ground');
   expect(screenAt('/shoot/meet')).toBeUndefined();
   expect(screenAt('/shoot/meet/elsewhere')).toBeUndefined();
 });

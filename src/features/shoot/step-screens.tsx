@@ -1,10 +1,7 @@
 import { lazy, type ComponentType } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { StepTrouble } from './ShootTrouble';
-import { STEPS, type StepId } from './steps';
-
-/** What can stand in a shoot's page: its steps, and the drawing of its ground. */
-export type ScreenId = StepId | 'draw';
+import { STEPS, stepOf, type ScreenId, type StepId } from './steps';
 
 /** A screen of a shoot that is fetched when it is wanted. */
 export interface StepScreen {
@@ -28,12 +25,6 @@ export function stepScreen(fetch: () => Promise<{ readonly Step: ComponentType }
   return { fetch, Screen };
 }
 
-/** The screen that a shoot's address is of; none where the address leads on to one. */
-export function screenAt(path: string): ScreenId | undefined {
-  const part = path.split('/')[3];
-  return part === 'draw' ? part : STEPS.find(({ id }) => id === part)?.id;
-}
-
 /**
  * Steps that can be made ready before they are pressed: they begin with nothing but the plan. A brief is a form and
  * practice goes by the clock from its first moment.
@@ -44,7 +35,7 @@ const CAN_WAIT: ReadonlySet<StepId> = new Set([
 
 /** The steps that a press is most likely to ask for next. */
 export function likelyNext(open: ScreenId): readonly StepId[] {
-  const at = STEPS.findIndex(({ id }) => id === (open === 'draw' ? 'ground' : open));
+  const at = STEPS.findIndex(({ id }) => id === stepOf(open));
   return [STEPS[at + 1], STEPS[at - 1]].flatMap((step) =>
     step && CAN_WAIT.has(step.id) ? [step.id] : [],
   );

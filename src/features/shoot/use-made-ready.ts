@@ -1,6 +1,7 @@
 import { startTransition, useEffect, useState } from 'react';
 import { useOpenShoot } from './open-shoot';
-import { likelyNext, type ScreenId, type StepScreens } from './step-screens';
+import { likelyNext, type StepScreens } from './step-screens';
+import type { ScreenId } from './steps';
 
 /** Nothing is made ready before the hand has rested so long. */
 const REST_MS = 1000;
