@@ -317,6 +317,8 @@ test(
     // What is made ready stands nowhere in the page.
     await page.waitForTimeout(4000);
     await expect(page.locator('[role=main]')).toHaveCount(1);
+    const things = () => page.evaluate(() => document.body.children.length);
+    const before = await things();
     const titles = await page.evaluate(async () => {
       const title = () => document.querySelector('[role=main] h2')?.textContent;
       const links = [...document.querySelectorAll<HTMLElement>('[aria-label="Steps"] a')];
@@ -328,6 +330,7 @@ test(
     });
     expect(titles).toEqual(['Light through the hours', 'Settings: the dials']);
     await page.waitForTimeout(4000);
+    expect(await things()).toBe(before);
     const slider = timeSlider(page);
     const early = await slider.getAttribute('aria-valuetext');
     await slider.press('End');

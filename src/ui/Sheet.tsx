@@ -26,8 +26,10 @@ export function Sheet({
   useEffect(() => {
     if (open) heading.current?.focus();
   }, [open]);
+  // A modal leaves its place in the page from its first drawing on, also where it is drawn ahead and never shown.
+  if (!open) return null;
   return (
-    <Modal visible={open} transparent onRequestClose={onClose} aria-label={title}>
+    <Modal visible transparent onRequestClose={onClose} aria-label={title}>
       <View className="flex-1 justify-end sm:items-center sm:justify-center">
         <Pressable
           aria-hidden
