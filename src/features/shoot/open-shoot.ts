@@ -1,4 +1,4 @@
-import { createContext, useContext, useState } from 'react';
+import { createContext, startTransition, useContext, useState } from 'react';
 import { useShootActions } from '@/records/queries';
 import { openEdits, type Edits, type Undoable } from './edits';
 import { openSearch, type Search, type Searching } from './search';
@@ -87,5 +87,6 @@ export const useWalk = (): Walking => useStore(useOpenShoot().walk.now, 'walk');
 export function useLensUse(): readonly [LensUse, (change: Partial<LensUse>) => void] {
   const { lens } = useOpenShoot();
   const use = useStore(lens, 'open', 'beside', 'crop');
-  return [use, (change) => lens.set({ ...lens.get(), ...change })];
+  // In slices: what stands in the place of a plan takes longer to draw than a press may hold the page.
+  return [use, (change) => startTransition(() => lens.set({ ...lens.get(), ...change }))];
 }
