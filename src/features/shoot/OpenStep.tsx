@@ -31,8 +31,8 @@ export const OpenStep = memo(function OpenStep({ screens }: { readonly screens: 
   const ready = useMadeReady(before, screens);
   const pressed = screenAt(path);
   // What is ready is shown at once; what was open before goes in a turn of its own.
-  const open = pressed && ready.includes(pressed) ? pressed : before;
-  const all = [...new Set([...(before ? [before] : []), ...ready])];
+  const open = pressed && ready.drawn && ready.screens.includes(pressed) ? pressed : before;
+  const all = [...new Set([...(before ? [before] : []), ...ready.screens])];
   const pathOf = (screen: ScreenId) =>
     [path, shown].find((address) => screenAt(address) === screen) ??
     [...path.split('/').slice(0, 3), screen].join('/');

@@ -64,9 +64,9 @@ describe('steps made ready', () => {
   test('are fetched and made once the hand has rested, not before', async () => {
     const { result, rest, fetched } = open();
     await rest(900);
-    expect([result.current, fetched]).toEqual([[], []]);
+    expect([result.current.screens, fetched]).toEqual([[], []]);
     await rest(200);
-    expect(result.current).toEqual(['settings', 'ground']);
+    expect(result.current.screens).toEqual(['settings', 'ground']);
   });
 
   test.each(['shown', 'looked', 'undoable'] as const)(
@@ -75,27 +75,39 @@ describe('steps made ready', () => {
       const { result, rest, ...stores } = open();
       await rest(1100);
       act(() => (stores[which] as { set: (next: object) => void }).set({ minute: 1, held: true }));
-      expect(result.current).toEqual([]);
+      expect(result.current.screens).toEqual([]);
       await rest(900);
-      expect(result.current).toEqual([]);
+      expect(result.current.screens).toEqual([]);
       await rest(200);
-      expect(result.current).toEqual(['settings', 'ground']);
+      expect(result.current.screens).toEqual(['settings', 'ground']);
     },
   );
+
+  test('are taken as drawn when they have had their time, and again only then', async () => {
+    const { result, rest, looked } = open();
+    await rest(1100);
+    expect(result.current.drawn).toBe(false);
+    await rest(1000);
+    expect(result.current.drawn).toBe(true);
+    act(() => looked.set({ minute: 1 }));
+    expect(result.current.drawn).toBe(false);
+    await rest(1100);
+    expect(result.current).toMatchObject({ screens: ['settings', 'ground'], drawn: false });
+  });
 
   test('of another step than the open one are none', async () => {
     const { result, rest, rerender } = open();
     await rest(1100);
     rerender({ at: 'settings' });
-    expect(result.current).toEqual([]);
+    expect(result.current.screens).toEqual([]);
     await rest(1100);
-    expect(result.current).toEqual(['kit', 'light']);
+    expect(result.current.screens).toEqual(['kit', 'light']);
   });
 
   test('what can’t be fetched is left until it is pressed', async () => {
     const { result, rest, failing } = open();
     failing.add('settings');
     await rest(1100);
-    expect(result.current).toEqual(['ground']);
+    expect(result.current.screens).toEqual(['ground']);
   });
 });

@@ -5,24 +5,24 @@ import type { ScreenId } from './steps';
 
 /** Nothing is made ready before the hand has rested so long. */
 const REST_MS = 1000;
+/** Drawn while the page has nothing else to do, they are there after so long on a slow phone. */
+const DRAWN_MS = 1000;
 
 interface Ready {
-  readonly from: ScreenId;
   readonly screens: readonly ScreenId[];
+  /** Whether they are drawn by now: one that is not is put together in slices, like any other. */
+  readonly drawn: boolean;
 }
 
-const NONE: readonly ScreenId[] = [];
+const NONE: Ready = { screens: [], drawn: false };
 
 /**
  * Steps made ready while one looks at another: those that are likely next, as the shoot is now. With any change they
  * are let go, and made anew when it rests: a step is never shown as it would have been before.
  */
-export function useMadeReady(
-  open: ScreenId | undefined,
-  screens: StepScreens,
-): readonly ScreenId[] {
+export function useMadeReady(open: ScreenId | undefined, screens: StepScreens): Ready {
   const { shown, looked, undoable } = useOpenShoot();
-  const [ready, setReady] = useState<Ready>();
+  const [ready, setReady] = useState<Ready & { readonly from: ScreenId }>();
   useEffect(() => {
     if (!open) return undefined;
     let timer: ReturnType<typeof setTimeout>;
@@ -34,7 +34,10 @@ export function useMadeReady(
       const there = await Promise.allSettled(likely.map((screen) => screens[screen].fetch()));
       if (mine !== turn) return;
       const made = likely.filter((_, i) => there[i]?.status === 'fulfilled');
-      startTransition(() => setReady({ from: open, screens: made }));
+      const tell = (drawn: boolean) =>
+        startTransition(() => setReady({ from: open, screens: made, drawn }));
+      tell(false);
+      timer = setTimeout(() => tell(true), DRAWN_MS);
     };
     const again = () => {
       turn += 1;
@@ -50,5 +53,5 @@ export function useMadeReady(
       stops.forEach((stop) => stop());
     };
   }, [open, screens, shown, looked, undoable]);
-  return ready && ready.from === open ? ready.screens : NONE;
+  return ready && ready.from === open ? ready : NONE;
 }
