@@ -46,8 +46,8 @@ const line = (page: Page) => page.getByRole('region', { name: 'Answer', exact: t
 
 /** Looks at the whole answer: beside the plan, or on a phone behind its line, which is closed again after. */
 export async function inAnswer<T>(page: Page, look: (answer: Locator) => Promise<T>): Promise<T> {
+  await expect(whole(page).or(line(page)).first()).toBeVisible();
   if (await whole(page).isVisible()) return look(whole(page));
-  await expect(line(page)).toBeVisible();
   const opens = line(page).locator('[aria-haspopup=dialog]');
   // Where the answer is all the page is about, it stands there whole.
   if ((await opens.count()) === 0) return look(line(page));
