@@ -29,7 +29,7 @@ export interface Asked {
 export function drawSteadily(
   renderer: FrameRenderer,
   { scene, widthPx, heightPx, samples, hurried = false }: Asked,
-  onShown?: (done: boolean) => void,
+  onShown: (done: boolean) => void,
 ): () => void {
   let wait: ReturnType<typeof setTimeout>;
   let askedMs = 0;
@@ -52,7 +52,7 @@ export function drawSteadily(
       if (done || renderer.samples() >= showFrom) {
         showFrom = Math.ceil(renderer.samples() * SHOWN_AGAIN);
         renderer.show();
-        onShown?.(done);
+        onShown(done);
       }
       if (done || stopped) return;
       const tookMs = performance.now() - askedMs;
