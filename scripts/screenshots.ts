@@ -68,8 +68,13 @@ const PICTURES: readonly Picture[] = [
     name: 'ground-tools-phone',
     size: PHONE,
     shots: [
-      { at: GROUND, press: ['Search', 'Search the ground'], to: /^1\. / },
-      tool('Compare'),
+      {
+        at: GROUND,
+        press: ['Search', 'Search the ground'],
+        to: /^1\. /,
+        waitMs: FRAME_MS,
+      },
+      { ...tool('Compare'), waitMs: FRAME_MS },
       tool('Side'),
       tool('When', '/shoot/demo-alder-reach/ground'),
       { at: GROUND, press: [/ISO \d+/], quarters: 8 },
