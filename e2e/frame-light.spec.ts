@@ -51,7 +51,7 @@ test(
     };
     const covers: number[] = [];
     for (const bearingDeg of [0, 90, 180, 270]) {
-      const drawn = async (cloud: number) => (await draw(page, skyOf(bearingDeg, cloud), 4)).light;
+      const drawn = async (cloud: number) => (await draw(page, skyOf(bearingDeg, cloud), 1)).light;
       const [clear, half, overcast] = [await drawn(0), await drawn(0.4), await drawn(1)];
       // The middle of the picture, in nits as the core has it.
       const mid = Math.floor(HEIGHT / 2) * WIDTH + WIDTH / 2;
@@ -88,15 +88,19 @@ test('a post’s shadow lies as the sun has it', { tag: '@once' }, async ({ draw
     ...{ material: 'line', reflectance: 0.3 },
   };
   const scene = sceneOf(1, camera, { solids: [post] });
-  const drawn = await draw(page, {
-    ...scene,
-    ground: { material: 'line', reflectance: 0.2 },
-    light: {
-      ...{ ...scene.light, lampLux: 0, sunLux: 40_000, skyLux: 8000, cloud: 0 },
-      toSun: alongBearing(sun.azimuthDeg, sun.altitudeDeg),
+  const drawn = await draw(
+    page,
+    {
+      ...scene,
+      ground: { material: 'line', reflectance: 0.2 },
+      light: {
+        ...{ ...scene.light, lampLux: 0, sunLux: 40_000, skyLux: 8000, cloud: 0 },
+        toSun: alongBearing(sun.azimuthDeg, sun.altitudeDeg),
+      },
+      exposure: { ...scene.exposure, ev: 13 },
     },
-    exposure: { ...scene.exposure, ev: 13 },
-  });
+    16,
+  );
   const project = projector(camera);
   const away = alongBearing(sun.azimuthDeg + 180);
   const lengthM = shadowLength(2, sun.altitudeDeg);
@@ -324,7 +328,7 @@ test(
       const drawn = await draw(
         page,
         { ...scene, camera: { ...still, shakeS: 1e9 }, figure, others: [] },
-        24,
+        12,
       );
       const lux = illuminanceFromEv(answer.light.ev.expected);
       const linear = ((GREY * lux) / Math.PI) * linearPerNit(scene.exposure);

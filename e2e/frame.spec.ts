@@ -34,7 +34,7 @@ test(
   'size and blur: as the lens formulas have them',
   { tag: '@once' },
   async ({ drawing: page }) => {
-    const ball = await draw(page, sceneOf(30, {}, { figure: ballAt(30, 1.8) }));
+    const ball = await draw(page, sceneOf(30, {}, { figure: ballAt(30, 1.8) }), 24);
     const sizePx = imageSize({ sizeM: 1.8, distanceM: 30, focalMm: 200 }) * PX_PER_MM;
     expectNear(widthOf(column(ball, WIDTH / 2)), sizePx);
 
@@ -131,8 +131,8 @@ test(
       };
       const taken = (openS: number, samples: number) =>
         draw(page, sceneOf(20, { position: eye, aim, shutterS: openS }, { figure }), samples);
-      const still = spread(await taken(1e-7, 12));
-      const moved = spread(await taken(shutterS, 40));
+      const still = spread(await taken(1e-7, 6));
+      const moved = spread(await taken(shutterS, 24));
       // What moves evenly by a length is spread by a twelfth of its square.
       expectNear(Math.sqrt(12 * (moved - still)), (said?.onSensorMm ?? 0) * PX_PER_MM);
     }

@@ -75,20 +75,25 @@ export interface Drawn {
   /** Green of the picture as shown, 0 to 255, rows from the head. */
   readonly shown: readonly number[];
 }
-export interface Drawing {
+interface Drawing {
   readonly createFrameRenderer: (
     canvas: HTMLCanvasElement,
     paper: { white: number[]; black: number[] },
   ) => FrameRenderer;
+  /** As in the app, one draws scene after scene: what it draws with is compiled once. */
+  drawn?: { readonly canvas: HTMLCanvasElement; readonly frame: FrameRenderer };
 }
 
-export const draw = (page: Page, scene: Scene, samples = 64): Promise<Drawn> =>
+export const draw = (page: Page, scene: Scene, samples: number): Promise<Drawn> =>
   page.evaluate(
     ([what, count, width, height]) => {
-      const { createFrameRenderer } = window as unknown as Drawing;
-      const canvas = document.createElement('canvas');
-      const paper = { white: [1, 1, 1], black: [0, 0, 0] };
-      const frame = createFrameRenderer(canvas, paper);
+      const page = window as unknown as Drawing;
+      if (!page.drawn) {
+        const canvas = document.createElement('canvas');
+        const paper = { white: [1, 1, 1], black: [0, 0, 0] };
+        page.drawn = { canvas, frame: page.createFrameRenderer(canvas, paper) };
+      }
+      const { canvas, frame } = page.drawn;
       frame.load(what, width, height);
       frame.cast();
       for (let i = 0; i < count; i += 1) frame.sample();
@@ -99,7 +104,6 @@ export const draw = (page: Page, scene: Scene, samples = 64): Promise<Drawn> =>
       const pen = flat.getContext('2d') as CanvasRenderingContext2D;
       pen.drawImage(canvas, 0, 0);
       const { data } = pen.getImageData(0, 0, width, height);
-      frame.dispose();
       return {
         light: Array.from(
           { length: width * height },

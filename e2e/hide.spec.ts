@@ -4,7 +4,7 @@ import { keptShoot, opensAt } from './field';
 
 /** What one sits in: put down in a tap, measured with a tape, looked out of. */
 
-test('a house window is put down in a tap, says what its seat sees, costs its glass, and is kept', async ({
+test('a house window is put down in a tap, says what its seat sees, costs its glass, and is kept @once', async ({
   page,
 }) => {
   await openDrawing(page, 'demo-alder-reach');
@@ -66,7 +66,7 @@ test(
   },
 );
 
-test('a branch before the bird is told, and cut by a press', async ({ page }) => {
+test('a branch before the bird is told, and cut by a press @once', async ({ page }) => {
   await openDrawing(page, 'demo-alder-reach');
   await take(page, 'Branch');
   // From north to south, across the view from the hide.

@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react-native';
+import { render, screen } from '@testing-library/react';
 import { daylight } from '@/core';
 import { draftWords } from './Draft';
 import { overlap } from './labels';

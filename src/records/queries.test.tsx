@@ -1,6 +1,6 @@
 import AsyncStorage, { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, renderHook, waitFor } from '@testing-library/react-native';
+import { act, renderHook, waitFor } from '@testing-library/react';
 import { useEffect, type ReactNode } from 'react';
 import { DEMO_SHOOTS } from '@/demo';
 import { useSaveTrouble } from './list-queries';
@@ -40,14 +40,8 @@ function page() {
 }
 const kept = async () => JSON.parse((await disk.getItem(KEY)) ?? 'null') as Shoot;
 
-/** What a page's window and document are told here; there is no line to other tabs. */
-const told = { window: new EventTarget(), document: new EventTarget() };
-const listening = (target: EventTarget) => ({
-  addEventListener: target.addEventListener.bind(target),
-  removeEventListener: target.removeEventListener.bind(target),
-});
-Object.assign(globalThis, { BroadcastChannel: undefined, document: listening(told.document) });
-Object.assign(globalThis.window, listening(told.window));
+// There is no line to other tabs.
+Object.assign(globalThis, { BroadcastChannel: undefined });
 
 beforeEach(async () => {
   // Nor does the page know of one any more.
@@ -62,9 +56,9 @@ test('a page that is hidden or left writes what waits', async () => {
   const writer = writerOf(client);
   const flush = jest.spyOn(writer, 'flush').mockResolvedValue(undefined);
   const last = jest.spyOn(writer, 'flushLast').mockReturnValue(undefined);
-  act(() => void told.document.dispatchEvent(new Event('visibilitychange')));
+  act(() => void document.dispatchEvent(new Event('visibilitychange')));
   expect(flush).toHaveBeenCalledTimes(1);
-  act(() => void told.window.dispatchEvent(new Event('pagehide')));
+  act(() => void window.dispatchEvent(new Event('pagehide')));
   expect(last).toHaveBeenCalledTimes(1);
 });
 

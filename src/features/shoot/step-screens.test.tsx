@@ -1,4 +1,4 @@
-import { act, renderHook } from '@testing-library/react-native';
+import { act, renderHook } from '@testing-library/react';
 import { OpenShootContext, type OpenShoot } from './open-shoot';
 import { likelyNext, type StepScreens } from './step-screens';
 import { screenAt, stepAt } from './steps';

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { DEMO_SHOOTS } from '@/demo';
 import type { Shoot } from '@/records/shoot';
 import { ToastProvider } from '@/ui/Toast';
@@ -34,7 +34,7 @@ test('what the core refuses says what to change; any other fault says why, and c
   expect(screen.getByText(/try again\. Why: no such thing\.$/)).toBeTruthy();
   expect(screen.getByText('Export as a file')).toBeTruthy();
   expect(retry).not.toHaveBeenCalled();
-  fireEvent.press(screen.getByText('Try again'));
+  fireEvent.click(screen.getByText('Try again'));
   expect(retry).toHaveBeenCalledTimes(1);
 });
 
