@@ -231,7 +231,8 @@ test(
     // In the first quarter ISO is above its base, so that it answers.
     await opensAt(page, '2027-04-16T18:10:00Z');
     await openField(page, 'demo-larkmoor');
-    // The dials rest once Field has gone to the clock’s minute.
+    // The dials rest once Field has gone to the clock’s minute, and to where the plan has one then.
+    await expect(page.getByRole('button', { name: 'From North-west corner, low' })).toBeVisible();
     let before = await dials(page);
     await expect(async () => {
       const earlier = before;
