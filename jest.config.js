@@ -36,8 +36,7 @@ module.exports = {
       preset: 'jest-expo/web',
       transform: { '\\.mjs$': 'babel-jest' },
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
-      resolver: 'react-native-worklets/jest/resolver.js',
-      setupFiles: ['<rootDir>/scripts/jest-web.js', 'react-native-gesture-handler/jestSetup.js'],
+      setupFiles: ['<rootDir>/scripts/jest-web.js'],
       transformIgnorePatterns: [
         `node_modules/(?!(${ESM.join('|')}|(jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg)/?)`,
       ],

@@ -11,7 +11,7 @@ import { seeded } from '../scripts/seeded';
 import { someSteps } from './some-steps';
 import { randomShoot } from './random-shoots';
 
-const SHOOTS = Number(process.env.SHOOTS ?? 200);
+const SHOOTS = Number(process.env.SHOOTS ?? 500);
 
 const BEGUN: readonly Shoot[] = [
   ...DEMO_SHOOTS,

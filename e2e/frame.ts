@@ -87,13 +87,13 @@ interface Drawing {
 export const draw = (page: Page, scene: Scene, samples: number): Promise<Drawn> =>
   page.evaluate(
     ([what, count, width, height]) => {
-      const page = window as unknown as Drawing;
-      if (!page.drawn) {
+      const here = window as unknown as Drawing;
+      if (!here.drawn) {
         const canvas = document.createElement('canvas');
         const paper = { white: [1, 1, 1], black: [0, 0, 0] };
-        page.drawn = { canvas, frame: page.createFrameRenderer(canvas, paper) };
+        here.drawn = { canvas, frame: here.createFrameRenderer(canvas, paper) };
       }
-      const { canvas, frame } = page.drawn;
+      const { canvas, frame } = here.drawn;
       frame.load(what, width, height);
       frame.cast();
       for (let i = 0; i < count; i += 1) frame.sample();

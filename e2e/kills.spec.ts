@@ -8,7 +8,7 @@ import { expect, test } from './app';
 import { keptShoot } from './field';
 
 /** Kills of the whole browser, and presses before each. Fifty by `npm run long`. */
-const KILLS = Number(process.env.KILLS ?? 2);
+const KILLS = Number(process.env.KILLS ?? 4);
 const PRESSES = 10;
 /** As long after the last press a kill may come, on a machine that is busy with other browsers, too. */
 const WRITTEN_MS = 250;

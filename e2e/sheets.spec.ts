@@ -119,9 +119,7 @@ for (const shoot of SHOOTS) {
             ? [page.getByRole('navigation', { name: 'Steps' })]
             : foot(page)),
         ];
-        // What lies between the narrowest and the usual is tried with one of them.
-        const phones = shoot === 'demo-larkmoor' ? PHONES : PHONES.filter(([w]) => w !== 360);
-        for (const [width, height] of phones) {
+        for (const [width, height] of PHONES) {
           await page.setViewportSize({ width, height });
           await expectFits(page, step, wanted);
           if (width === 390) expect(await screensLong(page)).toBeLessThanOrEqual(2);

@@ -33,7 +33,8 @@ function page() {
       },
       { wrapper },
     );
-    await waitFor(() => expect(hook.result.current.shoot?.id).toBe(larkmoor.id));
+    // What reads the record is fetched when it is first wanted, and compiled then.
+    await waitFor(() => expect(hook.result.current.shoot?.id).toBe(larkmoor.id), { timeout: 4000 });
     return hook;
   };
   return { client, open };
