@@ -79,7 +79,7 @@ test(
   },
 );
 
-test('a post’s shadow lies as the sun has it', { tag: '@once' }, async ({ drawing: page }) => {
+test('a post’s shadow lies as the sun has it, and wire lets the sun through', { tag: '@once' }, async ({ drawing: page }) => {
   const sun = { azimuthDeg: 240, altitudeDeg: 35 };
   const foot = { x: 0, y: 20, z: 0 };
   const camera = { position: { x: 0, y: 0, z: 30 }, aim: foot, focalMm: 135, sensor: SENSOR };
@@ -87,7 +87,17 @@ test('a post’s shadow lies as the sun has it', { tag: '@once' }, async ({ draw
     ...{ shape: 'rod', from: foot, to: { ...foot, z: 2 }, radiusM: 0.12 },
     ...{ material: 'line', reflectance: 0.3 },
   };
-  const scene = sceneOf(1, camera, { solids: [post] });
+  const toward = alongBearing(sun.azimuthDeg);
+  const along = alongBearing(sun.azimuthDeg + 90);
+  const fenceAt = (m: number) => ({
+    x: foot.x + 1.5 * toward.x + m * along.x,
+    y: foot.y + 1.5 * toward.y + m * along.y,
+  });
+  const fence: Solid = {
+    ...{ shape: 'mesh', from: fenceAt(-3), to: fenceAt(3), heightM: 4 },
+    ...{ pitchM: 0.05, wireM: 0.002, material: 'line', reflectance: 0 },
+  };
+  const scene = sceneOf(1, camera, { solids: [post, fence] });
   const drawn = await draw(
     page,
     {

@@ -29,7 +29,7 @@ import {
 } from '@/core';
 import { createShade } from './shade';
 import { fullScreen, type Uniforms } from './full-screen';
-import { emptied, figureMeshes } from './figure-meshes';
+import { emptied, figureMeshes, standingGeometry } from './figure-meshes';
 import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
 import type { Paper } from './paper';
 import { skyMesh } from './sky-mesh';
@@ -153,41 +153,37 @@ export function createFrameRenderer(
   eye.matrixAutoUpdate = false;
 
   let scene: Scene | undefined;
-  let level: Mesh | undefined;
+  let shadeless: Mesh[] = [];
   let lastSolids: Scene['solids'] | undefined;
   let lastOthers: Scene['others'] | undefined;
   let count = 0;
   let asked: WebGLSync | null = null;
 
+  const put = (on: Stage, geometry: BufferGeometry, material: ShaderMaterial) => {
+    const mesh = new Mesh(geometry, material);
+    mesh.frustumCulled = false;
+    on.add(mesh);
+    return mesh;
+  };
+
   const loadStill = ({ solids, ground, camera }: Scene) => {
     if (solids === lastSolids) return;
     lastSolids = solids;
     emptied(still);
-    const put = (geometry: BufferGeometry, material: ShaderMaterial) => {
-      const mesh = new Mesh(geometry, material);
-      mesh.frustumCulled = false;
-      still.add(mesh);
-      return mesh;
-    };
-    level = put(groundGeometry(ground, camera.aim), stillSurface);
-    put(solidsGeometry(solids, camera.position), stillSurface);
+    shadeless = [sky.mesh, put(still, groundGeometry(ground, camera.aim), stillSurface)];
+    put(still, solidsGeometry(solids, camera.position), stillSurface);
     solids.forEach((solid) => {
       if (solid.shape !== 'mesh') return;
       const wire = { value: new Vector2(solid.pitchM, solid.wireM) };
-      put(meshGeometry(solid), surface({ wire }, true));
+      shadeless.push(put(still, meshGeometry(solid), surface({ wire }, true)));
     });
   };
 
   const loadOthers = (figures: Scene['others']) => {
     if (figures === lastOthers) return;
     lastOthers = figures;
-    others.children.forEach(emptied);
-    others.clear();
-    figures.forEach((one) => {
-      const group = new Stage();
-      others.add(group);
-      figureMeshes(group, stillSurface).load(one);
-    });
+    emptied(others);
+    put(others, standingGeometry(figures), stillSurface);
   };
 
   const setLight = ({ light: lit, exposure, camera }: Scene) => {
@@ -278,9 +274,9 @@ export function createFrameRenderer(
       subject.load(next.figure, next.camera.position);
       loadOthers(next.others);
     },
-    // Level ground shades nothing, and the sky neither.
+    // Level ground shades nothing, nor does the sky; wire takes too little of the sun to be told.
     cast: () => {
-      if (scene && scene.light.sunLux > 0) shade.cast(scene, [sky.mesh, level]);
+      if (scene && scene.light.sunLux > 0) shade.cast(scene, shadeless);
     },
     ready,
     sample: () => {

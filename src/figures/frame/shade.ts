@@ -13,22 +13,22 @@ import {
   type WebGLRenderer,
 } from 'three';
 import type { Point3, Scene } from '@/core';
-import { DEPTH_FRAGMENT, DEPTH_VERTEX, SUN_DEPTH_M } from './shaders';
+import { DEPTH_FRAGMENT, DEPTH_VERTEX, FAR_SHADE_PX, NEAR_SHADE_PX, SUN_DEPTH_M } from './shaders';
 
 /** What the sun reaches: depths as it sees them, near the subject and over the ground. */
 
-const NEAR_SHADE_PX = 1024;
-const FAR_SHADE_PX = 2048;
 /** Shade is looked for as far round the subject as this, finely in so many of its heights. */
 const FAR_SHADE_M = 160;
 const NEAR_SHADE_HEIGHTS = 2.5;
-/** Depths of what the sun sees. */
-function shadeTarget(sizePx: number): WebGLRenderTarget {
-  const target = new WebGLRenderTarget(sizePx, sizePx, {
+
+/** Depths of what the sun sees: over the ground, and over that, round the subject. */
+function shadeTarget(): WebGLRenderTarget {
+  const size = [FAR_SHADE_PX, FAR_SHADE_PX + NEAR_SHADE_PX] as const;
+  const target = new WebGLRenderTarget(...size, {
     minFilter: NearestFilter,
     magFilter: NearestFilter,
   });
-  target.depthTexture = new DepthTexture(sizePx, sizePx, UnsignedIntType);
+  target.depthTexture = new DepthTexture(...size, UnsignedIntType);
   return target;
 }
 
@@ -49,15 +49,11 @@ const shadeMatrix = (camera: OrthographicCamera): Matrix4 =>
 
 /** Casts the shade of what is on a stage, and says it to the shaders that look it up. */
 export function createShade(gl: WebGLRenderer, stage: Stage) {
-  const near = shadeTarget(NEAR_SHADE_PX);
-  const far = shadeTarget(FAR_SHADE_PX);
+  const target = shadeTarget();
   const uniforms = {
     nearShade: { value: new Matrix4() },
     farShade: { value: new Matrix4() },
-    nearDepth: { value: near.depthTexture },
-    farDepth: { value: far.depthTexture },
-    nearTexel: { value: 1 / NEAR_SHADE_PX },
-    farTexel: { value: 1 / FAR_SHADE_PX },
+    depths: { value: target.depthTexture },
     nearTexelM: { value: 0 },
     farTexelM: { value: (2 * FAR_SHADE_M) / FAR_SHADE_PX },
   };
@@ -81,33 +77,35 @@ export function createShade(gl: WebGLRenderer, stage: Stage) {
     uniforms,
     /** The shader alone, and what it draws on: to be made ready with the others. */
     stage: alone,
-    target: near,
-    cast: (scene: Scene, unseen: readonly (Mesh | undefined)[]): void => {
+    target,
+    cast: (scene: Scene, unseen: readonly Mesh[]): void => {
       if (same(scene)) return;
       const { toSun } = scene.light;
       const { aim } = scene.camera;
       const show = (visible: boolean) =>
         unseen.forEach((mesh) => {
-          if (mesh) mesh.visible = visible;
+          mesh.visible = visible;
         });
       show(false);
       stage.overrideMaterial = depthOnly;
       const nearM = Math.max(0.3, scene.figure.subject.heightM * NEAR_SHADE_HEIGHTS);
       uniforms.nearTexelM.value = (2 * nearM) / NEAR_SHADE_PX;
+      gl.setRenderTarget(target);
+      gl.clear();
       (
         [
-          [near, sunCamera(toSun, aim, nearM), uniforms.nearShade],
-          [far, sunCamera(toSun, aim, FAR_SHADE_M), uniforms.farShade],
+          [FAR_SHADE_PX, NEAR_SHADE_PX, sunCamera(toSun, aim, nearM), uniforms.nearShade],
+          [0, FAR_SHADE_PX, sunCamera(toSun, aim, FAR_SHADE_M), uniforms.farShade],
         ] as const
-      ).forEach(([target, camera, matrix]) => {
+      ).forEach(([footPx, sidePx, camera, matrix]) => {
+        target.viewport.set(0, footPx, sidePx, sidePx);
         gl.setRenderTarget(target);
-        gl.clear();
         gl.render(stage, camera);
         matrix.value = shadeMatrix(camera);
       });
       stage.overrideMaterial = null;
       show(true);
     },
-    dispose: (): void => [near, far].forEach((target) => target.dispose()),
+    dispose: (): void => target.dispose(),
   };
 }

@@ -1,18 +1,42 @@
 /** What the graphics card computes: light on surfaces, the sky, the sum of samples, and the picture from it. */
 
+/** How deep the sun's cameras see, metres. */
+export const SUN_DEPTH_M = 640;
+/** Sides of what they see: over the ground, and over that, round the subject. */
+export const FAR_SHADE_PX = 2048;
+export const NEAR_SHADE_PX = 1024;
+
 export const SURFACE_VERTEX = `
 attribute vec4 colour;
 #ifdef WIRE
 attribute vec2 metres;
 varying vec2 vMetres;
 #endif
+uniform vec3 toSun;
+uniform mat4 nearShade;
+uniform mat4 farShade;
+uniform float nearTexelM;
+uniform float farTexelM;
 varying vec4 vColour;
 varying vec3 vNormal;
 varying vec3 vPlace;
+varying vec3 vNear;
+varying vec3 vFar;
+
+// The flatter the sun falls in, the further before its surface a place is looked up: it must not shade itself.
+vec3 shadeAt(mat4 shade, vec3 place, vec3 n, float texelM) {
+  float facing = dot(n, toSun);
+  float slant = sqrt(max(0.0, 1.0 - facing * facing));
+  return (shade * vec4(place + n * slant * 2.0 * texelM, 1.0)).xyz;
+}
+
 void main() {
   vec4 place = modelMatrix * vec4(position, 1.0);
   vPlace = place.xyz;
   vNormal = mat3(modelMatrix) * normal;
+  vec3 n = normalize(vNormal);
+  vNear = shadeAt(nearShade, vPlace, n, nearTexelM);
+  vFar = shadeAt(farShade, vPlace, n, farTexelM);
   vColour = colour;
 #ifdef WIRE
   vMetres = metres;
@@ -20,12 +44,10 @@ void main() {
   gl_Position = projectionMatrix * viewMatrix * place;
 }`;
 
-/** How deep the sun's cameras see, metres. */
-export const SUN_DEPTH_M = 640;
-
 /**
  * Luminance of a matt surface: its share of sun, sky, ground and lamps, as the light model adds them. Shade is
- * looked up twice: near the subject finely, over the ground coarsely.
+ * looked up once, near the subject finely, over the ground coarsely: a card without silicon of its own takes both
+ * sides of every branch, and a look-up costs it most.
  */
 export const SURFACE_FRAGMENT = `
 uniform vec3 toSun;
@@ -34,14 +56,7 @@ uniform float skyLux;
 uniform float skyShare;
 uniform float groundLux;
 uniform float lampLux;
-uniform mat4 nearShade;
-uniform mat4 farShade;
-uniform sampler2D nearDepth;
-uniform sampler2D farDepth;
-uniform float nearTexel;
-uniform float farTexel;
-uniform float nearTexelM;
-uniform float farTexelM;
+uniform sampler2D depths;
 uniform vec2 aside;
 #ifdef WIRE
 uniform vec2 wire;
@@ -50,6 +65,8 @@ varying vec2 vMetres;
 varying vec4 vColour;
 varying vec3 vNormal;
 varying vec3 vPlace;
+varying vec3 vNear;
+varying vec3 vFar;
 
 float hashed(vec2 at) {
   vec3 p = fract(at.xyx * 0.1031);
@@ -65,14 +82,17 @@ float mottled(vec3 place) {
   return mix(mix(hashed(i), hashed(i + vec2(1, 0)), f.x), mix(hashed(i + vec2(0, 1)), hashed(i + vec2(1, 1)), f.x), f.y) * 2.0 - 1.0;
 }
 
-const float OUTSIDE = -1.0;
-// The flatter the sun falls in, the further before its surface a place is looked up: it must not shade itself.
-float lit(mat4 shade, sampler2D depths, float texel, float texelM, float biasM, vec3 n) {
-  float slant = sqrt(max(0.0, 1.0 - pow(dot(n, toSun), 2.0)));
-  vec3 at = (shade * vec4(vPlace + n * slant * 2.0 * texelM, 1.0)).xyz * 0.5 + 0.5;
-  if (any(lessThan(at, vec3(0.0))) || any(greaterThan(at, vec3(1.0)))) return OUTSIDE;
-  // Each sample looks a little aside: the mean of all is soft.
-  return texture2D(depths, at.xy + aside * texel).r + biasM / ${SUN_DEPTH_M.toFixed(1)} < at.z ? 0.0 : 1.0;
+const float FAR_PX = ${FAR_SHADE_PX.toFixed(1)};
+const float NEAR_PX = ${NEAR_SHADE_PX.toFixed(1)};
+const float DEPTH_M = ${SUN_DEPTH_M.toFixed(1)};
+// Each sample looks a little aside: the mean of all is soft. No look goes over the edge.
+float open() {
+  bool isNear = all(lessThan(abs(vNear), vec3(1.0 - 8.0 / NEAR_PX)));
+  bool isFar = all(lessThan(abs(vFar), vec3(1.0 - 8.0 / FAR_PX)));
+  vec3 at = 0.5 + 0.5 * (isNear ? vNear : vFar);
+  vec2 texel = aside + (isNear ? vec2(0.0, FAR_PX) + at.xy * NEAR_PX : at.xy * FAR_PX);
+  float seenM = texelFetch(depths, ivec2(texel), 0).r * DEPTH_M + (isNear ? 0.03 : 0.25);
+  return (isNear || isFar) && seenM < at.z * DEPTH_M ? 0.0 : 1.0;
 }
 
 void main() {
@@ -84,12 +104,7 @@ void main() {
 #ifdef WIRE
   if (!gl_FrontFacing) n = -n;
 #endif
-  float sun = max(0.0, dot(n, toSun)) * sunLux;
-  if (sun > 0.0) {
-    float open = lit(nearShade, nearDepth, nearTexel, nearTexelM, 0.03, n);
-    if (open == OUTSIDE) open = abs(lit(farShade, farDepth, farTexel, farTexelM, 0.25, n));
-    sun *= open;
-  }
+  float sun = max(0.0, dot(n, toSun)) * sunLux * open();
   float sky = skyLux * skyShare * (0.5 + 0.5 * n.z);
   float ground = groundLux * (0.5 - 0.5 * n.z);
   float tone = vColour.a > 0.0 ? 1.0 + 0.45 * mottled(vPlace / vColour.a) : 1.0;
@@ -148,9 +163,7 @@ void main() {
 }`;
 
 export const FULL_VERTEX = `
-varying vec2 vAt;
 void main() {
-  vAt = position.xy * 0.5 + 0.5;
   gl_Position = vec4(position.xy, 0.0, 1.0);
 }`;
 
@@ -158,9 +171,9 @@ export const ADD_FRAGMENT = `
 uniform sampler2D sum;
 uniform sampler2D sampled;
 uniform float perNit;
-varying vec2 vAt;
 void main() {
-  gl_FragColor = vec4(texture2D(sum, vAt).rgb + texture2D(sampled, vAt).rgb * perNit, 1.0);
+  ivec2 at = ivec2(gl_FragCoord.xy);
+  gl_FragColor = vec4(texelFetch(sum, at, 0).rgb + texelFetch(sampled, at, 0).rgb * perNit, 1.0);
 }`;
 
 /** From the mean of all samples to the picture: grain, the highlight's end, one curve, paper and ink. */
@@ -171,7 +184,6 @@ uniform float clippedAt;
 uniform vec2 grain;
 uniform vec3 paper;
 uniform vec3 ink;
-varying vec2 vAt;
 
 float hash(vec2 at, float seed) {
   vec3 p = fract(vec3(at.xyx) * vec3(0.1031, 0.1030, 0.0973) + seed);
@@ -192,7 +204,7 @@ float encoded(float x) {
   return x <= 0.0031308 ? 12.92 * x : 1.055 * pow(x, 1.0 / 2.4) - 0.055;
 }
 void main() {
-  vec3 x = texture2D(sum, vAt).rgb / samples;
+  vec3 x = texelFetch(sum, ivec2(gl_FragCoord.xy), 0).rgb / samples;
   for (int i = 0; i < 3; i++) {
     float noise = sqrt(max(0.0, grain.x * x[i] + grain.y));
     float value = min(clippedAt, x[i] + noise * normal(0.11 + 0.23 * float(i)));
