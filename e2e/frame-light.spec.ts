@@ -79,61 +79,65 @@ test(
   },
 );
 
-test('a post’s shadow lies as the sun has it, and wire lets the sun through', { tag: '@once' }, async ({ drawing: page }) => {
-  const sun = { azimuthDeg: 240, altitudeDeg: 35 };
-  const foot = { x: 0, y: 20, z: 0 };
-  const camera = { position: { x: 0, y: 0, z: 30 }, aim: foot, focalMm: 135, sensor: SENSOR };
-  const post: Solid = {
-    ...{ shape: 'rod', from: foot, to: { ...foot, z: 2 }, radiusM: 0.12 },
-    ...{ material: 'line', reflectance: 0.3 },
-  };
-  const toward = alongBearing(sun.azimuthDeg);
-  const along = alongBearing(sun.azimuthDeg + 90);
-  const fenceAt = (m: number) => ({
-    x: foot.x + 1.5 * toward.x + m * along.x,
-    y: foot.y + 1.5 * toward.y + m * along.y,
-  });
-  const fence: Solid = {
-    ...{ shape: 'mesh', from: fenceAt(-3), to: fenceAt(3), heightM: 4 },
-    ...{ pitchM: 0.05, wireM: 0.002, material: 'line', reflectance: 0 },
-  };
-  const scene = sceneOf(1, camera, { solids: [post, fence] });
-  const drawn = await draw(
-    page,
-    {
-      ...scene,
-      ground: { material: 'line', reflectance: 0.2 },
-      light: {
-        ...{ ...scene.light, lampLux: 0, sunLux: 40_000, skyLux: 8000, cloud: 0 },
-        toSun: alongBearing(sun.azimuthDeg, sun.altitudeDeg),
-      },
-      exposure: { ...scene.exposure, ev: 13 },
-    },
-    16,
-  );
-  const project = projector(camera);
-  const away = alongBearing(sun.azimuthDeg + 180);
-  const lengthM = shadowLength(2, sun.altitudeDeg);
-  const lightAt = (alongM: number, asideM: number): number => {
-    const at = {
-      x: foot.x + away.x * alongM - away.y * asideM,
-      y: foot.y + away.y * alongM + away.x * asideM,
-      z: 0,
+test(
+  'a post’s shadow lies as the sun has it, and wire lets the sun through',
+  { tag: '@once' },
+  async ({ drawing: page }) => {
+    const sun = { azimuthDeg: 240, altitudeDeg: 35 };
+    const foot = { x: 0, y: 20, z: 0 };
+    const camera = { position: { x: 0, y: 0, z: 30 }, aim: foot, focalMm: 135, sensor: SENSOR };
+    const post: Solid = {
+      ...{ shape: 'rod', from: foot, to: { ...foot, z: 2 }, radiusM: 0.12 },
+      ...{ material: 'line', reflectance: 0.3 },
     };
-    const image = project(at) ?? { x: 0, y: 0 };
-    const [x, y] = [WIDTH / 2 + image.x * PX_PER_MM, HEIGHT / 2 + image.y * PX_PER_MM];
-    return drawn.light[Math.floor(y) * WIDTH + Math.floor(x)] as number;
-  };
-  const lit = lightAt(lengthM * 0.5, 0.8);
-  const shaded = lightAt(lengthM * 0.5, 0);
-  // Sky alone against sky and sun: 8000 to 8000 + 40 000 · sin 35°.
-  expect(shaded / lit).toBeCloseTo(8000 / (8000 + 40_000 * Math.sin((35 * Math.PI) / 180)), 1);
-  const half = (lit + shaded) / 2;
-  expect(lightAt(lengthM * 0.95, 0)).toBeLessThan(half);
-  expect(lightAt(lengthM * 1.05 + 0.1, 0)).toBeGreaterThan(half);
-  expect(lightAt(lengthM * 0.8, 0.3)).toBeGreaterThan(half);
-  expect(lightAt(lengthM * 0.8, -0.3)).toBeGreaterThan(half);
-});
+    const toward = alongBearing(sun.azimuthDeg);
+    const along = alongBearing(sun.azimuthDeg + 90);
+    const fenceAt = (m: number) => ({
+      x: foot.x + 1.5 * toward.x + m * along.x,
+      y: foot.y + 1.5 * toward.y + m * along.y,
+    });
+    const fence: Solid = {
+      ...{ shape: 'mesh', from: fenceAt(-3), to: fenceAt(3), heightM: 4 },
+      ...{ pitchM: 0.05, wireM: 0.002, material: 'line', reflectance: 0 },
+    };
+    const scene = sceneOf(1, camera, { solids: [post, fence] });
+    const drawn = await draw(
+      page,
+      {
+        ...scene,
+        ground: { material: 'line', reflectance: 0.2 },
+        light: {
+          ...{ ...scene.light, lampLux: 0, sunLux: 40_000, skyLux: 8000, cloud: 0 },
+          toSun: alongBearing(sun.azimuthDeg, sun.altitudeDeg),
+        },
+        exposure: { ...scene.exposure, ev: 13 },
+      },
+      16,
+    );
+    const project = projector(camera);
+    const away = alongBearing(sun.azimuthDeg + 180);
+    const lengthM = shadowLength(2, sun.altitudeDeg);
+    const lightAt = (alongM: number, asideM: number): number => {
+      const at = {
+        x: foot.x + away.x * alongM - away.y * asideM,
+        y: foot.y + away.y * alongM + away.x * asideM,
+        z: 0,
+      };
+      const image = project(at) ?? { x: 0, y: 0 };
+      const [x, y] = [WIDTH / 2 + image.x * PX_PER_MM, HEIGHT / 2 + image.y * PX_PER_MM];
+      return drawn.light[Math.floor(y) * WIDTH + Math.floor(x)] as number;
+    };
+    const lit = lightAt(lengthM * 0.5, 0.8);
+    const shaded = lightAt(lengthM * 0.5, 0);
+    // Sky alone against sky and sun: 8000 to 8000 + 40 000 · sin 35°.
+    expect(shaded / lit).toBeCloseTo(8000 / (8000 + 40_000 * Math.sin((35 * Math.PI) / 180)), 1);
+    const half = (lit + shaded) / 2;
+    expect(lightAt(lengthM * 0.95, 0)).toBeLessThan(half);
+    expect(lightAt(lengthM * 1.05 + 0.1, 0)).toBeGreaterThan(half);
+    expect(lightAt(lengthM * 0.8, 0.3)).toBeGreaterThan(half);
+    expect(lightAt(lengthM * 0.8, -0.3)).toBeGreaterThan(half);
+  },
+);
 
 test(
   'exposure: grey where it is metered, a stop doubles it, highlights end, grain grows',

@@ -1,6 +1,6 @@
 import { landsAt, perchEnds, scorePosition, type FeatureOf } from '@/core';
 import { nextReminder } from '@/features/field/now-next';
-import { rivalInWords } from '@/features/shoot/perch-words';
+import { lastStopInWords, rivalInWords } from '@/features/shoot/perch-words';
 import { landedOn, withStick } from '@/records/carried';
 import { changeItem, moveItem, removeItem } from '@/records/edit-site';
 import { turnGround } from '@/records/edit-ground';
@@ -109,8 +109,26 @@ test('the last stop is tried by the score itself: whoever moves the perch there 
   const nearer = moveItem(moved, { list: 'features', id: PERCH.id }, -0.06, -0.08);
   expect(totalOf(nearer)).toBeGreaterThan(stop.total);
   expect(foodInFrame(seenIn(nearer), nearer)).toHaveLength(1);
+  const leaves = stopIn(nearer);
+  expect(leaves && lastStopInWords(leaves)).toMatch(
+    /^The last stop on the way from Bush: 90 cm before Feeder\. 69 of 100 there, 69 where it is\. Feeder is out of the frame there\.$/,
+  );
   // There it stays: nothing better is told.
   expect(stopIn(moved)).toBeUndefined();
+});
+
+test.each([
+  // By the hedge's way the picture is a worse one, and only the bird speaks for it; by the fence's it is better.
+  [
+    { x: 7.5, y: 16 },
+    '90 cm before Feeder. A bird sits there more likely, but the picture is a worse one: 69 of 100 there, 75 where it is.',
+  ],
+  [{ x: -8, y: 2 }, '2.0 m before Feeder. 77 of 100 there, 75 where it is.'],
+])('birds from %j: what the last stop costs is said', (from, words) => {
+  const stop = stopIn(
+    changeItem(GARDEN, 'features', 'bush', (feature) => ({ ...feature, points: [from] })),
+  );
+  expect(stop && lastStopInWords(stop)).toBe(`The last stop on the way from Bush: ${words}`);
 });
 
 test('on a way straight at the camera the feeder is in the frame at every stop, and that is told', () => {

@@ -198,8 +198,9 @@ export interface LastStop {
   /** What the place scores with the subject there, and what it scores now. */
   readonly total: number;
   readonly now: number;
-  /** Food is in the frame even there. */
+  /** Food is in the frame even there; or it is now, and there no longer. */
   readonly foodInFrame: boolean;
+  readonly foodLeaves: boolean;
 }
 
 /** So near to the straight way, a hop before the food, it stands at a last stop already. */
@@ -246,10 +247,12 @@ export function lastStopFor(
   if (!best || !nearest || !furthest || best.total === 0) return undefined;
   const now = scoredAt({ x: from.x, y: from.y });
   const onWay = distanceToLine(from, [nearest, furthest]) <= ON_WAY_M;
-  const better = (now.inFrame && !best.inFrame) || best.total - now.total >= LEAST_GAIN;
+  const foodLeaves = now.inFrame && !best.inFrame;
+  const better = foodLeaves || best.total - now.total >= LEAST_GAIN;
   if (onWay && !(better && (now.inFrame || !best.inFrame))) return undefined;
   return {
     ...{ cover: way.cover.name, food: way.food.name, beforeM: apartM(best.at, food) },
-    ...{ markAt: best.at, total: best.total, now: now.total, foodInFrame: best.inFrame },
+    ...{ markAt: best.at, total: best.total, now: now.total },
+    ...{ foodInFrame: best.inFrame, foodLeaves },
   };
 }

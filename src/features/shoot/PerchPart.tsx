@@ -21,6 +21,7 @@ import { Heading, Text } from '@/ui/Text';
 import { BEFORE_CUTTING } from './hide-words';
 import { useEdits, useSearch, useShown } from './open-shoot';
 import {
+  costs,
   endChoices,
   endInWords,
   focusInWords,
@@ -76,7 +77,7 @@ function Stop({ view }: { readonly view: Seen }) {
       </Text>
     );
   }
-  const { markAt, total, now } = stop;
+  const { markAt, total } = stop;
   const moved = perchUnder(setup, view.mark);
   const ref = moved
     ? ({ list: 'features', id: moved.id } as const)
@@ -85,8 +86,8 @@ function Stop({ view }: { readonly view: Seen }) {
     <View className="gap-2">
       <Text>{lastStopInWords(stop)}</Text>
       <Button
-        kind={total > now ? 'primary' : 'plain'}
-        label={`Put ${moved ? 'the perch' : view.mark.name} there: ${Math.round(total * 100)}`}
+        kind={costs(stop) ? 'plain' : 'primary'}
+        label={`Put ${moved ? 'the perch' : view.mark.name} there${costs(stop) ? ' all the same' : ''}: ${Math.round(total * 100)}`}
         onPress={() =>
           update((current) => {
             const mark = current.marks.find(({ id }) => id === view.mark.id);

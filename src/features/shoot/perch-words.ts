@@ -30,16 +30,23 @@ const begin = (words: string): string => words.slice(0, 1).toUpperCase() + words
 export const rivalInWords = ({ name, awayM, food }: Rival): string =>
   `${name}, ${smallLength(awayM)} ${food ? `from ${food}` : 'off'}`;
 
-/** "Last stop from Gap in the hedge: 0.8 m before Feeder. 88 of 100 there, 84 here." */
-export const lastStopInWords = ({
-  cover,
-  food,
-  beforeM,
-  total,
-  now,
-  foodInFrame,
-}: LastStop): string =>
-  `The last stop on the way from ${cover}: ${smallLength(beforeM)} before ${food}. ${Math.round(total * 100)} of 100 there, ${Math.round(now * 100)} where it is.${foodInFrame ? ` ${food} is in the frame there: move it to a side.` : ''}`;
+const ofHundred = (score: number): number => Math.round(score * 100);
+
+/** Whether the picture is a worse one at the last stop: then only that birds come there speaks for it. */
+export const costs = ({ total, now, foodLeaves }: LastStop): boolean =>
+  !foodLeaves && ofHundred(total) < ofHundred(now);
+
+/** "The last stop on the way from Gap in the hedge: 80 cm before Feeder. 88 of 100 there, 84 where it is." */
+export function lastStopInWords(stop: LastStop): string {
+  const { cover, food, beforeM, total, now, foodInFrame, foodLeaves } = stop;
+  return [
+    `The last stop on the way from ${cover}: ${smallLength(beforeM)} before ${food}.`,
+    ...(costs(stop) ? ['A bird sits there more likely, but the picture is a worse one:'] : []),
+    `${ofHundred(total)} of 100 there, ${ofHundred(now)} where it is.`,
+    ...(foodLeaves ? [`${food} is out of the frame there.`] : []),
+    ...(foodInFrame ? [`${food} is in the frame there: move it to a side.`] : []),
+  ].join(' ');
+}
 
 /** Where on a stick a bird may land, to choose from; nothing of a post. */
 export const endChoices = (

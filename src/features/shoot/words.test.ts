@@ -1,5 +1,5 @@
 import type { Answer } from '@/answers/answer';
-import { faceSeen, lightInWords, sunInWords } from './words';
+import { faceSeen, lightInWords, metres, smallLength, sunInWords } from './words';
 
 /** Light as an answer holds it: the sun up, on the face, so far off the camera's own axis. */
 const lit = (
@@ -61,4 +61,17 @@ test.each([
   [-3, '3° below the horizon'],
 ])('the sun at %d° is %s', (altitudeDeg, words) => {
   expect(sunInWords({ azimuthDeg: 271, altitudeDeg })).toBe(`Sun 271° W, ${words}`);
+});
+
+test.each([
+  [0.00994, '9.9 mm'],
+  [0.00996, '10 mm'],
+  [0.0196, '2 cm'],
+  [0.994, '99 cm'],
+  [0.996, '1.0 m'],
+  [99.94, '99.9 m'],
+  [99.96, '100 m'],
+])('%d m is written %s: a round figure in the unit that it has', (m, words) => {
+  expect(smallLength(m)).toBe(words);
+  if (m > 0.995) expect(metres(m)).toBe(words);
 });

@@ -111,17 +111,17 @@ export function sunInWords(sun: {
 }
 
 /** "21.4 m" near, "214 m" far. */
-export const metres = (m: number): string => written(m, 'm', m * shownIn('m').each < 100 ? 1 : 0);
+export const metres = (m: number): string => written(m, 'm', m * shownIn('m').each < 99.95 ? 1 : 0);
 
 /** "1.2 m", "14 cm"; "3.9 ft", "5.5 in". */
 export function smallLength(m: number): string {
   if (m === Infinity) return 'endless';
   if (unitsNow() === 'imperial') {
     const inches = m / 0.0254;
-    return inches < 24 ? `${inches.toFixed(inches < 10 ? 1 : 0)} in` : metres(m);
+    return inches < 24 ? `${inches.toFixed(inches < 9.95 ? 1 : 0)} in` : metres(m);
   }
-  if (m < 0.02) return `${(m * 1000).toFixed(m < 0.01 ? 1 : 0)} mm`;
-  return m < 1 ? `${Math.round(m * 100)} cm` : metres(m);
+  if (m < 0.0195) return `${(m * 1000).toFixed(m < 0.00995 ? 1 : 0)} mm`;
+  return m < 0.995 ? `${Math.round(m * 100)} cm` : metres(m);
 }
 
 /** Why there is no answer, and what to change. */
