@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
+import { comingLines } from '@/features/shoot/day-lines';
 import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { useDay } from '@/features/shoot/use-day';
 import { useShown } from '@/features/shoot/open-shoot';
@@ -14,7 +15,6 @@ import { runningLine } from './now-next';
 import { NoteSheet } from '@/features/shoot/NoteSheet';
 import { useField, type Seen } from './use-field';
 import { useFieldTime } from './use-field-time';
-import { usePlannedStay } from './use-plan-followed';
 
 /** A large button for a gloved thumb: what it does, and how often it was done. */
 function Tap({
@@ -151,10 +151,11 @@ function useCredit() {
 /** Who or what it was, by one press: those of the event that runs first. */
 function Tags() {
   const { shoot, atMs } = useShown('shoot', 'atMs');
-  const { lines } = useDay();
+  const { lines, state } = useDay();
   const { log, setElsewhere } = useField();
   const { following } = useFieldTime();
-  const stay = usePlannedStay();
+  // While a press has the day planned anew the plan before it stands: the row must not move under the thumb.
+  const isPlanned = comingLines(lines, atMs).length > 0;
   const away = shoot.choice.elsewhere === true;
   const { owedOf, event } = useCredit();
   const entered = new Set(
@@ -175,11 +176,16 @@ function Tags() {
       role="group"
       aria-label="Tags"
     >
-      {following && stay ? (
+      {following && isPlanned ? (
         <Tag
           label={away ? 'Back to the plan' : 'I am elsewhere'}
           onPress={() => setElsewhere(!away)}
         />
+      ) : null}
+      {following && !isPlanned && !away && lines.length > 0 && state.kind === 'planning' ? (
+        <View className="min-h-[56px] justify-center">
+          <Text kind="small">Planning the day: place and lens may change</Text>
+        </View>
       ) : null}
       {people.map(({ id, name, number }) => {
         const called = number ? `${number} ${name}` : name;
