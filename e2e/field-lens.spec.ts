@@ -1,5 +1,5 @@
 import { expect, goTo, part, test } from './app';
-import { openField, opensAt, planInHand, settingsNow } from './field';
+import { keeperButton, openField, opensAt, planInHand, settingsNow } from './field';
 
 test(
   'the lens comes with the place: Field dials what Day planned, and another lens is put right by a press',
@@ -36,5 +36,39 @@ test(
       .click();
     await expect(settings).toContainText(lens);
     await expect(page.getByRole('button', { name: /as planned$/ })).toBeHidden();
+  },
+);
+
+test(
+  'until the day is planned that is said, and no press moves what lies under the thumb',
+  { tag: '@once' },
+  async ({ page }) => {
+    // What plans the day is held back, as it is on a slow phone.
+    let letGo = () => undefined as void;
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    await page.context().route(/\/day-[0-9a-f]+\.js/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    await opensAt(page, '2027-04-16T18:20:00Z');
+    await openField(page, 'demo-larkmoor');
+    await expect(page.getByText('Planning the day: place and lens may change')).toBeVisible();
+    letGo();
+    await planInHand(page);
+    await expect(page.getByText('Planning the day')).toHaveCount(0);
+    await page.evaluate(() => {
+      const tags = document.querySelector('[aria-label="Tags"]') as HTMLElement;
+      const gone = () => !tags.textContent.startsWith('I am elsewhere');
+      new MutationObserver(() => {
+        if (gone()) tags.dataset['moved'] = 'yes';
+      }).observe(tags, { childList: true, subtree: true, characterData: true });
+    });
+    await keeperButton(page).click();
+    await expect(page.getByRole('status')).toContainText('Keeper');
+    // What was pressed has the day planned anew.
+    await page.waitForTimeout(2500);
+    expect(
+      await page.getByRole('group', { name: 'Tags' }).evaluate(({ dataset }) => ({ ...dataset })),
+    ).not.toHaveProperty('moved');
   },
 );
