@@ -195,3 +195,14 @@ export async function makeShoot(page: Page, said: NewShoot): Promise<void> {
   await page.getByRole('button', { name: 'Make the shoot' }).click();
   await expect(page.getByRole('img', { name: /^Ground plan/ })).toBeVisible();
 }
+
+/** Holds back what a worker works out, as a slow phone does, until what this gives lets it go. */
+export async function holdBack(page: Page, worker: string): Promise<() => void> {
+  let letGo = () => undefined as void;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.context().route(new RegExp(`/${worker}-[0-9a-f]+\\.js`), async (route) => {
+    await held;
+    await route.continue();
+  });
+  return letGo;
+}

@@ -1,4 +1,4 @@
-import { expect, goTo, part, test } from './app';
+import { expect, goTo, holdBack, part, test } from './app';
 import { keeperButton, openField, opensAt, planInHand, settingsNow } from './field';
 
 test(
@@ -43,13 +43,7 @@ test(
   'until the day is planned that is said, and no press moves what lies under the thumb',
   { tag: '@once' },
   async ({ page }) => {
-    // What plans the day is held back, as it is on a slow phone.
-    let letGo = () => undefined as void;
-    const held = new Promise<void>((resolve) => (letGo = resolve));
-    await page.context().route(/\/day-[0-9a-f]+\.js/, async (route) => {
-      await held;
-      await route.continue();
-    });
+    const letGo = await holdBack(page, 'day');
     await opensAt(page, '2027-04-16T18:20:00Z');
     await openField(page, 'demo-larkmoor');
     await expect(page.getByText('Planning the day: place and lens may change')).toBeVisible();

@@ -2,6 +2,7 @@ import {
   expect,
   groundTool,
   headline,
+  holdBack,
   onPhone,
   openLarkmoor,
   positionHandle,
@@ -68,13 +69,7 @@ test(
   'a search can be stopped on its way, and the page answers meanwhile',
   { tag: '@once' },
   async ({ page }) => {
-    // The worker's script is held back, so that the search is still on its way when it is stopped.
-    let letGo = () => undefined as void;
-    const held = new Promise<void>((resolve) => (letGo = resolve));
-    await page.context().route(/\/search-[0-9a-f]+\.js/, async (route) => {
-      await held;
-      await route.continue();
-    });
+    const letGo = await holdBack(page, 'search');
     await openLarkmoor(page);
     const section = page.getByRole('region', { name: 'Where else to stand' });
     await groundTool(page, 'Search');
