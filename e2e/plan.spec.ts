@@ -319,16 +319,18 @@ test(
     await expect(page.locator('[role=main]')).toHaveCount(1);
     const things = () => page.evaluate(() => document.body.children.length);
     const before = await things();
-    const titles = await page.evaluate(async () => {
+    const shown = await page.evaluate(async () => {
       const title = () => document.querySelector('[role=main] h2')?.textContent;
       const links = [...document.querySelectorAll<HTMLElement>('[aria-label="Steps"] a')];
       const before = title();
       links.find(({ textContent }) => textContent === 'Settings')?.click();
       // One turn later: put together after the press it takes some tens.
       await new Promise((done) => setTimeout(done, 0));
-      return [before, title()];
+      const hours = document.querySelector('[role=slider][aria-label=Time]');
+      return [before, title(), Boolean(hours?.querySelector('svg'))];
     });
-    expect(titles).toEqual(['Light through the hours', 'Settings: the dials']);
+    // With its hours drawn: they are as wide as they were.
+    expect(shown).toEqual(['Light through the hours', 'Settings: the dials', true]);
     await page.waitForTimeout(4000);
     expect(await things()).toBe(before);
     const slider = timeSlider(page);

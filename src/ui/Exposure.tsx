@@ -1,6 +1,7 @@
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from './Text';
+import { useWidth } from './use-width';
 
 /** Mean width of a figure, the raised 1, the word ISO and the gaps, in ems of the headline. */
 const FIGURE_EM = 0.56;
@@ -51,7 +52,7 @@ export const Exposure = memo(function Exposure({
   /** To be read at arm's length: the shutter over the other two, each as large as it goes. */
   readonly stacked?: boolean;
 }) {
-  const [widthPx, setWidthPx] = useState(340);
+  const { widthPx, onLayout } = useWidth(`dials ${largestPx} ${String(stacked)}`, 340);
   const px = headlinePx(stacked ? [aperture, iso] : [shutter, aperture, iso], widthPx, largestPx);
   const size = { fontSize: px, lineHeight: px * 1.1 };
   const shutterPx = stacked ? headlinePx([shutter], widthPx, largestPx * 1.6) : px;
@@ -59,7 +60,7 @@ export const Exposure = memo(function Exposure({
     <View
       role="img"
       aria-label={`${shutter}, ${aperture}, ${iso}`}
-      onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
+      onLayout={onLayout}
       className="flex-row flex-wrap items-end justify-between"
     >
       <View className={stacked ? 'w-full' : ''}>

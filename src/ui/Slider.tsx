@@ -1,8 +1,9 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { onKeys } from './keys';
 import { Text } from './Text';
+import { useWidth } from './use-width';
 
 interface SliderTrack {
   readonly label: string;
@@ -43,7 +44,7 @@ export function SlideArea({
   readonly verticalScroll?: boolean;
   readonly children: (widthPx: number) => ReactNode;
 }) {
-  const [widthPx, setWidthPx] = useState(0);
+  const { widthPx, onLayout } = useWidth(label, 0);
   const onTrack = (wanted: number) =>
     Math.min(max, Math.max(min, min + Math.round((wanted - min) / step) * step));
   const move = (by: number) => onChange((from) => onTrack(from + by));
@@ -71,7 +72,7 @@ export function SlideArea({
         aria-valuemax={max}
         aria-valuenow={value}
         aria-valuetext={valueText}
-        onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
+        onLayout={onLayout}
         style={{ height: heightPx, width: '100%', cursor: 'pointer' }}
         {...onKeys({
           ArrowRight: () => move(step),

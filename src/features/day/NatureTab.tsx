@@ -15,6 +15,7 @@ import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { arrivalOf, clockHours, litSpans, visitsByHour, watchesAt } from '@/answers/nature';
 import { ARRIVE_BEFORE, visitInWords } from '@/features/shoot/visit-words';
 import { floodedAt } from '@/answers/tide';
@@ -111,7 +112,7 @@ function Visits({
 }) {
   const { shoot, hours } = useShown('shoot', 'hours');
   const all = useShoots(demoShoots).data;
-  const [widthPx, setWidthPx] = useState(0);
+  const { widthPx, onLayout } = useWidth('visits', 0);
   const [edited, setEdited] = useState<Watch>();
   const watches = useMemo(() => watchesAt(shoot, markId, all ?? []), [shoot, markId, all]);
   const byHour = useMemo(() => visitsByHour(watches), [watches]);
@@ -138,7 +139,7 @@ function Visits({
           from it, with how sure that is.
         </Text>
       )}
-      <View onLayout={({ nativeEvent: { layout } }) => setWidthPx(layout.width)}>
+      <View onLayout={onLayout}>
         {widthPx > 0 ? (
           <VisitsChart
             hours={shown}

@@ -18,6 +18,7 @@ import { Button } from '@/ui/Button';
 import { RowButton } from '@/ui/RowButton';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { requestFaceDays } from '@/workers/light-series-client';
 import {
   bestMornings,
@@ -70,7 +71,7 @@ function DayAndYear() {
   const { update } = useEdits();
   const { timeZone } = shoot.place;
   const shootDate = shoot.startLocal.slice(0, 10);
-  const [widthPx, setWidthPx] = useState(300);
+  const { widthPx, onLayout } = useWidth('when lit', 300);
   const [row, setRow] = useState<number>();
   const asked = useMemo(
     () => (seen.ok && scene ? facedScene(seen.view, scene) : undefined),
@@ -117,7 +118,7 @@ function DayAndYear() {
   const at = shoot.atLocal.slice(11);
   const mornings = morningsOf(calendar, year, timeZone);
   return (
-    <View className="gap-2" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View className="gap-2" onLayout={onLayout}>
       <Text kind="small" ink="quiet">
         {`${seen.view.mark.name} from ${seen.view.position.name}, whatever the clouds. A full bar is front light, three quarters a high sun that shades the eyes, half a bar side light, a thin line back light; dots are shade, nothing is sun down.`}
       </Text>

@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { useShown } from '@/features/shoot/open-shoot';
 import { LightChart, LineKey } from '@/figures/LightChart';
 import { Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import type { DayLight, Seen } from './use-day-light';
 
 /** What the chart shows, for those who can't see it. */
@@ -31,14 +31,11 @@ export function HoursChart({
   readonly heightPx: number;
 }) {
   const { hours, clock, atMs, ribbon } = useShown('hours', 'clock', 'atMs', 'ribbon');
-  const [widthPx, setWidthPx] = useState(340);
+  const { widthPx, onLayout } = useWidth('hours chart', 340);
   const { drawn, main, trouble, turned, lampsRuleMs, neededEv } = light;
   const sun = ribbon.events.filter((event) => event.main);
   return (
-    <View
-      onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
-      style={{ minHeight: heightPx }}
-    >
+    <View onLayout={onLayout} style={{ minHeight: heightPx }}>
       {main ? (
         <LightChart
           {...hours}

@@ -8,6 +8,7 @@ import { withClock } from '@/records/edit-log';
 import { clockOf } from '@/records/times';
 import { Button } from '@/ui/Button';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { ClockSheet } from './ClockSheet';
 import { clockInWords, foundInWords, howFoundInWords, isAsFound } from './clock-words';
 import { useClocks } from './use-clocks';
@@ -87,13 +88,13 @@ function CameraClock({
 /** Taps between the pictures as they stand and as they would: the lower rows fall in step. */
 function Evidence({ found }: { readonly found: ClockFound }) {
   const { shoot } = useShown('shoot');
-  const [widthPx, setWidthPx] = useState(320);
+  const { widthPx, onLayout } = useWidth('clock', 320);
   const drawn = evidenceDrawn(shoot, found);
   if (!drawn) return null;
   const { fromMs, toMs, tapsMs, standMs, rightMs } = drawn;
   const said = [fromMs, toMs].map((ms) => clockOf(ms, 'UTC')).join(' to ');
   return (
-    <View onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View onLayout={onLayout}>
       <ClockTicks
         label={`Keepers tapped and pictures from ${said}: put right, the pictures stand under the taps`}
         {...{ fromMs, toMs, widthPx }}

@@ -8,6 +8,7 @@ import { writeEvenTable } from '@/formats/even-table';
 import { Button } from '@/ui/Button';
 import { downloadText } from '@/ui/files';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { picturesInWords } from './caption-words';
 import {
   cropInWords,
@@ -31,7 +32,7 @@ export function EvenTab({ frames }: { readonly frames: readonly MatchedFrame[] }
   const { shoot } = useShown('shoot');
   const { runs, only, show, someKept } = useEven(frames);
   const [shown, setShown] = useState(RUNS_SHOWN);
-  const [widthPx, setWidthPx] = useState(340);
+  const { widthPx, onLayout } = useWidth('runs of pictures', 340);
   const asking = useMemo(() => runs?.filter(asksForSomething), [runs]);
   if (frames.length === 0) {
     return (
@@ -56,7 +57,7 @@ export function EvenTab({ frames }: { readonly frames: readonly MatchedFrame[] }
   const overall = overallInWords(asking);
   const rest = runs.length - asking.length;
   return (
-    <View className="gap-4" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View className="gap-4" onLayout={onLayout}>
       <View role="region" aria-label="To even out" className="gap-2">
         <Heading level={2} kind="figure">
           {lifted === 0

@@ -1,5 +1,5 @@
 import { median } from 'd3-array';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { plannedFor, planComparer } from '@/answers/against-plan';
 import { matchedFrames } from '@/answers/matched';
@@ -11,6 +11,7 @@ import { percent } from '@/features/shoot/words';
 import { dayOf } from '@/records/day-said';
 import type { Shoot } from '@/records/shoot';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { againstInWords } from './log-rows';
 import { lightBandInWords, seasonInWords } from './taught-words';
 import { FreshAndTired, Rates, Section } from './TaughtParts';
@@ -44,7 +45,7 @@ export function SeasonTaught({ shoots }: { readonly shoots: readonly Shoot[] }) 
 const placeOf = ({ place, title }: Shoot): string => place.name ?? title;
 
 function Looked({ shoots }: { readonly shoots: readonly Shoot[] }) {
-  const [widthPx, setWidthPx] = useState(340);
+  const { widthPx, onLayout } = useWidth('taught by months', 340);
   const { presses, days, rates, skill, iso } = useMemo(() => {
     const all = livedPresses(shoots);
     const frameOf = (one: LivedPress) => middleOf(one);
@@ -79,7 +80,7 @@ function Looked({ shoots }: { readonly shoots: readonly Shoot[] }) {
   const delivered = days.flatMap((day) => day.delivered);
   const had = delivered.filter(({ delivered: came, quota }) => came >= quota).length;
   return (
-    <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View className="gap-5" onLayout={onLayout}>
       <Section name="Planned and done">
         <Text kind="strong">{`${seasonInWords(shoots.length, presses)}.`}</Text>
         {delivered.length > 0 ? (

@@ -8,6 +8,7 @@ import { useShoots } from '@/records/queries';
 import { FIRST_PAN_SIGMA, type Shoot } from '@/records/shoot';
 import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { teachersOf } from '@/features/shoot/lessons';
 import { useLookedThrough } from '@/features/shoot/use-looked-through';
 import { againstInWords } from './log-rows';
@@ -61,7 +62,7 @@ export function TaughtTab({ frames }: { readonly frames: readonly MatchedFrame[]
 function ShootTaught({ frames }: { readonly frames: readonly MatchedFrame[] }) {
   const { shoot } = useShown('shoot');
   const all = useShoots(demoShoots).data;
-  const [widthPx, setWidthPx] = useState(340);
+  const { widthPx, onLayout } = useWidth('taught', 340);
   const known = useMemo(() => teachersOf(shoot, all ?? []), [shoot, all]);
   const isLooked = useLookedThrough(known);
   const taught = useMemo(() => {
@@ -98,7 +99,7 @@ function ShootTaught({ frames }: { readonly frames: readonly MatchedFrame[] }) {
   const isWatched = here.some(({ watches }) => watches.length > 0);
   const empty = frames.length === 0 && offsets.length === 0 && !isWatched;
   return (
-    <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View className="gap-5" onLayout={onLayout}>
       {empty ? <Text>Nothing to learn from yet: log in Field, or read pictures in.</Text> : null}
       {rates.map(({ name, rows }) =>
         rows.length > 0 ? (

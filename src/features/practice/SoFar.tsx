@@ -1,7 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { TriesChart, type TriesDrawn } from '@/figures/TriesChart';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { countedInWords, shareInWords, type Counted } from './so-far-words';
 
 /** What the tries at a drill come to so far, one by one and together; nothing before the first. */
@@ -18,17 +19,12 @@ export function SoFar({
   readonly ofHand?: boolean;
   readonly children?: ReactNode;
 }) {
-  const [widthPx, setWidthPx] = useState(0);
+  const { widthPx, onLayout } = useWidth('practised', 0);
   const { tries } = drawn;
   if (tries.length === 0) return null;
   const good = tries.filter((made) => made.good).length;
   return (
-    <View
-      role="region"
-      aria-label={name}
-      className="gap-2"
-      onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}
-    >
+    <View role="region" aria-label={name} className="gap-2" onLayout={onLayout}>
       <Heading level={3}>{name}</Heading>
       {widthPx > 0 ? (
         <TriesChart

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import {
   backdropVerdict,
@@ -20,6 +20,7 @@ import { NoiseScale } from '@/figures/NoiseScale';
 import { Choice } from '@/ui/Choice';
 import { Slider } from '@/ui/Slider';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 import { ShutterRules } from './Levers';
 import { OwnFloor } from './OwnFloor';
 
@@ -47,11 +48,11 @@ const SCHOOLS: readonly { readonly value: School; readonly label: string; readon
 /** What the dials rest on: the shutter's scale, depth, grain, and what the schools would set. */
 export function ReasonsTab({ seen }: { readonly seen: Seen }) {
   const plan = useShown('setup');
-  const [widthPx, setWidthPx] = useState(300);
+  const { widthPx, onLayout } = useWidth('reasons', 300);
   const { view, answer } = seen;
   const { exposure } = answer;
   return (
-    <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View className="gap-5" onLayout={onLayout}>
       <Schools choice={plan.setup.choice} />
       <SideBySide view={view} answer={answer} widthPx={widthPx} />
       <View className="gap-1">

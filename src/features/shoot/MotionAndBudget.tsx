@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { type ExposurePlan } from '@/core';
 import { SmearRuler } from '@/figures/SmearRuler';
@@ -13,6 +12,7 @@ import {
 import type { View as Seen } from '@/answers/view';
 import { engraved, gradeInWords } from '@/features/shoot/words';
 import { Heading, Text } from '@/ui/Text';
+import { useWidth } from '@/ui/use-width';
 
 const LEVER_NAMES = {
   shutter: 'shutter',
@@ -64,9 +64,9 @@ export function ExposureDrawn({
   readonly exposure: ExposurePlan;
   readonly ev: number;
 }) {
-  const [widthPx, setWidthPx] = useState(300);
+  const { widthPx, onLayout } = useWidth('motion', 300);
   return (
-    <View className="gap-5" onLayout={({ nativeEvent }) => setWidthPx(nativeEvent.layout.width)}>
+    <View className="gap-5" onLayout={onLayout}>
       <View className="gap-2">
         <Heading level={2} kind="figure">
           How far each part moves
