@@ -10,7 +10,7 @@ import type { Paper } from './paper';
 interface Job extends Asked {
   readonly paper: Paper;
   readonly to: HTMLCanvasElement;
-  /** Whether it is what one looks at: then it goes before all others. */
+  /** Whether it is what one looks at: then it goes before all others; hurried, before what is begun. */
   readonly first: boolean;
   readonly onRefused: (why: string) => void;
   readonly onDone: () => void;
@@ -20,7 +20,15 @@ interface Job extends Asked {
 const IDLE_MS = 20_000;
 
 let line: readonly Job[] = [];
-let working: { readonly job: Job; readonly stop: () => void } | undefined;
+let working:
+  | {
+      readonly job: Job;
+      /** Takes it out of the line, */
+      readonly stop: () => void;
+      /** or has it begin anew when its turn comes again. */
+      readonly putOff: () => void;
+    }
+  | undefined;
 let frames: Frames | undefined;
 let idle: ReturnType<typeof setTimeout>;
 
@@ -68,14 +76,19 @@ function work(): void {
       halt();
       next();
     },
+    putOff: () => {
+      halt();
+      working = undefined;
+    },
   };
 }
 
 /** Asks for a frame on a canvas; what it gives back takes the asking away. */
 export function askFrame(job: Job): () => void {
-  const behind = line.findIndex(({ first }) => !first);
+  const behind = job.hurried ? 0 : line.findIndex(({ first }) => !first);
   const at = job.first && behind >= 0 ? behind : line.length;
   line = [...line.slice(0, at), job, ...line.slice(at)];
+  if (job.hurried && !working?.job.hurried) working?.putOff();
   work();
   return () => {
     line = line.filter((other) => other !== job);
