@@ -10,6 +10,7 @@ const ESM = [
   'nrel-spa',
   '@react-native-async-storage',
   'standard-navigation',
+  'three',
 ];
 
 /** Core, checks, records, server: plain Node. Components: jest-expo on its web target. */
