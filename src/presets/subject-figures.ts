@@ -23,6 +23,8 @@ const FIGURES: Readonly<Record<string, FigureKind>> = {
   'pole-vaulter': 'jumping',
   climber: 'climbing',
   batter: 'batting',
+  thrower: 'throwing',
+  pitcher: 'throwing',
   'hockey-ball': 'ball',
   'spiked-ball': 'ball',
   'served-ball': 'ball',

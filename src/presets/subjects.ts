@@ -8,6 +8,7 @@ import {
   runningFoot,
   runningHand,
   stickTip,
+  throwingHand,
   torso,
   wheelRim,
 } from './subject-parts';
@@ -288,6 +289,30 @@ export const SUBJECTS: readonly SubjectPreset[] = [
         swing: { speedMs: 30, radiusM: 1.1, planeTiltDeg: 75 },
       },
     ],
+  },
+  {
+    id: 'thrower',
+    does: ['throws', 'throw'],
+    classId: 'strike',
+    cautions: ['throws'],
+    name: 'Thrower at release',
+    heightM: 1.85,
+    depthM: 0.9,
+    speedMs: 2,
+    // The best let a discus go at 24 m/s, a javelin at more and a shot at half of it.
+    parts: [torso(1.2), { ...head, upM: 1.7 }, throwingHand(24, 75)],
+  },
+  {
+    id: 'pitcher',
+    does: ['pitches', 'pitch'],
+    classId: 'strike',
+    brim: true,
+    cautions: ['diamond'],
+    name: 'Pitcher at release',
+    heightM: 1.85,
+    depthM: 0.9,
+    speedMs: 2,
+    parts: [torso(1.2), { ...head, upM: 1.7 }, throwingHand(35, 30)],
   },
   {
     id: 'hockey-ball',

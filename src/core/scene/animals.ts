@@ -23,19 +23,25 @@ const PLUMAGES: Readonly<Record<Plumage, readonly [Surface, Surface]>> = {
 };
 const FUR = coloured('wood', 0.18);
 
-/** A bird that sits, its bill towards where it looks. */
+/** A bird that sits, its bill towards where it looks; one whose throat moves sings, bill open. */
 export function perched({ heightM: h, parts, plumage = 'brown' }: Modelled): readonly Piece[] {
   const [back, breast] = PLUMAGES[plumage];
   const body = partJoint(parts, 'body') ? BODY : undefined;
   const head = partJoint(parts, 'head')?.part ?? partJoint(parts, 'throat')?.part ?? body;
   const at = (aheadM: number, upM: number, part = body) => joint(aheadM * h, 0, upM * h, part);
+  const sings = partJoint(parts, 'throat') !== undefined;
   const skull = at(0.14, 0.84, head);
   return [
     ball(at(-0.12, 0.2), at(0.1, 0.78), 0.2 * h, breast),
     ball(at(-0.24, 0.22), at(0.02, 0.8), 0.18 * h, back),
     limb(at(-0.2, 0.25), at(-0.42, -0.05), 0.07 * h, 0.03 * h, back),
     ball(at(0.06, 0.78, head), at(0.24, 0.9, head), 0.15 * h, back),
-    limb(at(0.24, 0.84, head), at(0.52, 0.78, head), 0.04 * h, 0.006 * h, BILL),
+    ...(sings
+      ? [
+          limb(at(0.24, 0.86, head), at(0.5, 0.9, head), 0.034 * h, 0.006 * h, BILL),
+          limb(at(0.22, 0.81, head), at(0.46, 0.73, head), 0.028 * h, 0.006 * h, BILL),
+        ]
+      : [limb(at(0.24, 0.84, head), at(0.52, 0.78, head), 0.04 * h, 0.006 * h, BILL)]),
     ball(at(0.1, 0.7, head), at(0.22, 0.76, head), 0.1 * h, coloured('pale', 0.6)),
     ...([-1, 1] as const).map((left) => {
       const eye: Joint = { ...skull, aheadM: 0.22 * h, leftM: left * 0.09 * h, upM: 0.88 * h };

@@ -162,6 +162,23 @@ export function withStick(model: Modelled, tipName: string, surface: Surface): r
   ];
 }
 
+/** One who lets go of what is thrown: chest ahead over the forward foot, the other arm out, the thing in the hand. */
+export function throwing(model: Modelled): readonly Piece[] {
+  const h = model.heightM;
+  const hand = partJoint(model.parts, 'throwing hand') ?? joint(0.45, -0.5, 0.84 * h, BODY);
+  const thing = { ...hand, aheadM: hand.aheadM + 0.12 };
+  return [
+    ...upright(model, {
+      hips: joint(-0.02, 0, 0.49 * h, BODY),
+      shoulders: joint(0.08 * h, 0, 0.76 * h, BODY),
+      head: partJoint(model.parts, 'head') ?? joint(0.12 * h, 0, 0.88 * h, BODY),
+      hands: [joint(0.15, 0.55, 0.66 * h, BODY), hand],
+      feet: [joint(0.42, 0.14, 0.02, BODY), joint(-0.38, -0.16, 0.08, BODY)],
+    }),
+    ball({ ...thing, upM: thing.upM - 0.05 }, { ...thing, upM: thing.upM + 0.05 }, 0.05, DARK),
+  ];
+}
+
 /** One who sits, hands and feet ahead. */
 export function seated(
   model: Modelled,

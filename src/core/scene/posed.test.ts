@@ -17,6 +17,34 @@ test('a head is as wide as a head, with its hair', () => {
   expect(widest).toBeLessThan(0.11);
 });
 
+test('who throws has the thing in the hand that lets go of it, and both go where the hand goes', () => {
+  const { aheadM, leftM, upM } = { aheadM: 0.45, leftM: -0.5, upM: 1.55 };
+  const hand = {
+    ...({ name: 'throwing hand', role: 'limb', aheadM, leftM, upM, bodyShare: 1 } as const),
+    swing: { speedMs: 24, radiusM: 0.8, planeTiltDeg: 75 },
+  };
+  const withHand = figurePieces('throwing', { ...MODEL, parts: [hand] }).filter(
+    ({ to }) => to.part === 'throwing hand',
+  );
+  const thing = withHand.find(({ material }) => material === 'dark');
+  const away = thing && Math.hypot(thing.to.aheadM - aheadM, thing.to.leftM - leftM);
+  expect(away).toBeGreaterThan(0.05);
+  expect(away).toBeLessThan(0.2);
+  // The forearm's end, the hand, and what is in it.
+  expect(withHand).toHaveLength(3);
+});
+
+test('a bird whose throat moves sings: its bill is open; another’s is one', () => {
+  const bills = (name: string) =>
+    figurePieces('perched', {
+      ...{ heightM: 0.13, depthM: 0.06 },
+      parts: [{ name, role: 'body', aheadM: 0, leftM: 0, upM: 0.1, bodyShare: 0 }],
+    }).filter(({ material, to }) => material === 'dark' && to.aheadM > 0.4 * 0.13);
+  expect(bills('head')).toHaveLength(1);
+  const [upper, lower] = bills('throat').map(({ to }) => to.upM);
+  expect((upper ?? 0) - (lower ?? 0)).toBeGreaterThan(0.1 * 0.13);
+});
+
 describe('posed', () => {
   test('what has no wings has none to raise', () => {
     const person = figurePieces('standing', MODEL);

@@ -1,7 +1,7 @@
 import { butterfly, flying, fourLegs, horse, perched, thing } from './animals';
 import { diving, fan, paddling, riding, skiing, swimming } from './carried';
 import { BODY, joint, partJoint, type Modelled } from './pieces';
-import { person, upright, withStick, WOOD } from './people';
+import { person, throwing, upright, withStick, WOOD } from './people';
 import type { Piece } from './types';
 
 /**
@@ -13,6 +13,7 @@ export const FIGURE_KINDS = [
   'running',
   'swinging',
   'batting',
+  'throwing',
   'standing',
   'jumping',
   'climbing',
@@ -41,6 +42,8 @@ export function figurePieces(kind: FigureKind, model: Modelled): readonly Piece[
       return withStick(model, 'stick tip', WOOD);
     case 'batting':
       return withStick(model, 'bat tip', WOOD);
+    case 'throwing':
+      return throwing(model);
     case 'standing':
       return upright(model, {
         feet: [joint(0, 0.12, 0.02, BODY), joint(0.03, -0.12, 0.02, BODY)],

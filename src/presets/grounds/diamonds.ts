@@ -106,7 +106,7 @@ function diamond({
         ...at(0, infieldDepth),
         headingDeg: 180,
         facingDeg: 180,
-        subjectId: 'field-player',
+        subjectId: 'pitcher',
       },
       {
         id: 'second',

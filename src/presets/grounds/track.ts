@@ -170,7 +170,7 @@ export const ATHLETICS_TRACK: GroundTemplate = {
       ...DISCUS,
       headingDeg: 0,
       facingDeg: 20,
-      subjectId: 'field-player-swing',
+      subjectId: 'thrower',
     },
   ],
   positions: [
