@@ -139,6 +139,24 @@ test('on a way straight at the camera the feeder is in the frame at every stop, 
   expect(stopIn(behind)).toMatchObject({ foodInFrame: true });
 });
 
+test('food that is in the frame here and there does not leave it; where it leaves, nothing is said of a worse picture', () => {
+  const behind = changeItem(GARDEN, 'features', 'bush', (feature) => ({
+    ...feature,
+    points: [{ x: 0.4, y: 16 }],
+  }));
+  const { mark } = seenIn(behind);
+  const before = moveItem(behind, { list: 'features', id: PERCH.id }, 0.25 - mark.x, 5.6 - mark.y);
+  expect(foodInFrame(seenIn(before), before)).toHaveLength(1);
+  const stop = stopIn(before);
+  if (!stop) throw new Error('no stop');
+  expect(stop).toMatchObject({ foodInFrame: true, foodLeaves: false });
+  expect(lastStopInWords(stop)).not.toContain('out of the frame');
+  const leaving = { ...stop, foodInFrame: false, foodLeaves: true, total: 0.5, now: 0.6 };
+  expect(lastStopInWords(leaving)).toMatch(
+    /Feeder\. 50 of 100 there, 60 where it is\. Feeder is out of the frame there\.$/,
+  );
+});
+
 test('food is in the frame where its image is: a lens of 300 mm at 5.6 m sees 0.67 m across', () => {
   // Full frame, 36 mm: 36 / 300 · 5.58 m = 0.67 m, 0.33 m to a side; the feeder is 0.1 m to either side of its post.
   const beside = (asideM: number) => {

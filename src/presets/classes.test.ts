@@ -1,5 +1,6 @@
 import { formatShutter } from '@/core';
 import { CLASS_IDS, CLASSES, timesOf } from './classes';
+import { figureOf } from './subject-figures';
 import { SUBJECTS } from './subjects';
 
 /** The classes as people photograph them. Common practice, no source. */
@@ -45,4 +46,14 @@ describe('a floor of one’s own', () => {
     expect(timesOf(gull, { play: 1 / 4000 }).times).toBe(CLASSES.slowFlight);
     expect(timesOf(gull, { slowFlight: 1 / 4000 }).atEase).toBe(CLASSES.rest);
   });
+});
+
+test.each([
+  ['throwing hand', 'throwing', 2],
+  ['bat tip', 'batting', 1],
+  ['throat', 'perched', 1],
+])('whoever has a %s is drawn %s', (part, figure, many) => {
+  const having = SUBJECTS.filter(({ parts }) => parts.some(({ name }) => name === part));
+  expect(having).toHaveLength(many);
+  expect(new Set(having.map(figureOf))).toEqual(new Set([figure]));
 });
