@@ -1,7 +1,8 @@
 /**
  * Puts small faults into the code, one at a time, and asks whether a test falls: `npm run mutants -- [how many] [seed]`.
  * Faults are drawn by chance over core, records, formats and the pure parts of features. The tests beside a file are
- * asked first, then all that rest on it, then the types. Works on a copy; the tree is left as it is.
+ * asked first, then all that rest on it, then the types. A third word keeps to paths that are like it. Works on a copy;
+ * the tree is left as it is.
  */
 import { spawnSync } from 'node:child_process';
 import {
@@ -169,11 +170,13 @@ function dies({ file, text }: Mutant): boolean {
   }
 }
 
-const [count = 80, seed = 1] = process.argv.slice(2).map(Number);
+const [count = 80, seed = 1] = process.argv.slice(2, 4).map(Number);
+/** Faults are put in where the path is like this: anywhere, unless something is said. */
+const where = new RegExp(process.argv[4] ?? '.');
 const chance = seeded(seed);
 const all = ['core', 'records', 'formats', 'answers', 'features']
   .flatMap((folder) => filesUnder(`src/${folder}`))
-  .filter((file) => TRIED.test(file) && !file.endsWith('.test.ts'))
+  .filter((file) => TRIED.test(file) && where.test(file) && !file.endsWith('.test.ts'))
   .flatMap(mutantsOf);
 rmSync(COPY, { recursive: true, force: true });
 mkdirSync(COPY, { recursive: true });

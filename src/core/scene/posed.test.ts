@@ -45,6 +45,15 @@ test('a bird whose throat moves sings: its bill is open; another’s is one', ()
   expect((upper ?? 0) - (lower ?? 0)).toBeGreaterThan(0.1 * 0.13);
 });
 
+test.each(['standing', 'perched', 'flying', 'butterfly', 'fourLegs', 'horse'] as const)(
+  '%s: as many eyes, ears, wings and legs on one side as on the other, as far out',
+  (kind) => {
+    const sides = figurePieces(kind, MODEL).map(({ to }) => to.leftM);
+    expect(sides.filter((left) => left > 0)).not.toHaveLength(0);
+    expect(sides.reduce((sum, left) => sum + left, 0)).toBeCloseTo(0, 9);
+  },
+);
+
 describe('posed', () => {
   test('what has no wings has none to raise', () => {
     const person = figurePieces('standing', MODEL);
