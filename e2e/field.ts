@@ -47,6 +47,29 @@ export async function planInHand(page: Page): Promise<void> {
   await settle(page);
 }
 
+/**
+ * Watches a part of the page from now on.
+ * @returns what tells whether it has said its words all the time
+ */
+export async function watched(page: Page, part: string, words: string) {
+  await page.evaluate(
+    ([label, said]) => {
+      const whole = document.querySelector<HTMLElement>(`[aria-label="${label}"]`);
+      if (!whole) throw new Error(`${label} must be there`);
+      const look = () => {
+        if (!whole.textContent.includes(said)) whole.dataset['gone'] = 'yes';
+      };
+      look();
+      new MutationObserver(look).observe(whole, {
+        ...{ childList: true, subtree: true, characterData: true },
+      });
+    },
+    [part, words] as const,
+  );
+  const whole = page.locator(`[aria-label="${part}"]`);
+  return async () => (await whole.getAttribute('data-gone')) === null;
+}
+
 export const keeperButton = (page: Page) => page.getByRole('button', { name: /^Keeper/ });
 
 /** Keepers of the shot in hand, as the button counts them. */

@@ -47,16 +47,26 @@ export const stickTip: MovingPart = {
   swing: { speedMs: 25, radiusM: 1.5, planeTiltDeg: 50 },
 };
 
-/** The hand that lets go of what is thrown. Its plane is tilted from upright: over the head, or round the side. */
-export const throwingHand = (speedMs: number, planeTiltDeg: number): MovingPart => ({
-  name: 'throwing hand',
-  role: 'limb',
-  aheadM: 0.45,
-  leftM: -0.5,
-  upM: 1.55,
-  bodyShare: 1,
-  rulesOnlyIfNamed: true,
-  swing: { speedMs, radiusM: 0.8, planeTiltDeg },
+/** Who lets go of what is thrown. The hand's plane is tilted from upright: over the head, or round the side. */
+export const thrower = (speedMs: number, planeTiltDeg: number) => ({
+  classId: 'strike' as const,
+  heightM: 1.85,
+  depthM: 0.9,
+  speedMs: 2,
+  parts: [
+    torso(1.2),
+    { ...head, upM: 1.7 },
+    {
+      name: 'throwing hand',
+      role: 'limb' as const,
+      aheadM: 0.45,
+      leftM: -0.5,
+      upM: 1.55,
+      bodyShare: 1,
+      rulesOnlyIfNamed: true,
+      swing: { speedMs, radiusM: 0.8, planeTiltDeg },
+    },
+  ],
 });
 
 /** A wing that beats: its tip swings at π·beats·sweep·length. */

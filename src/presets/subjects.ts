@@ -8,7 +8,7 @@ import {
   runningFoot,
   runningHand,
   stickTip,
-  throwingHand,
+  thrower,
   torso,
   wheelRim,
 } from './subject-parts';
@@ -293,26 +293,18 @@ export const SUBJECTS: readonly SubjectPreset[] = [
   {
     id: 'thrower',
     does: ['throws', 'throw'],
-    classId: 'strike',
     cautions: ['throws'],
     name: 'Thrower at release',
-    heightM: 1.85,
-    depthM: 0.9,
-    speedMs: 2,
     // The best let a discus go at 24 m/s, a javelin at more and a shot at half of it.
-    parts: [torso(1.2), { ...head, upM: 1.7 }, throwingHand(24, 75)],
+    ...thrower(24, 75),
   },
   {
     id: 'pitcher',
     does: ['pitches', 'pitch'],
-    classId: 'strike',
     brim: true,
     cautions: ['diamond'],
     name: 'Pitcher at release',
-    heightM: 1.85,
-    depthM: 0.9,
-    speedMs: 2,
-    parts: [torso(1.2), { ...head, upM: 1.7 }, throwingHand(35, 30)],
+    ...thrower(35, 30),
   },
   {
     id: 'hockey-ball',

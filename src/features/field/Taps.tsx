@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { comingLines } from '@/features/shoot/day-lines';
 import { JudgedFrame } from '@/features/shoot/JudgedFrame';
 import { useDay } from '@/features/shoot/use-day';
 import { useShown } from '@/features/shoot/open-shoot';
@@ -15,6 +14,7 @@ import { runningLine } from './now-next';
 import { NoteSheet } from '@/features/shoot/NoteSheet';
 import { useField, type Seen } from './use-field';
 import { useFieldTime } from './use-field-time';
+import { usePlannedStay } from './use-plan-followed';
 
 /** A large button for a gloved thumb: what it does, and how often it was done. */
 function Tap({
@@ -154,8 +154,7 @@ function Tags() {
   const { lines, state } = useDay();
   const { log, setElsewhere } = useField();
   const { following } = useFieldTime();
-  // While a press has the day planned anew the plan before it stands: the row must not move under the thumb.
-  const isPlanned = comingLines(lines, atMs).length > 0;
+  const stay = usePlannedStay();
   const away = shoot.choice.elsewhere === true;
   const { owedOf, event } = useCredit();
   const entered = new Set(
@@ -176,13 +175,13 @@ function Tags() {
       role="group"
       aria-label="Tags"
     >
-      {following && isPlanned ? (
+      {following && stay ? (
         <Tag
           label={away ? 'Back to the plan' : 'I am elsewhere'}
           onPress={() => setElsewhere(!away)}
         />
       ) : null}
-      {following && !isPlanned && !away && lines.length > 0 && state.kind === 'planning' ? (
+      {following && !stay && !away && lines.length > 0 && state.kind === 'planning' ? (
         <View className="min-h-[56px] justify-center">
           <Text kind="small">Planning the day: place and lens may change</Text>
         </View>

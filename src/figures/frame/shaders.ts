@@ -46,8 +46,8 @@ void main() {
 
 /**
  * Luminance of a matt surface: its share of sun, sky, ground and lamps, as the light model adds them. Shade is
- * looked up once, near the subject finely, over the ground coarsely: a card without silicon of its own takes both
- * sides of every branch, and a look-up costs it most.
+ * looked up once, near the subject finely, over the ground coarsely: drawn by software both sides of every
+ * branch are taken, and a look-up costs most.
  */
 export const SURFACE_FRAGMENT = `
 uniform vec3 toSun;
