@@ -1,29 +1,26 @@
-import { Link } from 'expo-router';
 import { memo } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { Text } from '@/ui/Text';
-import { useLooked } from './open-shoot';
+import { StepLink } from './StepLink';
 import { useStepPath } from './step-path';
 import { STEPS } from './steps';
 
 /** The way through the steps beside a wide plan: all of them in two rows, or in one where there is width. */
 export const StepLinks = memo(function StepLinks({ rows = 2 }: { readonly rows?: 1 | 2 }) {
   const { at: open } = useStepPath();
-  const { id } = useLooked('shoot').shoot;
   return (
     <View role="navigation" aria-label="Steps" className="flex-row flex-wrap border-b border-ink">
       {STEPS.map((step) => {
         const here = step.id === open;
         return (
-          <Link key={step.id} href={`/shoot/${id}/${step.id}`} asChild>
-            <Pressable
-              role="link"
-              {...(here && { 'aria-current': 'page' as const })}
-              className={`min-h-touch min-w-[48px] grow items-center justify-center ${rows === 2 ? 'basis-1/5' : ''} ${here ? 'border-b-4 border-signal pt-1' : ''}`}
-            >
-              <Text kind={here ? 'label' : 'small'}>{step.name}</Text>
-            </Pressable>
-          </Link>
+          <StepLink
+            key={step.id}
+            step={step.id}
+            current={here ? 'page' : undefined}
+            className={`min-h-touch min-w-[48px] grow items-center justify-center ${rows === 2 ? 'basis-1/5' : ''} ${here ? 'border-b-4 border-signal pt-1' : ''}`}
+          >
+            <Text kind={here ? 'label' : 'small'}>{step.name}</Text>
+          </StepLink>
         );
       })}
     </View>

@@ -1,4 +1,3 @@
-import { Link, useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -7,9 +6,11 @@ import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { useLooked } from './open-shoot';
 import { stateInWords } from './step-words';
+import { StepLink } from './StepLink';
 import { useStepPath } from './step-path';
 import { STEPS, type StepId } from './steps';
 import { useStepStates } from './use-step-states';
+import { useToStep } from './use-to-step';
 
 /** A drag along the way of this much goes to the next step. */
 const SWIPE_PX = 48;
@@ -20,14 +21,14 @@ const SWIPE_PX = 48;
  */
 export const StepNav = memo(function StepNav() {
   const { at: pressed } = useStepPath();
-  const router = useRouter();
+  const toStep = useToStep();
   const { id } = useLooked('shoot').shoot;
   const states = useStepStates();
   const [open, setOpen] = useState(false);
   const at = STEPS.findIndex((step) => step.id === pressed);
   const [before, here, after] = [STEPS[at - 1], STEPS[at], STEPS[at + 1]];
   const go = (step: StepId | undefined) => {
-    if (step) router.navigate(`/shoot/${id}/${step}`);
+    if (step) toStep(`/shoot/${id}/${step}`);
   };
   const swipe = Gesture.Pan()
     .runOnJS(true)
@@ -57,7 +58,7 @@ export const StepNav = memo(function StepNav() {
             ))}
           </View>
           <View className="flex-row items-stretch">
-            <Neighbour id={id} step={before} />
+            <Neighbour step={before} />
             <Pressable
               role="button"
               aria-haspopup="dialog"
@@ -68,7 +69,7 @@ export const StepNav = memo(function StepNav() {
             >
               <Text kind="place">{here?.name ?? ''}</Text>
             </Pressable>
-            <Neighbour id={id} step={after} />
+            <Neighbour step={after} />
           </View>
         </View>
       </GestureDetector>
@@ -77,30 +78,21 @@ export const StepNav = memo(function StepNav() {
   );
 });
 
-function Neighbour({
-  id,
-  step,
-}: {
-  readonly id: string;
-  readonly step: (typeof STEPS)[number] | undefined;
-}) {
+function Neighbour({ step }: { readonly step: (typeof STEPS)[number] | undefined }) {
   if (!step) return <View className="flex-1" />;
   return (
-    <Link href={`/shoot/${id}/${step.id}`} asChild>
-      <Pressable
-        role="link"
-        className="min-h-[50px] min-w-fit flex-1 items-center justify-center active:opacity-60"
-      >
-        <Text ink="quiet">{step.name}</Text>
-      </Pressable>
-    </Link>
+    <StepLink
+      step={step.id}
+      className="min-h-[50px] min-w-fit flex-1 items-center justify-center active:opacity-60"
+    >
+      <Text ink="quiet">{step.name}</Text>
+    </StepLink>
   );
 }
 
 /** All steps, each with what it has settled or lacks. */
 function AllSteps({ onClose }: { readonly onClose: () => void }) {
-  const router = useRouter();
-  const { shoot, clock } = useLooked('shoot', 'clock');
+  const { clock } = useLooked('clock');
   const states = useStepStates();
   const { at: here } = useStepPath();
   return (
@@ -110,27 +102,20 @@ function AllSteps({ onClose }: { readonly onClose: () => void }) {
           const state = states[step.id];
           return (
             <View key={step.id} role="listitem" className="border-b border-line">
-              {/* The address is there for a tab of its own; a plain press stays in the page. */}
-              <Link href={`/shoot/${shoot.id}/${step.id}`} asChild>
-                <Pressable
-                  onPress={(event) => {
-                    event.preventDefault();
-                    router.navigate(`/shoot/${shoot.id}/${step.id}`);
-                    onClose();
-                  }}
-                  role="link"
-                  {...(step.id === here && { 'aria-current': 'step' as const })}
-                  className="min-h-touch flex-row items-center gap-3 py-1 active:opacity-60"
-                >
-                  <StateSign state={state.state} />
-                  <Text kind={step.id === here ? 'strong' : 'body'} className="w-[72px]">
-                    {step.name}
-                  </Text>
-                  <Text kind="small" ink="quiet" className="shrink">
-                    {stateInWords(state, clock)}
-                  </Text>
-                </Pressable>
-              </Link>
+              <StepLink
+                step={step.id}
+                current={step.id === here ? 'step' : undefined}
+                onPressed={onClose}
+                className="min-h-touch flex-row items-center gap-3 py-1 active:opacity-60"
+              >
+                <StateSign state={state.state} />
+                <Text kind={step.id === here ? 'strong' : 'body'} className="w-[72px]">
+                  {step.name}
+                </Text>
+                <Text kind="small" ink="quiet" className="shrink">
+                  {stateInWords(state, clock)}
+                </Text>
+              </StepLink>
             </View>
           );
         })}

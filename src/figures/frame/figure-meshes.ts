@@ -1,10 +1,4 @@
-import {
-  BufferGeometry,
-  Float32BufferAttribute,
-  Mesh,
-  type Object3D,
-  type ShaderMaterial,
-} from 'three';
+import { Mesh, type Object3D, type ShaderMaterial } from 'three';
 import { figureThrough, type Figure, type Point3 } from '@/core';
 import { pieceGeometry, placePiece } from './geometry';
 
@@ -16,43 +10,10 @@ interface Resting {
 
 /** Takes all from a stage, and what the graphics card holds of it. */
 export function emptied(stage: Object3D): void {
-  stage.children.forEach((child) => {
+  stage.traverse((child) => {
     if (child instanceof Mesh) (child as Mesh).geometry.dispose();
   });
   stage.clear();
-}
-
-/** For what does not move it is all one where it is seen from. */
-const ANYWHERE: Point3 = { x: 0, y: 0, z: 0 };
-
-/** A figure's pieces at the middle of the exposure, in their order. */
-function restingPieces(figure: Figure, material?: ShaderMaterial): readonly Resting[] {
-  const rest = figureThrough(figure, ANYWHERE)(0);
-  return figure.pieces.map((piece, i) => {
-    const { from, to } = rest[i] as (typeof rest)[number];
-    const lengthM = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
-    const mesh = new Mesh(pieceGeometry(piece, lengthM), material);
-    mesh.frustumCulled = false;
-    placePiece(mesh, lengthM, from, to);
-    return { mesh, lengthM };
-  });
-}
-
-/** Figures that hold still, in one piece: the card is asked once for all of them. */
-export function standingGeometry(figures: readonly Figure[]): BufferGeometry {
-  const pieces = figures
-    .flatMap((figure) => restingPieces(figure))
-    .map(({ mesh }) => {
-      mesh.updateMatrix();
-      return mesh.geometry.applyMatrix4(mesh.matrix).toNonIndexed();
-    });
-  const made = new BufferGeometry();
-  (['position', 'normal', 'colour'] as const).forEach((name) => {
-    const each = pieces.map((piece) => piece.getAttribute(name));
-    const values = each.flatMap(({ array }) => Array.from(array));
-    made.setAttribute(name, new Float32BufferAttribute(values, each[0]?.itemSize ?? 3));
-  });
-  return made;
 }
 
 /** A figure's pieces on a stage: built when they change, posed at a time of the exposure. */
@@ -67,15 +28,22 @@ export function figureMeshes(stage: Object3D, material: ShaderMaterial) {
       if (ends) placePiece(mesh, lengthM, ends.from, ends.to);
     });
   };
-  const build = (figure: Figure) => {
+  const build = (figure: Figure, eye: Point3) => {
     emptied(stage);
-    pieces = restingPieces(figure, material);
-    pieces.forEach(({ mesh }) => stage.add(mesh));
+    const rest = figureThrough(figure, eye)(0);
+    pieces = figure.pieces.map((piece, i) => {
+      const { from, to } = rest[i] as (typeof rest)[number];
+      const lengthM = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+      const mesh = new Mesh(pieceGeometry(piece, lengthM), material);
+      mesh.frustumCulled = false;
+      stage.add(mesh);
+      return { mesh, lengthM };
+    });
     shown = figure.pieces;
   };
   return {
     load: (figure: Figure, eye: Point3): void => {
-      if (figure.pieces !== shown) build(figure);
+      if (figure.pieces !== shown) build(figure, eye);
       at = figureThrough(figure, eye);
       pose(0);
     },

@@ -29,7 +29,7 @@ import {
 } from '@/core';
 import { createShade } from './shade';
 import { fullScreen, type Uniforms } from './full-screen';
-import { emptied, figureMeshes, standingGeometry } from './figure-meshes';
+import { emptied, figureMeshes } from './figure-meshes';
 import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
 import type { Paper } from './paper';
 import { skyMesh } from './sky-mesh';
@@ -179,11 +179,15 @@ export function createFrameRenderer(
     });
   };
 
-  const loadOthers = (figures: Scene['others']) => {
+  const loadOthers = ({ others: figures, camera }: Scene) => {
     if (figures === lastOthers) return;
     lastOthers = figures;
     emptied(others);
-    put(others, standingGeometry(figures), stillSurface);
+    figures.forEach((figure) => {
+      const one = new Stage();
+      others.add(one);
+      figureMeshes(one, stillSurface).load(figure, camera.position);
+    });
   };
 
   const setLight = ({ light: lit, exposure, camera }: Scene) => {
@@ -272,7 +276,7 @@ export function createFrameRenderer(
       });
       loadStill(next);
       subject.load(next.figure, next.camera.position);
-      loadOthers(next.others);
+      loadOthers(next);
     },
     // Level ground shades nothing, nor does the sky; wire takes too little of the sun to be told.
     cast: () => {
