@@ -308,45 +308,6 @@ test('the address says shoot and step; back goes back', { tag: '@once' }, async 
   await expect(page.getByRole('heading', { name: 'Bright Perch' })).toBeVisible();
 });
 
-test(
-  'the next step is ready before it is pressed, and stands there as the shoot is by then',
-  { tag: '@once' },
-  async ({ page }) => {
-    await openLarkmoor(page);
-    await goTo(page, 'Light');
-    // What is made ready stands nowhere in the page.
-    await page.waitForTimeout(4000);
-    await expect(page.locator('[role=main]')).toHaveCount(1);
-    const things = () => page.evaluate(() => document.body.children.length);
-    const before = await things();
-    const shown = await page.evaluate(async () => {
-      const title = () => document.querySelector('[role=main] h2')?.textContent;
-      const links = [...document.querySelectorAll<HTMLElement>('[aria-label="Steps"] a')];
-      const before = title();
-      links.find(({ textContent }) => textContent === 'Settings')?.click();
-      // One turn later: put together after the press it takes some tens.
-      await new Promise((done) => setTimeout(done, 0));
-      const hours = document.querySelector('[role=slider][aria-label=Time]');
-      return [before, title(), Boolean(hours?.querySelector('svg'))];
-    });
-    // With its hours drawn: they are as wide as they were.
-    expect(shown).toEqual(['Light through the hours', 'Settings: the dials', true]);
-    await page.waitForTimeout(4000);
-    expect(await things()).toBe(before);
-    const slider = timeSlider(page);
-    const early = await slider.getAttribute('aria-valuetext');
-    await slider.press('End');
-    await expect(slider).not.toHaveAttribute('aria-valuetext', early ?? '');
-    const late = (await slider.getAttribute('aria-valuetext')) ?? '';
-    await goTo(page, 'Light');
-    await expect(timeSlider(page)).toHaveAttribute('aria-valuetext', late);
-    const lit = page.getByText(/^EV -?[\d.]+ on the face/);
-    const said = await lit.textContent();
-    await page.reload();
-    await expect(lit).toHaveText(said ?? '');
-  },
-);
-
 test('the brightness is remembered: day, dusk, hide', { tag: '@once' }, async ({ page }) => {
   await openLarkmoor(page);
   const paper = () =>

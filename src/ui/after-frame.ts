@@ -1,24 +1,17 @@
 /**
  * Does something when the next frame has been drawn.
- * @returns what does it at once if it is not done yet, and what leaves it undone
+ * @returns what leaves it undone
  */
-export function afterFrame(deed: () => void): {
-  readonly now: () => void;
-  readonly not: () => void;
-} {
+export function afterFrame(deed: () => void): () => void {
   const { port1, port2 } = new MessageChannel();
   const frame = requestAnimationFrame(() => port2.postMessage(undefined));
-  let waits = true;
-  const not = () => {
-    waits = false;
+  const end = () => {
     cancelAnimationFrame(frame);
     port1.close();
   };
-  const now = () => {
-    if (!waits) return;
-    not();
+  port1.onmessage = () => {
+    end();
     deed();
   };
-  port1.onmessage = now;
-  return { now, not };
+  return end;
 }

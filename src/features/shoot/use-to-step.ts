@@ -23,12 +23,12 @@ export function useToStep(): ToStep {
  */
 export function useWayToSteps(reveal: (screen: ScreenId) => boolean, path: string): ToStep {
   const router = useRouter();
-  const following = useRef<ReturnType<typeof afterFrame>>(undefined);
-  useEffect(() => () => following.current?.not(), [path]);
+  const following = useRef<() => void>(undefined);
+  useEffect(() => () => following.current?.(), [path]);
   const { toStep } = useSteady({
     toStep: (address: `/shoot/${string}`) => {
-      // One press after the other: each has its own place in the way back.
-      following.current?.now();
+      // Of two presses in one frame the last counts.
+      following.current?.();
       const screen = screenAt(address);
       if (address !== path && screen && reveal(screen))
         following.current = afterFrame(() => router.navigate(address));
