@@ -34,6 +34,19 @@ test('who throws has the thing in the hand that lets go of it, and both go where
   expect(withHand).toHaveLength(3);
 });
 
+test.each(['standing', 'running', 'swinging', 'throwing'] as const)(
+  '%s: with nothing said of it, the head stands over shoulders, hands and feet',
+  (kind) => {
+    const pieces = figurePieces(kind, { ...MODEL, parts: [] });
+    const tops = pieces.map(({ from, to, fromRadiusM, toRadiusM }) =>
+      Math.max(from.upM + fromRadiusM, to.upM + toRadiusM),
+    );
+    const head = Math.max(...tops) / MODEL.heightM;
+    expect(head).toBeGreaterThan(0.9);
+    expect(head).toBeLessThan(1.1);
+  },
+);
+
 test('a bird whose throat moves sings: its bill is open; another’s is one', () => {
   const bills = (name: string) =>
     figurePieces('perched', {
