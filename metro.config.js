@@ -65,6 +65,7 @@ const LEFT_OUT = [
   ],
   [/expo-router\/build\/views\/\w+\.js$/, /^\.\/Toast$/, 'router-toast.js'],
   [/expo-router\/build\/useScreens\.js$/, /^\.\/views\/SuspenseFallback$/, 'suspense-fallback.js'],
+  [/expo-router\/build\/getRoutes\.js$/, /^\.\/getRoutesCore$/, 'routes-core.js'],
   [/expo-router\/build\/ExpoRoot\.js$/, /^\.\/screensFeatureFlags$/, 'screens-flags.js'],
 ];
 

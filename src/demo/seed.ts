@@ -6,7 +6,7 @@ import demoSummaries from './summaries.json';
 
 /** The demo, fetched only where it is put in: on the first start, or when it is asked for back. */
 export const demoShoots: Seed & Shipped = {
-  shoots: async () => (await import('@/demo')).DEMO_SHOOTS,
+  shoots: async () => (await import('./in-turns')).demoInTurns(),
   summaries: demoSummaries as readonly Summary[],
   answers: demoAnswers as unknown as readonly LastAnswer[],
 };

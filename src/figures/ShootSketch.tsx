@@ -1,4 +1,4 @@
-import { Circle, Path, Svg } from 'react-native-svg';
+import { Path, Svg } from 'react-native-svg';
 import { useInks } from '@/ui/theme';
 
 /** A ground in a box of 100: paths of lines and areas, and where one may stand. */
@@ -32,6 +32,12 @@ export function SketchPaths({ sketch }: { readonly sketch: Sketch }) {
   );
 }
 
+/** Dots as one line: a season's list has hundreds. */
+const dots = (places: Sketch['places'], r: number): string =>
+  places
+    .map(({ x, y }) => `M${x - r} ${y}a${r} ${r} 0 1 1 ${2 * r} 0a${r} ${r} 0 1 1 ${-2 * r} 0`)
+    .join('');
+
 /** A shoot's ground, to know it by: at the size of a stamp, or as an outline until the plan itself is there. */
 export function ShootSketch({
   sketch,
@@ -44,9 +50,7 @@ export function ShootSketch({
   return (
     <Svg width={sizePx} height={sizePx} viewBox="0 0 100 100" style={{ flexShrink: 0 }} aria-hidden>
       <SketchPaths sketch={sketch} />
-      {sketch.places.map(({ x, y }, i) => (
-        <Circle key={i} cx={x} cy={y} r={sizePx > 100 ? 1.5 : 3} fill={inks.signal} />
-      ))}
+      <Path d={dots(sketch.places, sizePx > 100 ? 1.5 : 3)} fill={inks.signal} />
     </Svg>
   );
 }

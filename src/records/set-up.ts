@@ -23,10 +23,13 @@ const PARTS: readonly (() => unknown)[] = [
 
 const nextTurn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/** Sets up what reads a shoot, a piece a turn: a thumb or a drawing need not wait for all of it. */
-export async function setUpSchemas(): Promise<void> {
-  for (const part of PARTS) {
+/** Sets up modules, each by what stands for it, a piece a turn: a thumb or a drawing need not wait for all. */
+export async function inTurns(parts: readonly (() => unknown)[]): Promise<void> {
+  for (const part of parts) {
     part();
     await nextTurn();
   }
 }
+
+/** Sets up what reads a shoot. */
+export const setUpSchemas = (): Promise<void> => inTurns(PARTS);

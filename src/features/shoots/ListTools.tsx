@@ -8,6 +8,7 @@ import { SetAsideNotice } from './SetAsideNotice';
  * What the list can do beyond being read: fetched behind it, with all that knows of whole records, so that
  * the list itself is there first.
  */
+export { setUpSchemas } from '@/records/set-up';
 export { ImportedFile } from './ImportedFile';
 export { MoreSheet } from './MoreSheet';
 export { SafeKeeping } from './SafeKeeping';

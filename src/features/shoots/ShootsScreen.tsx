@@ -1,6 +1,16 @@
 import { Link, useRouter } from 'expo-router';
 import Head from 'expo-router/head';
-import { lazy, Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
+import {
+  lazy,
+  memo,
+  startTransition,
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useState,
+  type ReactNode,
+} from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Pressable, ScrollView, View } from 'react-native';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
@@ -16,7 +26,12 @@ import { useInks } from '@/ui/theme';
 import { useIsWide } from '@/ui/use-shape';
 import { ShootSketch } from '@/figures/ShootSketch';
 
-const tools = () => import('./ListTools');
+/** What the list can do beyond being read; what it takes to read whole records is set up before, a piece a turn. */
+async function tools() {
+  const parts = await import('./ListTools');
+  await parts.setUpSchemas();
+  return parts;
+}
 const BringDemoBack = lazy(async () => ({ default: (await tools()).BringDemoBack }));
 const ImportedFile = lazy(async () => ({ default: (await tools()).ImportedFile }));
 const MoreSheet = lazy(async () => ({ default: (await tools()).MoreSheet }));
@@ -49,6 +64,21 @@ const minuteIn = (timeZone: string, ms: number): string =>
     .format(ms)
     .replace(' ', 'T');
 
+/** Shoots that are still to come or on, and those that are past: the last one first, it is looked back at. */
+function datedAt(shoots: readonly Summary[], ms: number) {
+  const clocks = new Map<string, string>();
+  for (const { timeZone } of shoots)
+    if (!clocks.has(timeZone)) clocks.set(timeZone, minuteIn(timeZone, ms));
+  const dated = shoots.map((shoot): Dated => ({
+    ...shoot,
+    nowLocal: clocks.get(shoot.timeZone) as string,
+  }));
+  return {
+    coming: dated.filter(({ endLocal, nowLocal }) => endLocal >= nowLocal),
+    past: dated.filter(({ endLocal, nowLocal }) => endLocal < nowLocal).reverse(),
+  };
+}
+
 /** Whether the app was opened just now: then a shoot that is on comes before the list. */
 let justOpened = true;
 
@@ -73,13 +103,7 @@ export function ShootsScreen() {
   const [open, setOpen] = useState<Summary>();
   const saveTrouble = useSaveTrouble();
   const [openedMs] = useState(() => Date.now());
-  const dated = (shoots ?? []).map((shoot) => ({
-    ...shoot,
-    nowLocal: minuteIn(shoot.timeZone, openedMs),
-  }));
-  const coming = dated.filter(({ endLocal, nowLocal }) => endLocal >= nowLocal);
-  // The last one first: it is looked back at.
-  const past = dated.filter(({ endLocal, nowLocal }) => endLocal < nowLocal).reverse();
+  const { coming, past } = useMemo(() => datedAt(shoots ?? [], openedMs), [shoots, openedMs]);
   const demo = (shoots ?? []).filter(isDemo);
   useOpenField(shoots && coming);
   const imported = useCallback((reason: string | undefined) => {
@@ -128,33 +152,13 @@ export function ShootsScreen() {
           </View>
         ) : null}
         {shoots && shoots.length === 0 ? <NoShoots /> : null}
-        <View role="list" aria-label="Shoots">
-          {coming.map((shoot, i) => (
-            <ShootRow
-              key={shoot.id}
-              shoot={shoot}
-              next={i === 0}
-              told={i < MOST_TOLD}
-              onMore={() => setOpen(shoot)}
-            />
-          ))}
-        </View>
+        {shoots ? <Rows label="Shoots" shoots={coming} nextFirst onMore={setOpen} /> : null}
         {past.length > 0 ? (
           <View className="gap-1">
             <Heading level={2} kind="label" ink="quiet">
               Past
             </Heading>
-            <View role="list" aria-label="Past shoots">
-              {past.map((shoot, i) => (
-                <ShootRow
-                  key={shoot.id}
-                  shoot={shoot}
-                  next={false}
-                  told={i < MOST_TOLD}
-                  onMore={() => setOpen(shoot)}
-                />
-              ))}
-            </View>
+            <Rows label="Past shoots" shoots={past} onMore={setOpen} />
           </View>
         ) : null}
         {shoots && shoots.length > 0 ? (
@@ -205,9 +209,40 @@ function NoShoots() {
 
 /** A season's list tells how it stands of those that are near. */
 const MOST_TOLD = 6;
+/** More than a screen holds: these are drawn first, the rest of a season in slices behind them. */
+const MOST_AT_FIRST = 12;
+
+function Rows({
+  label,
+  shoots,
+  nextFirst = false,
+  onMore,
+}: {
+  readonly label: string;
+  readonly shoots: readonly Dated[];
+  /** Whether the first is the next one. */
+  readonly nextFirst?: boolean;
+  readonly onMore: (shoot: Summary) => void;
+}) {
+  const [whole, setWhole] = useState(false);
+  useEffect(() => startTransition(() => setWhole(true)), []);
+  return (
+    <View role="list" aria-label={label}>
+      {shoots.slice(0, whole ? undefined : MOST_AT_FIRST).map((shoot, i) => (
+        <ShootRow
+          key={shoot.id}
+          shoot={shoot}
+          next={nextFirst && i === 0}
+          told={i < MOST_TOLD}
+          onMore={onMore}
+        />
+      ))}
+    </View>
+  );
+}
 
 /** A shoot of the list; the next one large, with how long it is until then. */
-function ShootRow({
+const ShootRow = memo(function ShootRow({
   shoot,
   next,
   told,
@@ -217,7 +252,7 @@ function ShootRow({
   readonly next: boolean;
   /** Whether it is told how it stands. */
   readonly told: boolean;
-  readonly onMore: () => void;
+  readonly onMore: (shoot: Summary) => void;
 }) {
   const inks = useInks();
   const { startLocal, endLocal, nowLocal } = shoot;
@@ -248,12 +283,12 @@ function ShootRow({
           </View>
         </Pressable>
       </Link>
-      <IconButton label={`More for ${shoot.title}`} onPress={onMore}>
+      <IconButton label={`More for ${shoot.title}`} onPress={() => onMore(shoot)}>
         <Ellipsis color={inks.ink} size={24} />
       </IconButton>
     </View>
   );
-}
+});
 
 /** Says that this browser keeps nothing, where it does not. */
 function OnlyHereNotice() {
