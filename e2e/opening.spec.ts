@@ -23,6 +23,26 @@ test('the first scripts keep within their budget', { tag: '@once' }, async ({ re
   expect(sent).toBeLessThan(BUDGET_BYTES * 1.05);
 });
 
+/** What a page fetches of the app until it rests, as sent with brotli; a shoot with the steps beside it. */
+for (const [what, address, stands, budgetBytes] of [
+  ['the list', '/', { name: 'Safe keeping' }, 500_000],
+  ['a shoot', '/shoot/demo-larkmoor/ground', { name: 'Answer', exact: true }, 717_000],
+] as const)
+  test(`${what} fetches only what it needs`, { tag: '@once' }, async ({ page }) => {
+    const sizes = new Map<string, number>();
+    page.on('response', (response) => {
+      const { pathname } = new URL(response.url());
+      if (!pathname.endsWith('.js')) return;
+      sizes.set(pathname, Number(response.headers()['content-length']));
+    });
+    await page.goto(address);
+    await page.getByRole('region', stands).waitFor();
+    await page.waitForLoadState('networkidle');
+    const sent = [...sizes.values()].reduce((sum, size) => sum + size, 0);
+    expect(sent).toBeGreaterThan(BUDGET_BYTES);
+    expect(sent).toBeLessThan(budgetBytes * 1.05);
+  });
+
 test('before any script the page shows its outline', { tag: '@once' }, async ({ page }) => {
   await page.route('**/*.js', (route) =>
     route.fulfill({ contentType: 'text/javascript', body: '' }),

@@ -1,7 +1,2 @@
-import { readAhead } from '@/features/shoot/Opening';
-import { openDevice } from '@/records/device';
+import './ahead';
 import 'expo-router/entry';
-
-// What is kept is opened while the page is still being put together.
-void openDevice();
-readAhead();

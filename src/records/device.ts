@@ -130,7 +130,6 @@ async function carriedOver(disk: Device): Promise<void> {
 
 /** Does to the records what pages that died had only jotted down. */
 async function recovered(disk: Device): Promise<void> {
-  await openJournal();
   const { jottings, strike } = await leftBehind();
   if (jottings.length === 0) return;
   const { recover } = await import('./recover');
@@ -141,7 +140,7 @@ async function recovered(disk: Device): Promise<void> {
 async function opened(): Promise<Device> {
   const disk = deviceOver(createAsyncStorage(DATABASE));
   try {
-    await carriedOver(disk);
+    await Promise.all([carriedOver(disk), openJournal()]);
     await recovered(disk);
     return disk;
   } catch (error) {

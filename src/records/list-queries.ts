@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { openDevice } from './device';
 import { byStart, isSeeded, readList, type Summary } from './list';
@@ -26,18 +26,44 @@ export interface Seed {
 }
 
 /** All shoots as the list shows them, in the order of their start; at the first start those that will be put in. */
-export function useShootList(seed: Seed) {
-  const client = useQueryClient();
-  const list = useQuery({
+async function listOf(seed: Seed): Promise<Summary[]> {
+  const [listed, seeded] = await Promise.all([readList(), isSeeded()]);
+  if (seeded) return listed;
+  const fresh = seed.summaries.filter(({ id }) => !listed.some((other) => other.id === id));
+  return [...listed, ...fresh].sort(byStart);
+}
+
+/** What was read before there was a page to show it; it is taken once. */
+let ahead: Promise<Summary[]> | undefined;
+
+const shootList = (seed: Seed) =>
+  queryOptions({
     queryKey: LIST_KEY,
-    queryFn: async () => {
-      const listed = await readList();
-      if (await isSeeded()) return listed;
-      const fresh = seed.summaries.filter(({ id }) => !listed.some((other) => other.id === id));
-      return [...listed, ...fresh].sort(byStart);
+    queryFn: () => {
+      const read = ahead ?? listOf(seed);
+      ahead = undefined;
+      return read;
     },
     staleTime: Infinity,
   });
+
+/** Reads the list while the app is still being put together, if that is the page it opens on. */
+export function readListAhead(seed: Seed): void {
+  if (window.location.pathname !== '/') return;
+  ahead = listOf(seed);
+  // The page that takes it says what it lacks.
+  ahead.catch(() => undefined);
+}
+
+/** Takes what was read ahead, before the page that shows it is put together. */
+export function takeListAhead(client: QueryClient, seed: Seed): void {
+  if (ahead) void client.prefetchQuery(shootList(seed));
+}
+
+/** The list of shoots. */
+export function useShootList(seed: Seed) {
+  const client = useQueryClient();
+  const list = useQuery(shootList(seed));
   const shown = list.data !== undefined;
   useEffect(() => {
     if (!shown) return;

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { briefSchema } from './brief';
 import { daySchema } from './day';
 import { forecastSchema } from './forecast';
@@ -11,6 +12,7 @@ import { placeSchema, shootSchema } from './shoot';
  * schemas are long to put together.
  */
 const PARTS: readonly (() => unknown)[] = [
+  () => z,
   () => briefSchema,
   () => kitSchema,
   () => logSchema,

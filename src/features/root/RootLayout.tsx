@@ -8,6 +8,7 @@ import { Slot, usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { isSeeded } from '@/records/list';
+import { takeListAhead } from '@/records/list-queries';
 import { useRememberedScheme } from '@/ui/theme';
 import { ToastProvider } from '@/ui/Toast';
 import { useRememberedUnits } from '@/ui/units';
@@ -62,14 +63,15 @@ function Page() {
 /** What every page stands in. Records live in this browser, so queries never wait for a network. */
 export function RootLayout() {
   const page = usePathname();
-  const [client] = useState(
-    () =>
-      new QueryClient({
-        defaultOptions: {
-          queries: { networkMode: 'always', retry: false, structuralSharing: false },
-        },
-      }),
-  );
+  const [client] = useState(() => {
+    const fresh = new QueryClient({
+      defaultOptions: {
+        queries: { networkMode: 'always', retry: false, structuralSharing: false },
+      },
+    });
+    takeListAhead(fresh, demoShoots);
+    return fresh;
+  });
   return (
     <QueryClientProvider client={client}>
       <SafeAreaProvider>

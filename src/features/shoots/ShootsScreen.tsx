@@ -40,7 +40,7 @@ const ShootState = lazy(async () => ({ default: (await tools()).ShootState }));
 const ReadThrough = lazy(async () => ({ default: (await tools()).ReadThrough }));
 const SafeKeeping = lazy(async () => ({ default: (await tools()).SafeKeeping }));
 
-/** A part of the page that is fetched behind it. */
+/** A part of the page that is fetched behind it; put up with it, so that nothing that stands waits for it. */
 function Behind({ children }: { readonly children: ReactNode }) {
   return (
     <ErrorBoundary
@@ -140,10 +140,16 @@ export function ShootsScreen() {
           </Text>
         ) : null}
         <OnlyHereNotice />
-        <Behind>
-          {file ? <ImportedFile file={file} onDone={imported} /> : null}
-          {shoots ? <ReadThrough /> : null}
-        </Behind>
+        {file ? (
+          <Behind>
+            <ImportedFile file={file} onDone={imported} />
+          </Behind>
+        ) : null}
+        {shoots ? (
+          <Behind>
+            <ReadThrough />
+          </Behind>
+        ) : null}
         {refused ? (
           <View role="alert" className="gap-2 border-2 border-signal p-3">
             <Text kind="strong">File refused. {refused}</Text>
@@ -152,7 +158,11 @@ export function ShootsScreen() {
           </View>
         ) : null}
         {shoots && shoots.length === 0 ? <NoShoots /> : null}
-        {shoots ? <Rows label="Shoots" shoots={coming} nextFirst onMore={setOpen} /> : null}
+        {shoots ? (
+          <Rows label="Shoots" shoots={coming} nextFirst onMore={setOpen} />
+        ) : (
+          <RowsOutline />
+        )}
         {past.length > 0 ? (
           <View className="gap-1">
             <Heading level={2} kind="label" ink="quiet">
@@ -166,7 +176,11 @@ export function ShootsScreen() {
             {demo.length > 0 ? <RemoveDemo ids={demo.map(({ id }) => id)} /> : <BringDemoBack />}
           </Behind>
         ) : null}
-        <Behind>{shoots ? <SafeKeeping shoots={shoots} onRefused={setRefused} /> : null}</Behind>
+        {shoots ? (
+          <Behind>
+            <SafeKeeping shoots={shoots} onRefused={setRefused} />
+          </Behind>
+        ) : null}
       </ScrollView>
       <View className="mx-auto w-full max-w-[760px] flex-row flex-wrap gap-3 border-t border-ink p-3">
         <View className="min-w-fit flex-1">
@@ -185,7 +199,11 @@ export function ShootsScreen() {
           <Button label="New shoot" kind="primary" onPress={() => router.navigate('/new')} />
         </View>
       </View>
-      <Behind>{open ? <MoreSheet shoot={open} onClose={() => setOpen(undefined)} /> : null}</Behind>
+      {open ? (
+        <Behind>
+          <MoreSheet shoot={open} onClose={() => setOpen(undefined)} />
+        </Behind>
+      ) : null}
     </View>
   );
 }
@@ -211,6 +229,24 @@ function NoShoots() {
 const MOST_TOLD = 6;
 /** More than a screen holds: these are drawn first, the rest of a season in slices behind them. */
 const MOST_AT_FIRST = 12;
+
+const BARE: Summary['sketch'] = { lines: '', solids: 'M8 8h84v84h-84z', places: [] };
+
+/** Where the rows come, until they are read: of their own parts, which are set up by then. */
+function RowsOutline() {
+  const inks = useInks();
+  return (
+    <View aria-hidden>
+      {[116, 76, 76].map((sizePx, i) => (
+        <View key={i} className="flex-row items-center justify-between border-b border-line py-3">
+          <ShootSketch sketch={BARE} sizePx={sizePx} />
+          <Text> </Text>
+          <Ellipsis color={inks.line} size={24} />
+        </View>
+      ))}
+    </View>
+  );
+}
 
 function Rows({
   label,
