@@ -38,6 +38,20 @@ const isPlace = (value: unknown): boolean =>
   Number.isFinite((value as Sketch['places'][number] | null)?.x) &&
   Number.isFinite((value as Sketch['places'][number] | null)?.y);
 
+const zones = new Set<string>();
+
+/** Whether there is a clock here for a zone. */
+function isZone(name: string): boolean {
+  if (zones.has(name)) return true;
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+  } catch {
+    return false;
+  }
+  zones.add(name);
+  return true;
+}
+
 /** By hand, so that the first page needs no package for it: what is not one is made anew from its record. */
 function isSummary(value: unknown): value is Summary {
   const { version, sketch, ...texts } = (value ?? {}) as Partial<Summary>;
@@ -47,6 +61,7 @@ function isSummary(value: unknown): value is Summary {
     [id, title, startLocal, endLocal, timeZone, updatedAt].every(isText) &&
     [sketch?.lines, sketch?.solids].every(isText) &&
     LOCAL_MINUTE.test(startLocal ?? '') &&
+    isZone(timeZone as string) &&
     Array.isArray(sketch?.places) &&
     sketch.places.every(isPlace)
   );

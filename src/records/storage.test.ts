@@ -98,6 +98,13 @@ describe('the list', () => {
     texts.mockRestore();
   });
 
+  test('a summary with a zone that has no clock here is made anew from the record', async () => {
+    await seedOnce(async () => DEMO_SHOOTS);
+    const nowhere = { ...summaryOf(larkmoor), timeZone: 'Nowhere/Much' };
+    await disk.setItem(`bright-perch/summary/${larkmoor.id}`, JSON.stringify(nowhere));
+    expect(await readList()).toEqual([larkmoor, alder, tern].map(summaryOf));
+  });
+
   test('a summary that is missing, damaged or another’s is made anew from the record', async () => {
     await seedOnce(async () => DEMO_SHOOTS);
     await disk.removeItem(`bright-perch/summary/${larkmoor.id}`);
