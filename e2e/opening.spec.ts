@@ -58,31 +58,40 @@ test(
   },
   async ({ page }) => {
     await page.goto('/');
-    await page.getByRole('region', { name: 'Safe keeping' }).waitFor();
-    await page.evaluate(
-      () =>
-        new Promise<void>((done) => {
-          const opening = indexedDB.open('bright-perch');
-          opening.onsuccess = () => {
-            const transaction = opening.result.transaction('entries', 'readwrite');
-            const store = transaction.objectStore('entries');
-            transaction.oncomplete = () => done();
-            for (const kind of ['shoot', 'summary']) {
-              const reading = store.get(`bright-perch/${kind}/demo-larkmoor`);
-              reading.onsuccess = () => {
-                for (let day = 10; day < 30; day++)
-                  store.put(
-                    String(reading.result)
-                      .replace('"demo-larkmoor"', `"evening-${day}"`)
-                      .replaceAll('2027-04-16', `2027-06-${day}`)
-                      .replace('Larkmoor, evening hockey', `Evening ${day}`),
-                    `bright-perch/${kind}/evening-${day}`,
-                  );
+    // Twenty more evenings like the demo's, once that has been put in.
+    const put = () =>
+      page.evaluate(
+        () =>
+          new Promise<boolean>((done) => {
+            const opening = indexedDB.open('bright-perch');
+            opening.onsuccess = () => {
+              const transaction = opening.result.transaction('entries', 'readwrite');
+              const store = transaction.objectStore('entries');
+              let there = true;
+              transaction.oncomplete = () => {
+                opening.result.close();
+                done(there);
               };
-            }
-          };
-        }),
-    );
+              for (const kind of ['shoot', 'summary']) {
+                const reading = store.get(`bright-perch/${kind}/demo-larkmoor`);
+                reading.onsuccess = () => {
+                  const text = reading.result as string | undefined;
+                  if (text === undefined) there = false;
+                  for (let day = 10; text !== undefined && day < 30; day++)
+                    store.put(
+                      text
+                        .replace('"demo-larkmoor"', `"evening-${day}"`)
+                        .replaceAll('2027-04-16', `2027-06-${day}`)
+                        .replace('Larkmoor, evening hockey', `Evening ${day}`),
+                      `bright-perch/${kind}/evening-${day}`,
+                    );
+                };
+              }
+            };
+          }),
+      );
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+    await expect.poll(put).toBe(true);
     await page.reload();
     const rows = page.getByRole('listitem');
     await expect(rows).toHaveCount(23);
