@@ -46,6 +46,11 @@ const LEFT_OUT = [
   ],
   // Scales of time.
   [/node_modules\/d3-scale\//, /^d3-time(?:-format)?$/],
+  // Drawings out of files, and what fetches these.
+  [
+    /react-native-svg\/lib\/module\/ReactNativeSVG\.web\.js$/,
+    /^\.\/(?:xml|deprecated|utils\/fetchData)$/,
+  ],
   // What nobody asks react-native-web for by name.
   [
     /react-native-web\/dist\/index\.js$/,
