@@ -111,13 +111,12 @@ async function oldTexts(): Promise<Record<string, string>> {
 }
 
 /**
- * Carries over what an older version kept, checks that it arrived, and only then clears it away there. Answers whether
- * there was anything to do.
+ * Carries over what an older version kept, checks that it arrived, and only then clears it away there.
  * @throws what the new store threw: the old one is untouched then
  */
-async function carriedOver(disk: Device): Promise<boolean> {
+async function carriedOver(disk: Device): Promise<void> {
   const there = await disk.read([CARRIED_KEY]);
-  if (there.has(CARRIED_KEY)) return false;
+  if (there.has(CARRIED_KEY)) return;
   const old = await oldTexts();
   const known = new Set(await disk.keys());
   const fresh = Object.entries(old).filter(([key]) => !known.has(key));
@@ -127,61 +126,35 @@ async function carriedOver(disk: Device): Promise<boolean> {
     throw new Error('what was kept before did not arrive whole');
   }
   await oldStore.removeMany(Object.keys(old)).catch(() => undefined);
-  return true;
 }
 
-/** Does to the records what pages that died had only jotted down, and answers whether there was anything. */
-async function recovered(disk: Device): Promise<boolean> {
+/** Does to the records what pages that died had only jotted down. */
+async function recovered(disk: Device): Promise<void> {
   const { jottings, strike } = await leftBehind();
-  if (jottings.length === 0) return false;
+  if (jottings.length === 0) return;
   const { recover } = await import('./recover');
   await recover(disk, jottings);
   strike();
-  return true;
 }
 
-interface Opening {
-  /** The disk itself, before it is known whether anything is to be put in. */
-  readonly disk: Device;
-  /** What is worked with, and whether it is the disk as it was found. */
-  readonly opened: Promise<{ readonly device: Device; readonly asFound: boolean }>;
-}
-
-async function openedOver(disk: Device): Opening['opened'] {
+async function opened(): Promise<Device> {
+  const disk = deviceOver(createAsyncStorage(DATABASE));
   try {
-    const [carried] = await Promise.all([carriedOver(disk), openJournal()]);
-    const recalled = await recovered(disk);
-    return { device: disk, asFound: !carried && !recalled };
+    await Promise.all([carriedOver(disk), openJournal()]);
+    await recovered(disk);
+    return disk;
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
-    return { device: deviceOver(memoryStore(await oldTexts()), why), asFound: false };
+    return deviceOver(memoryStore(await oldTexts()), why);
   }
 }
 
-let opening: Opening | undefined;
-
-function begun(): Opening {
-  if (!opening) {
-    const disk = deviceOver(createAsyncStorage(DATABASE));
-    opening = { disk, opened: openedOver(disk) };
-  }
-  return opening;
-}
+let device: Promise<Device> | undefined;
 
 /** The device, opened when it is first asked for. */
-export const openDevice = async (): Promise<Device> => (await begun().opened).device;
-
-/** What is read while the device is being opened: read again where opening it put something in. */
-export async function readWhileOpening<T>(read: (device: Device) => Promise<T>): Promise<T> {
-  const { disk, opened } = begun();
-  const early = read(disk);
-  // A disk that can't be read is not worked with; what is says so itself.
-  early.catch(() => undefined);
-  const { device, asFound } = await opened;
-  return asFound ? early : read(device);
-}
+export const openDevice = (): Promise<Device> => (device ??= opened());
 
 /** Opens it anew. For tests: a page does so by being loaded. */
 export const reopenDevice = (): void => {
-  opening = undefined;
+  device = undefined;
 };

@@ -5,6 +5,7 @@ import { ScrollView, View } from 'react-native';
 import { demoShoots } from '@/demo/seed';
 import { isDemo, type Summary } from '@/records/list';
 import { useOnlyHere, useSaveTrouble, useShootList } from '@/records/list-queries';
+import { afterFrame } from '@/ui/after-frame';
 import { Button } from '@/ui/Button';
 import { chooseFile } from '@/ui/files';
 import { SchemeButton } from '@/ui/SchemeButton';
@@ -33,7 +34,8 @@ function useOpenField(coming: readonly Dated[] | undefined): void {
     if (!coming || !justOpened) return;
     justOpened = false;
     const on = coming.find(({ startLocal, nowLocal }) => startLocal <= nowLocal);
-    if (on && !wide) router.push(`/shoot/${on.id}`);
+    // Told while it takes up its first address, the router puts the shoot in place of the list: no way back.
+    if (on && !wide) afterFrame(() => router.push(`/shoot/${on.id}`));
   }, [coming, wide, router]);
 }
 
