@@ -223,6 +223,25 @@ const importText = (page: Page, text: string) =>
 /** Within the hours of the demo's match, by the clock. */
 const DURING_THE_MATCH = '2027-04-16T18:00:00Z';
 
+test(
+  'during a shoot a phone nine times slower opens at its field, and the list is a step back',
+  { tag: '@once' },
+  async ({ page }) => {
+    test.slow();
+    await opensAt(page, DURING_THE_MATCH);
+    const session = await page.context().newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 9 });
+    await page.goto('/');
+    const shoot = page.getByRole('heading', { level: 1, name: /^Larkmoor/ });
+    await expect(shoot).toBeVisible({ timeout: 60_000 });
+    await expect(page).toHaveURL(/shoot\/demo-larkmoor/);
+    await page.goBack();
+    await expect(page.getByRole('button', { name: 'Import' })).toBeVisible();
+    await expect(page).toHaveURL(/\/$/);
+    await session.detach();
+  },
+);
+
 /** The shoot's file, as it leaves through Brief. */
 async function exported(page: Page): Promise<string> {
   await page.goto('/shoot/demo-larkmoor/brief');

@@ -111,12 +111,13 @@ async function oldTexts(): Promise<Record<string, string>> {
 }
 
 /**
- * Carries over what an older version kept, checks that it arrived, and only then clears it away there.
+ * Carries over what an older version kept, checks that it arrived, and only then clears it away there. Answers whether
+ * there was anything to do.
  * @throws what the new store threw: the old one is untouched then
  */
-async function carriedOver(disk: Device): Promise<void> {
+async function carriedOver(disk: Device): Promise<boolean> {
   const there = await disk.read([CARRIED_KEY]);
-  if (there.has(CARRIED_KEY)) return;
+  if (there.has(CARRIED_KEY)) return false;
   const old = await oldTexts();
   const known = new Set(await disk.keys());
   const fresh = Object.entries(old).filter(([key]) => !known.has(key));
@@ -126,35 +127,61 @@ async function carriedOver(disk: Device): Promise<void> {
     throw new Error('what was kept before did not arrive whole');
   }
   await oldStore.removeMany(Object.keys(old)).catch(() => undefined);
+  return true;
 }
 
-/** Does to the records what pages that died had only jotted down. */
-async function recovered(disk: Device): Promise<void> {
+/** Does to the records what pages that died had only jotted down, and answers whether there was anything. */
+async function recovered(disk: Device): Promise<boolean> {
   const { jottings, strike } = await leftBehind();
-  if (jottings.length === 0) return;
+  if (jottings.length === 0) return false;
   const { recover } = await import('./recover');
   await recover(disk, jottings);
   strike();
+  return true;
 }
 
-async function opened(): Promise<Device> {
-  const disk = deviceOver(createAsyncStorage(DATABASE));
+interface Opening {
+  /** The disk itself, before it is known whether anything is to be put in. */
+  readonly disk: Device;
+  /** What is worked with, and whether it is the disk as it was found. */
+  readonly opened: Promise<{ readonly device: Device; readonly asFound: boolean }>;
+}
+
+async function openedOver(disk: Device): Opening['opened'] {
   try {
-    await Promise.all([carriedOver(disk), openJournal()]);
-    await recovered(disk);
-    return disk;
+    const [carried] = await Promise.all([carriedOver(disk), openJournal()]);
+    const recalled = await recovered(disk);
+    return { device: disk, asFound: !carried && !recalled };
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
-    return deviceOver(memoryStore(await oldTexts()), why);
+    return { device: deviceOver(memoryStore(await oldTexts()), why), asFound: false };
   }
 }
 
-let device: Promise<Device> | undefined;
+let opening: Opening | undefined;
+
+function begun(): Opening {
+  if (!opening) {
+    const disk = deviceOver(createAsyncStorage(DATABASE));
+    opening = { disk, opened: openedOver(disk) };
+  }
+  return opening;
+}
 
 /** The device, opened when it is first asked for. */
-export const openDevice = (): Promise<Device> => (device ??= opened());
+export const openDevice = async (): Promise<Device> => (await begun().opened).device;
+
+/** What is read while the device is being opened: read again where opening it put something in. */
+export async function readWhileOpening<T>(read: (device: Device) => Promise<T>): Promise<T> {
+  const { disk, opened } = begun();
+  const early = read(disk);
+  // A disk that can't be read is not worked with; what is says so itself.
+  early.catch(() => undefined);
+  const { device, asFound } = await opened;
+  return asFound ? early : read(device);
+}
 
 /** Opens it anew. For tests: a page does so by being loaded. */
 export const reopenDevice = (): void => {
-  device = undefined;
+  opening = undefined;
 };

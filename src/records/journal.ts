@@ -93,7 +93,8 @@ export async function leftBehind(): Promise<{
   readonly strike: () => void;
 }> {
   const all = (await journal?.getAll(STORE).catch(() => [])) ?? [];
-  const held = (await locks()?.query())?.held ?? [];
+  // The locks are asked only of what may be another tab's.
+  const held = all.length > 0 ? ((await locks()?.query())?.held ?? []) : [];
   const alive = new Set(held.map(({ name }) => name));
   const jottings = all.filter(
     ({ tab }) => tab !== TAB && (tab === before || !alive.has(tabLock(tab))),

@@ -1,6 +1,6 @@
 import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { openDevice } from './device';
+import { openDevice, readWhileOpening, type Device } from './device';
 import { byStart, isSeeded, readList, type Summary } from './list';
 import type { Shoot } from './shoot';
 
@@ -26,8 +26,8 @@ export interface Seed {
 }
 
 /** All shoots as the list shows them, in the order of their start; at the first start those that will be put in. */
-async function listOf(seed: Seed): Promise<Summary[]> {
-  const [listed, seeded] = await Promise.all([readList(), isSeeded()]);
+async function listOf(seed: Seed, device?: Device): Promise<Summary[]> {
+  const [listed, seeded] = await Promise.all([readList(device), isSeeded(device)]);
   if (seeded) return listed;
   const fresh = seed.summaries.filter(({ id }) => !listed.some((other) => other.id === id));
   return [...listed, ...fresh].sort(byStart);
@@ -50,7 +50,7 @@ const shootList = (seed: Seed) =>
 /** Reads the list while the app is still being put together, if that is the page it opens on. */
 export function readListAhead(seed: Seed): void {
   if (window.location.pathname !== '/') return;
-  ahead = listOf(seed);
+  ahead = readWhileOpening((device) => listOf(seed, device));
   // The page that takes it says what it lacks.
   ahead.catch(() => undefined);
 }

@@ -1,4 +1,4 @@
-import { openDevice, ROOT } from './device';
+import { openDevice, ROOT, type Device } from './device';
 
 /**
  * What the list of shoots says of each: kept beside the record, in the same transaction, so that a list of
@@ -87,8 +87,8 @@ export const byStart = (
 ): number => (a.startLocal < b.startLocal ? -1 : 1);
 
 /** Whether the first shoots were put in here once. */
-export const isSeeded = async (): Promise<boolean> =>
-  (await (await openDevice()).read([SEEDED_KEY])).has(SEEDED_KEY);
+export const isSeeded = async (device?: Device): Promise<boolean> =>
+  (await (device ?? (await openDevice())).read([SEEDED_KEY])).has(SEEDED_KEY);
 
 /** What the list says of one shoot, if that is kept. */
 export async function readSummary(shootId: string): Promise<Summary | undefined> {
@@ -98,8 +98,8 @@ export async function readSummary(shootId: string): Promise<Summary | undefined>
 }
 
 /** All shoots as the list shows them. Those without a summary are read whole, and get one. */
-export async function readList(): Promise<Summary[]> {
-  const device = await openDevice();
+export async function readList(from?: Device): Promise<Summary[]> {
+  const device = from ?? (await openDevice());
   const keys = await device.keys();
   const ids = keys
     .filter((key) => key.startsWith(SHOOT_PREFIX))

@@ -16,6 +16,19 @@ const MOST_TOLD = 6;
 /** More than a screen holds: these are drawn first, the rest of a season in slices behind them. */
 const MOST_AT_FIRST = 12;
 
+/** What is drawn of the list: as many rows as a screen holds, all of them, or what is told behind them, too. */
+export type Drawn = 'screenful' | 'rows' | 'page';
+
+/** How far a list that is there is drawn: each part once that before it stands, so that a season's rows wait for nothing. */
+export function useDrawn(there: boolean): Drawn {
+  const [drawn, setDrawn] = useState<Drawn>('screenful');
+  useEffect(() => {
+    if (!there || drawn === 'page') return;
+    startTransition(() => setDrawn(drawn === 'screenful' ? 'rows' : 'page'));
+  }, [there, drawn]);
+  return drawn;
+}
+
 const BARE: Summary['sketch'] = { lines: '', solids: '', places: [] };
 
 /** Where the rows come, until they are read: of their own parts, which are set up by then. */
@@ -44,25 +57,25 @@ export function RowsOutline() {
 export function Rows({
   label,
   shoots,
+  drawn,
   nextFirst = false,
   onMore,
 }: {
   readonly label: string;
   readonly shoots: readonly Dated[];
+  readonly drawn: Drawn;
   /** Whether the first is the next one. */
   readonly nextFirst?: boolean;
   readonly onMore: (shoot: Summary) => void;
 }) {
-  const [whole, setWhole] = useState(false);
-  useEffect(() => startTransition(() => setWhole(true)), []);
   return (
     <View role="list" aria-label={label}>
-      {shoots.slice(0, whole ? undefined : MOST_AT_FIRST).map((shoot, i) => (
+      {shoots.slice(0, drawn === 'screenful' ? MOST_AT_FIRST : undefined).map((shoot, i) => (
         <ShootRow
           key={shoot.id}
           shoot={shoot}
           next={nextFirst && i === 0}
-          told={i < MOST_TOLD}
+          told={drawn === 'page' && i < MOST_TOLD}
           onMore={onMore}
         />
       ))}
@@ -89,7 +102,7 @@ const ShootRow = memo(function ShootRow({
   return (
     <View
       role="listitem"
-      className={`flex-row items-center border-line ${next ? 'border-b-2' : 'border-b'}`}
+      className={`row-when-near flex-row items-center border-line ${next ? 'border-b-2' : 'border-b'}`}
     >
       <Link href={`/shoot/${shoot.id}`} asChild>
         <Pressable

@@ -21,7 +21,7 @@ import {
   SafeKeeping,
 } from './Behind';
 import { datedAt, type Dated } from './dated';
-import { Rows, RowsOutline } from './ShootRows';
+import { Rows, RowsOutline, useDrawn } from './ShootRows';
 
 /** Whether the app was opened just now: then a shoot that is on comes before the list. */
 let justOpened = true;
@@ -51,6 +51,8 @@ export function ShootsScreen() {
   const { coming, past } = useMemo(() => datedAt(shoots ?? [], openedMs), [shoots, openedMs]);
   const demo = (shoots ?? []).filter(isDemo);
   useOpenField(shoots && coming);
+  const drawn = useDrawn(shoots !== undefined);
+  const behind = drawn === 'page';
   const imported = useCallback((reason: string | undefined) => {
     setFile(undefined);
     setRefused(reason);
@@ -90,7 +92,7 @@ export function ShootsScreen() {
             <ImportedFile file={file} onDone={imported} />
           </Behind>
         ) : null}
-        {shoots ? (
+        {behind ? (
           <Behind>
             <ReadThrough />
           </Behind>
@@ -103,22 +105,24 @@ export function ShootsScreen() {
           </View>
         ) : null}
         {shoots && shoots.length === 0 ? <NoShoots /> : null}
-        {shoots ? <Rows label="Shoots" shoots={coming} nextFirst onMore={setOpen} /> : null}
+        {shoots ? (
+          <Rows label="Shoots" shoots={coming} drawn={drawn} nextFirst onMore={setOpen} />
+        ) : null}
         {shoots || error ? null : <RowsOutline />}
         {past.length > 0 ? (
           <View className="gap-1">
             <Heading level={2} kind="label" ink="quiet">
               Past
             </Heading>
-            <Rows label="Past shoots" shoots={past} onMore={setOpen} />
+            <Rows label="Past shoots" shoots={past} drawn={drawn} onMore={setOpen} />
           </View>
         ) : null}
-        {shoots && shoots.length > 0 ? (
+        {behind && shoots && shoots.length > 0 ? (
           <Behind>
             {demo.length > 0 ? <RemoveDemo ids={demo.map(({ id }) => id)} /> : <BringDemoBack />}
           </Behind>
         ) : null}
-        {shoots ? (
+        {behind && shoots ? (
           <Behind>
             <SafeKeeping shoots={shoots} onRefused={setRefused} />
           </Behind>
