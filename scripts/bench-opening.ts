@@ -3,12 +3,13 @@ import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
 import { CHROMIUM } from './chromium';
+import { quietRuns } from './speed';
 
 /** A phone on a slow line: a processor four times slower, 1.6 Mbps, 150 ms. */
 const SLOWER = 4;
 const BYTES_A_SECOND = 1_600_000 / 8;
 const LATENCY_MS = 150;
-/** Each is opened this often, and the middle told: the machine is shared. */
+/** Each is opened this often while the machine is not shared, and the middle told. */
 const RUNS = 5;
 
 /** What is looked for in the page, and how many of it. */
@@ -143,18 +144,18 @@ async function openSeason(browser: Browser, base: string): Promise<void> {
   await filling.goto(base);
   await fillSeason(filling);
   await filling.close();
-  const times: Record<'first' | 'all', number>[] = [];
-  for (let run = 0; run < RUNS; run++) {
+  const { runs, told } = await quietRuns(RUNS, async () => {
     const page = await context.newPage();
-    times.push(await opened(page, base, { first: ROW, all: { ...ROW, count: SEASON } }));
+    const times = await opened(page, base, { first: ROW, all: { ...ROW, count: SEASON } });
     await page.close();
-  }
+    return times;
+  });
   await context.close();
   const [firstMs, allMs] = (['first', 'all'] as const).map((mark) =>
-    Math.round(middle(times.map((ms) => ms[mark]))),
+    Math.round(middle(runs.map((ms) => ms[mark]))),
   );
   console.log(
-    `${`a list of ${SEASON} shoots, not slowed`.padEnd(44)} first rows ${firstMs} ms, all ${allMs} ms`,
+    `${`a list of ${SEASON} shoots, not slowed`.padEnd(44)} first rows ${firstMs} ms, all ${allMs} ms ${told}`,
   );
 }
 
@@ -253,13 +254,12 @@ async function openings(browser: Browser, base: string): Promise<void> {
     return times;
   };
   const row = async (what: string, at: string, seen: Mark, alive: Mark, warm: boolean) => {
-    const runs: Awaited<ReturnType<typeof once>>[] = [];
-    for (let run = 0; run < RUNS; run++) runs.push(await once(at, seen, alive, warm));
+    const { runs, told } = await quietRuns(RUNS, () => once(at, seen, alive, warm));
     const [outline, shown, pressed, longest] = (
       ['outline', 'seen', 'alive', 'longest'] as const
     ).map((mark) => Math.round(middle(runs.map((run) => run[mark]))));
     console.log(
-      `${what.padEnd(32)} outline ${outline} ms, seen ${shown} ms, alive ${pressed} ms, longest task ${longest} ms`,
+      `${what.padEnd(32)} outline ${outline} ms, seen ${shown} ms, alive ${pressed} ms, longest task ${longest} ms ${told}`,
     );
   };
   console.log(`opening, processor ${SLOWER}x slower, 1.6 Mbps, ${LATENCY_MS} ms:`);

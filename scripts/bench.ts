@@ -1,5 +1,5 @@
 import { cpus } from 'node:os';
-import { lightSeries, sunPosition } from '@/core';
+import { lightSeries } from '@/core';
 import { DEMO_SHOOTS } from '@/demo';
 import { answerAt } from '../src/answers/answer';
 import { shadeRequest } from '../src/answers/shade';
@@ -16,30 +16,11 @@ import { benchSearchAndDay } from './bench-search';
 import { benchPlaces } from './bench-places';
 import { benchPractice } from './bench-practice';
 import { benchServer } from './bench-server';
+import { perSecond, rounded, sunsPerSecond } from './speed';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
-const MEASURE_MS = 1500;
-
-/** Operations a second, after a warm-up. */
-function perSecond(work: (i: number) => unknown): number {
-  for (let i = 0; i < 20; i += 1) work(i);
-  const start = performance.now();
-  let count = 0;
-  while (performance.now() - start < MEASURE_MS) {
-    work(count);
-    count += 1;
-  }
-  return (count * 1000) / (performance.now() - start);
-}
-
-const rounded = (value: number): string => value.toPrecision(3);
-
 const hours = hoursOf(larkmoor);
 const minute = (i: number) => hours.fromMs + (i % 180) * 60_000;
-
-/** How fast the machine is in this hour, to set beside each figure: others may have a share of it. */
-const sunsPerSecond = (): number =>
-  perSecond((i) => sunPosition({ time: minute(i), ...larkmoor.place }));
 
 function benchCore(): void {
   const sun = sunsPerSecond();

@@ -14,6 +14,7 @@ import type {
   PlanSight,
   PlanStation,
 } from './plan-types';
+import { textWidthPx } from './text-width';
 import { written } from '@/ui/units';
 
 const SIGN_CLEAR_PX = 11;
@@ -56,9 +57,16 @@ function meanPoint(points: readonly Point2[]): Point2 {
   return { x: sum.x / points.length, y: sum.y / points.length };
 }
 
+/** As long as the legend's line of the sun gets: names stay where they are while it sets. */
+const SUN_AT_LONGEST = 'Sun 000° NW, 00° below the horizon';
+const LEGEND_LEFT_PX = 12;
+
 /** Corners of the picture that legend, scale bar, north arrow and the buttons of the plan take. */
 const cornersTaken = ({ widthPx, heightPx }: NamesProps['canvas']): readonly BoxPx[] => [
-  { left: 0, right: 160, top: 0, bottom: widthPx >= 480 ? 44 : 26 },
+  {
+    ...{ left: 0, top: 0, bottom: widthPx >= 480 ? 44 : 26 },
+    right: LEGEND_LEFT_PX + textWidthPx(SUN_AT_LONGEST, true),
+  },
   { left: 0, right: 110, top: heightPx - 34, bottom: heightPx },
   { left: widthPx - 46, right: widthPx, top: 0, bottom: 66 },
   { left: widthPx - 152, right: widthPx, top: heightPx - 52, bottom: heightPx },

@@ -83,3 +83,21 @@ test('no name is written over the figures of what is in hand, nor these over eac
   expect(names.map(({ text }) => text)).toEqual(['Ash']);
   expect(names.some(({ box }) => words.some((word) => overlap(box, word.box)))).toBe(false);
 });
+
+test('no name is written over the longest line of the sun, at the head of a plan', () => {
+  const scale = scaleOf({ middle: { x: 0, y: 0 }, pxPerM: 1, upDeg: 0 }, 464, 300);
+  const oakAt = (xPx: number) =>
+    placedNames({
+      ground: {
+        lines: [],
+        features: [{ id: 'oak', name: 'Oak', kind: 'tree', points: [{ x: xPx - 232, y: 138 }] }],
+      },
+      ...{ marks: [], positions: [], choice: { markId: '', positionId: '' }, sight: undefined },
+      canvas: { scale, widthPx: 464, heightPx: 300 },
+    }).others;
+  // Measured in the browser: "Sun 302° NW, 10° below the horizon" from 12 to 209 px.
+  const sun = { left: 12, right: 209, top: 6, bottom: 24 };
+  for (const xPx of [60, 170, 190])
+    expect(oakAt(xPx).filter(({ box }) => overlap(box, sun))).toEqual([]);
+  expect(oakAt(300)).toHaveLength(1);
+});
