@@ -13,6 +13,8 @@ export const test = base.extend<{ page: Page }>({
     });
     page.on('pageerror', (error) => errors.push(String(error)));
     await run(page);
+    // The browser is handed on to the next test: what was allowed here is not allowed there.
+    await page.context().clearPermissions();
     expect(errors).toEqual([]);
     const said = page.isClosed() ? '' : await page.evaluate(() => document.body.innerText);
     expect(said).not.toMatch(UNSAID);
