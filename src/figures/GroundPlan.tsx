@@ -5,7 +5,7 @@ import type { Point2 } from '@/core';
 import { useInks, type Inks } from '@/ui/theme';
 import { HaloText } from './HaloText';
 import { Draft } from './Draft';
-import { ChosenNames, OtherNames } from './Names';
+import { ChosenNames, LEGEND_FROM_PX, LEGEND_LEFT_PX, OtherNames } from './Names';
 import {
   Features,
   MarkSign,
@@ -46,7 +46,7 @@ function Legend({ lines, canvas }: { readonly lines: readonly string[]; readonly
   return lines.map((line, i) => (
     <HaloText
       key={i}
-      x={12}
+      x={LEGEND_LEFT_PX}
       y={20 + 18 * i}
       text={line}
       inks={inks}
@@ -90,9 +90,6 @@ const NorthAndScale = memo(function NorthAndScale({ canvas }: { readonly canvas:
     </G>
   );
 });
-
-/** A narrower plan has no room for the line of sight in figures: they stand under it. */
-const LEGEND_FROM_PX = 480;
 
 /** How the sun stands to a mark. */
 function sunOn(

@@ -59,12 +59,14 @@ function meanPoint(points: readonly Point2[]): Point2 {
 
 /** As long as the legend's line of the sun gets: names stay where they are while it sets. */
 const SUN_AT_LONGEST = 'Sun 000° NW, 00° below the horizon';
-const LEGEND_LEFT_PX = 12;
+export const LEGEND_LEFT_PX = 12;
+/** A narrower plan has no room for the line of sight in figures: they stand under it. */
+export const LEGEND_FROM_PX = 480;
 
 /** Corners of the picture that legend, scale bar, north arrow and the buttons of the plan take. */
 const cornersTaken = ({ widthPx, heightPx }: NamesProps['canvas']): readonly BoxPx[] => [
   {
-    ...{ left: 0, top: 0, bottom: widthPx >= 480 ? 44 : 26 },
+    ...{ left: 0, top: 0, bottom: widthPx >= LEGEND_FROM_PX ? 44 : 26 },
     right: LEGEND_LEFT_PX + textWidthPx(SUN_AT_LONGEST, true),
   },
   { left: 0, right: 110, top: heightPx - 34, bottom: heightPx },
