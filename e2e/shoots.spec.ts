@@ -321,13 +321,13 @@ test(
     await page.goto('/');
     await expect(page.getByRole('listitem')).toHaveCount(3);
     for (const [text, reason] of [
-      ['{"format":"bright-perch/shoot","shoot":{"version":1}}', /File refused\. shoot\.\w+/],
+      ['{"format":"bright-perch/shoot","shoot":{"version":1}}', /File refused: shoot\.\w+/],
       [
         '{"format": "bright-perch/shoot", "shoot": {"ver',
-        /File refused\. the file is not JSON, or it is cut off/,
+        /File refused: the file is not JSON, or it is cut off/,
       ],
-      ['<html>', /File refused\. the file is not JSON/],
-      [' '.repeat(4_100_000), /File refused\. the file is over 4 MB/],
+      ['<html>', /File refused: the file is not JSON/],
+      [' '.repeat(4_100_000), /File refused: the file is over 4 MB/],
     ] as const) {
       await importText(page, text);
       await expect(page.getByText(reason)).toBeVisible();

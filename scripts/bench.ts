@@ -1,12 +1,9 @@
 import { cpus } from 'node:os';
 import { lightSeries } from '@/core';
-import { DEMO_SHOOTS } from '@/demo';
 import { answerAt } from '../src/answers/answer';
 import { shadeRequest } from '../src/answers/shade';
 import { shadesOn } from '../src/answers/shades-on';
 import { sceneOf, viewOf } from '../src/answers/view';
-import type { Shoot } from '@/records/shoot';
-import { hoursOf } from '@/records/times';
 import { benchDrags } from './bench-drags';
 import { branchedHide } from './bench-drawing';
 import { benchFrames } from './bench-frames';
@@ -16,11 +13,7 @@ import { benchSearchAndDay } from './bench-search';
 import { benchPlaces } from './bench-places';
 import { benchPractice } from './bench-practice';
 import { benchServer } from './bench-server';
-import { perSecond, rounded, sunsPerSecond } from './speed';
-
-const [larkmoor] = DEMO_SHOOTS as [Shoot];
-const hours = hoursOf(larkmoor);
-const minute = (i: number) => hours.fromMs + (i % 180) * 60_000;
+import { hours, larkmoor, minute, perSecond, rounded, sunsPerSecond } from './speed';
 
 function benchCore(): void {
   const sun = sunsPerSecond();

@@ -134,10 +134,6 @@ const allShoots = (client: QueryClient, seed: Seed) =>
 
 export const useShoots = (seed: Seed) => useQuery(allShoots(useQueryClient(), seed));
 
-/** All shoots whole, once something else has had them read: this asks for nothing. */
-export const useShootsOnceRead = (seed: Seed) =>
-  useQuery({ ...allShoots(useQueryClient(), seed), enabled: false });
-
 export const useSetAside = () =>
   useQuery({ queryKey: SET_ASIDE_KEY, queryFn: readSetAside, staleTime: Infinity });
 

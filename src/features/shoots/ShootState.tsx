@@ -5,16 +5,15 @@ import { deliveredOf } from '@/answers/taught';
 import { demoShoots } from '@/demo/seed';
 import { guessesInShort } from '@/features/shoot/guess-words';
 import { lackInWords } from '@/features/shoot/step-words';
-import { useShootsOnceRead } from '@/records/queries';
+import { useShoot } from '@/records/queries';
 import { clockOf } from '@/records/times';
 import { Text } from '@/ui/Text';
 
 const SETTLED = 'Shots, place, kit and day settled';
 
-/** What is unsettled of a shoot to come, or what came of a past one: read behind the list, whole. */
+/** What is unsettled of a shoot to come, or what came of a past one: its record is read whole, behind the list. */
 export function ShootState({ id, past }: { readonly id: string; readonly past: boolean }) {
-  const { data } = useShootsOnceRead(demoShoots);
-  const shoot = data?.find((entry) => entry.id === id);
+  const { data: shoot } = useShoot(id, demoShoots);
   const words = useMemo(() => {
     if (!shoot) return '';
     if (past) {

@@ -99,7 +99,7 @@ export function ShootsScreen() {
         ) : null}
         {refused ? (
           <View role="alert" className="gap-2 border-2 border-signal p-3">
-            <Text kind="strong">File refused. {refused}</Text>
+            <Text kind="strong">File refused: {refused}</Text>
             <Text kind="small">Nothing was changed. Mend the file, or export it again.</Text>
             <Button label="Close this note" kind="quiet" onPress={() => setRefused(undefined)} />
           </View>
