@@ -113,6 +113,17 @@ test('the stand shades the south half of the pitch, and the plan draws it', () =
   expect(planLight({ sky: 'overcast', features, atMs: 0 }, light).shadows).toEqual([]);
 });
 
+test('a sun half a degree up still lights the plan, one half a degree down does not', () => {
+  const { light } = answer(larkmoor, '19:00');
+  const strengthAt = (altitudeDeg: number) =>
+    planLight(
+      { sky: 'clear', features: [], atMs: 0 },
+      { ...light, sun: { ...light.sun, altitudeDeg } },
+    ).sunStrength;
+  expect(strengthAt(0.5)).toBeGreaterThan(0);
+  expect(strengthAt(-0.5)).toBe(0);
+});
+
 test('under a roof the day makes no difference, only lamps do', () => {
   const hall = {
     ...larkmoor,

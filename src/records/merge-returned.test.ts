@@ -98,6 +98,22 @@ test('pictures read in there join those read in here, and what is kept here stay
   expect(returnedOf(withReturned(mine, theirs), theirs).frames).toBe(0);
 });
 
+test('how a camera’s clock stands comes along, unless it is known here', () => {
+  const clocked = (clocks: Shoot['log']['clocks']): Shoot => ({
+    ...base,
+    log: { ...base.log, clocks },
+  });
+  const here = clocked([{ name: 'a', offsetS: 10 }]);
+  const back = clocked([
+    { name: 'a', offsetS: 99 },
+    { name: 'b', offsetS: -3 },
+  ]);
+  expect(withReturned(here, back).log.clocks).toEqual([
+    { name: 'a', offsetS: 10 },
+    { name: 'b', offsetS: -3 },
+  ]);
+});
+
 test('who is scratched and what is off there is so here; lateness is that of the one changed last', () => {
   const change = (shoot: Shoot, updatedAt: string): Shoot => ({
     ...shoot,

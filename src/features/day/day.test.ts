@@ -12,6 +12,7 @@ import {
   dayLines,
   type DayLine,
   lateInWords,
+  lostAhead,
   missedInWords,
   nextInWords,
   whoInWords,
@@ -367,4 +368,22 @@ test('an event taken over is the other’s, and who is not there yet shoots noth
   const count = async (of: Shoot) =>
     (await planned(of)).route.stops.filter(({ shooterId }) => shooterId === 's1').length;
   expect(await count(short)).toBeLessThan(await count(shoot));
+});
+
+test('of what no route serves, the next two that are promised are named while they are to come', () => {
+  const lines = dayLines(TERN_WATER, {
+    ...{ stops: [], value: 0, mustHavesMissed: [], debtsMissed: [], prices: {} },
+    missed: TERN_WATER.events.map(({ id }) => ({
+      eventId: id,
+      reason: { kind: 'noPosition' as const },
+    })),
+  });
+  const promised = TERN_WATER.events.filter(({ worth }) => worth === 'must').map(({ id }) => id);
+  expect(promised.length).toBeGreaterThan(2);
+  expect(promised.length).toBeLessThan(lines.length);
+  const lostAt = (atMs: number) => lostAhead(lines, atMs).map(({ event }) => event.id);
+  expect(lostAt(0)).toEqual(promised.slice(0, 2));
+  const first = lines.find(({ event }) => event.id === promised[0]);
+  expect(lostAt(first?.startMs ?? NaN)).toEqual(promised.slice(1, 3));
+  expect(lostAt(Infinity)).toEqual([]);
 });

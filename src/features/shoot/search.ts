@@ -53,8 +53,15 @@ const NOTHING: Searching = {
 const reasonOf = (error: unknown): string =>
   error instanceof Error ? error.message : String(error);
 
+/** Who searches and compares: the worker, out of the page's way. */
+interface Searchers {
+  readonly search: typeof requestSearch;
+  readonly compare: typeof requestComparison;
+}
+const WORKER: Searchers = { search: requestSearch, compare: requestComparison };
+
 /** The search of one shoot's page. What it found stays until it is cleared or asked anew. */
-export function openSearch(): Search {
+export function openSearch(searchers: Searchers = WORKER): Search {
   const now = storeOf(NOTHING);
   let running: AbortController | undefined;
   let comparing: AbortController | undefined;
@@ -89,7 +96,7 @@ export function openSearch(): Search {
         }
       };
       change({ comparison: { request, compared: undefined, trouble: undefined } });
-      requestComparison(request, controller.signal).then(
+      searchers.compare(request, controller.signal).then(
         (compared) => done({ compared }),
         (error: unknown) =>
           controller.signal.aborted ? undefined : done({ trouble: reasonOf(error) }),
@@ -106,13 +113,15 @@ export function openSearch(): Search {
         probed: undefined,
         search: { request, result: undefined, running: true, trouble: undefined },
       });
-      requestSearch(request, (result) => mine({ result }), controller.signal).then(
-        (result) => mine({ result, running: false }),
-        (error: unknown) =>
-          controller.signal.aborted
-            ? undefined
-            : mine({ running: false, trouble: reasonOf(error) }),
-      );
+      searchers
+        .search(request, (result) => mine({ result }), controller.signal)
+        .then(
+          (result) => mine({ result, running: false }),
+          (error: unknown) =>
+            controller.signal.aborted
+              ? undefined
+              : mine({ running: false, trouble: reasonOf(error) }),
+        );
     },
   };
 }
