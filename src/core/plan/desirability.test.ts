@@ -1,4 +1,10 @@
-import { backdropDesirability, exposureDesirability, walkDesirability } from './desirability';
+import {
+  backdropDesirability,
+  exposureDesirability,
+  faceDesirability,
+  lightDesirability,
+  walkDesirability,
+} from './desirability';
 
 /** The wishes as model.md words them; their middles are common practice, no source. */
 
@@ -29,4 +35,36 @@ test('stops in hand are wished for, missing ones are not, and a long walk halves
   expect(exposureDesirability(-1)).toBeCloseTo(0.2, 1);
   expect(walkDesirability(0)).toBe(1);
   expect(walkDesirability(600)).toBeCloseTo(0.5, 9);
+});
+
+// By hand, from the curve as it is written down: 0.05 + 0.95·(1 + cos(π·off/to))/2, 0.525 half way.
+describe('an angle wanted and an angle had', () => {
+  test.each([
+    ['front', 0, 1],
+    ['front', 60, 0.525],
+    ['front', 180, 0.05],
+    ['threeQuarter', 40, 1],
+    ['threeQuarter', 100, 0.525],
+    ['profile', 90, 1],
+    ['profile', 30, 0.525],
+    ['profile', 150, 0.525],
+    ['any', 180, 1],
+  ] as const)('a face wanted %s, seen %d° off, is worth %d', (wanted, offDeg, worth) => {
+    expect(faceDesirability(offDeg, wanted)).toBeCloseTo(worth, 9);
+  });
+
+  test.each([
+    ['front', 20, 1],
+    ['front', 75, 0.525],
+    ['front', 150, 0.05],
+    ['side', 85, 1],
+    ['side', 30, 0.525],
+    ['side', 140, 0.525],
+    ['back', 150, 1],
+    ['back', 95, 0.525],
+  ] as const)('light wanted %s, had at %d°, is worth %d', (wanted, phaseDeg, worth) => {
+    expect(lightDesirability(phaseDeg, true, wanted)).toBeCloseTo(worth, 9);
+    expect(lightDesirability(phaseDeg, false, wanted)).toBeCloseTo(0.6, 9);
+    expect(lightDesirability(phaseDeg, true, 'any')).toBe(1);
+  });
 });
