@@ -4,7 +4,7 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import { useEffect, type ReactNode } from 'react';
 import { DEMO_SHOOTS } from '@/demo';
 import { useSaveTrouble } from './list-queries';
-import { keepTrue, takeOver, useShoot, useShootActions, writerOf } from './queries';
+import { keepTrue, takeOver, useSafeKeeping, useShoot, useShootActions, writerOf } from './queries';
 import type { Shoot } from './shoot';
 import { removeShoot, shootKey } from './storage';
 import { summaryOf } from './summary';
@@ -28,6 +28,7 @@ function page() {
         return {
           shoot: useShoot(larkmoor.id, seed).data,
           actions: useShootActions(),
+          keeping: useSafeKeeping(),
           trouble: useSaveTrouble(),
         };
       },
@@ -133,4 +134,24 @@ test('a shoot that came while all were read through is among them, and stays on 
   client.removeQueries({ queryKey: ['shoot', larkmoor.id] });
   await act(async () => void (await hook.result.current.actions.all(seed)));
   expect(client.getQueryState(['list'])?.isInvalidated).toBe(true);
+});
+
+test('what is being read of a shoot while a backup is put in place is of before, and counts for nothing', async () => {
+  const { client, open } = page();
+  const hook = await open();
+  const queryKey = ['shoot', 'back-again'];
+  let answer = (_shoot: null): void => undefined;
+  const asked = new Promise<null>((done) => {
+    answer = done;
+  });
+  const reading = client.prefetchQuery({ queryKey, queryFn: () => asked });
+  const back: Shoot = { ...larkmoor, id: 'back-again' };
+  await act(async () => {
+    const here = await hook.result.current.keeping.take();
+    await hook.result.current.keeping.put({ ...here, shoots: [...here.shoots, back] });
+  });
+  // There was none of it when that was asked.
+  answer(null);
+  await reading;
+  expect(client.getQueryData(queryKey)).toBeUndefined();
 });

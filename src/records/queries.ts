@@ -35,7 +35,8 @@ import { summaryOf } from './summary';
 
 /** All shoots whole, for what learns from them; and each that is open. */
 const SHOOTS_KEY = ['shoots'] as const;
-const openKey = (id: string) => ['shoot', id] as const;
+const OPEN_KEYS = ['shoot'] as const;
+const openKey = (id: string) => [...OPEN_KEYS, id] as const;
 const SET_ASIDE_KEY = ['set-aside'] as const;
 /** After this long a page is taken to be drawn. */
 const QUIET_MS = 1500;
@@ -82,6 +83,12 @@ export function writerOf(client: QueryClient): PendingWrites {
   });
   writersByClient.set(client, writer);
   return writer;
+}
+
+/** Everything a page has read is read again; what is being read of a shoot may be of before, and counts for nothing. */
+async function readAnew(client: QueryClient): Promise<void> {
+  await client.cancelQueries({ queryKey: OPEN_KEYS });
+  await client.invalidateQueries();
 }
 
 /** Something could not be read: it is told of, and is on the list no more. What waits to be written is. */
@@ -218,7 +225,7 @@ export function useShootActions() {
       /** Answers with why a text can't be a record again, if it can't. */
       bringBack: async (entry: SetAside, text: string) => {
         const trouble = await bringBack(entry, text).catch(reasonOf);
-        if (trouble === undefined) await client.invalidateQueries();
+        if (trouble === undefined) await readAnew(client);
         return trouble;
       },
     };
@@ -244,8 +251,7 @@ export function useSafeKeeping() {
       put: async (kept: Kept) => {
         await writerOf(client).flush();
         await writeKept(kept);
-        // Whatever a page has read of it is read again.
-        await client.invalidateQueries();
+        await readAnew(client);
       },
     }),
     [client],
@@ -274,7 +280,7 @@ export function useStorageUse(shoots: readonly Summary[] | undefined) {
 /** What another tab wrote is taken over, with what waits here done to it. */
 export async function takeOver(client: QueryClient, key: string | null): Promise<void> {
   if (key === null) {
-    await client.invalidateQueries();
+    await readAnew(client);
     return;
   }
   const { before, now } = await readNewest(key);

@@ -113,14 +113,20 @@ function RestoreSheet({ backup, here, onClose }: Choosing & { readonly onClose: 
   const failed = (error: unknown): string =>
     `It could not be put in place, and everything is as it was: ${error instanceof Error ? error.message : String(error)}`;
   const undo = () => put(here).catch((error: unknown) => say({ text: failed(error) }));
-  const restore = (kept: Kept, done: string) =>
-    put(kept).then(
+  const restore = (kept: Kept, done: string) => {
+    // What was said of a restore before, with its own undo, is over.
+    say({ text: 'Putting the backup in place' });
+    return put(kept).then(
       () => {
         say({ text: done, action: { label: 'Undo', onPress: () => void undo() } });
         onClose();
       },
-      (error: unknown) => setTrouble(failed(error)),
+      (error: unknown) => {
+        say({ text: 'The backup was not put in place' });
+        setTrouble(failed(error));
+      },
     );
+  };
   return (
     <Sheet title="Restore a backup" open onClose={onClose}>
       <Text>{`Written on ${dayOf(backup.writtenAt.slice(0, 16))}, with ${count(compared.shoots, 'shoot')}: ${compared.fresh} not here, ${compared.newerInBackup} newer than here, ${compared.newerHere} older. ${count(compared.onlyHere, 'shoot')} here ${compared.onlyHere === 1 ? 'is' : 'are'} not in it.`}</Text>
