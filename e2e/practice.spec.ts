@@ -187,6 +187,12 @@ test(
     await page.getByRole('button', { name: 'Measure this device’s own delay' }).click();
     const beat = pad(page, /as the mark meets the line/);
     await beat.focus();
+    // When a key is down in the page: a slow machine hands it on late, and that is no fault of the measure.
+    await page.evaluate(() => {
+      const kept = window as unknown as { downMs: number[] };
+      kept.downMs = [];
+      window.addEventListener('keydown', ({ timeStamp }) => kept.downMs.push(timeStamp), true);
+    });
     await page.keyboard.press('Enter');
     const beganMs = Date.now();
     for (let i = 1; i <= 8; i += 1) {
@@ -198,8 +204,16 @@ test(
     });
     const said = await page.getByRole('status').filter({ hasText: 'ms late' }).innerText();
     const ms = Number(/(-?\d+) ms/.exec(said)?.[1]);
-    expect(ms).toBeGreaterThan(60);
-    expect(ms).toBeLessThan(220);
+    const [first = NaN, ...presses] = await page.evaluate(
+      () => (window as unknown as { downMs: number[] }).downMs,
+    );
+    // The beat begins with the first press, every 900 ms; eight presses have two in the middle.
+    const lates = presses
+      .map((atMs) => atMs - first - Math.round((atMs - first) / 900) * 900)
+      .sort((one, other) => one - other);
+    expect(lates).toHaveLength(8);
+    const middleMs = ((lates[3] as number) + (lates[4] as number)) / 2;
+    expect(Math.abs(ms - Math.max(-200, middleMs))).toBeLessThanOrEqual(1);
     await expect(
       page.getByRole('button', { name: `Device delay ${ms} ms: measure again` }),
     ).toBeVisible();
