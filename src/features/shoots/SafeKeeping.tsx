@@ -115,14 +115,14 @@ function RestoreSheet({ backup, here, onClose }: Choosing & { readonly onClose: 
   const undo = () => put(here).catch((error: unknown) => say({ text: failed(error) }));
   const restore = (kept: Kept, done: string) => {
     // What was said of a restore before, with its own undo, is over.
-    say({ text: 'Putting the backup in place' });
+    say({ text: 'Restoring the backup' });
     return put(kept).then(
       () => {
         say({ text: done, action: { label: 'Undo', onPress: () => void undo() } });
         onClose();
       },
       (error: unknown) => {
-        say({ text: 'The backup was not put in place' });
+        say({ text: 'The backup was not restored' });
         setTrouble(failed(error));
       },
     );
