@@ -80,11 +80,14 @@ function summaryFrom(written: string | undefined): Summary | undefined {
 /** Whether a shoot ships with the app. */
 export const isDemo = ({ id }: { readonly id: string }): boolean => id.startsWith('demo-');
 
-/** Earliest first. */
-export const byStart = (
-  a: { readonly startLocal: string },
-  b: { readonly startLocal: string },
-): number => (a.startLocal < b.startLocal ? -1 : 1);
+/** What places a shoot on the list. */
+type Placed = Pick<Summary, 'startLocal' | 'title'>;
+
+const ascending = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** Earliest first; at the same minute by title, so that a copy stands behind its original. */
+export const byStart = (a: Placed, b: Placed): number =>
+  ascending(a.startLocal, b.startLocal) || ascending(a.title, b.title);
 
 /** Whether the first shoots were put in here once. */
 export const isSeeded = async (device?: Device): Promise<boolean> =>

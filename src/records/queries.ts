@@ -44,14 +44,14 @@ const QUIET_MS = 1500;
 /** Shows a shoot's state wherever it is shown; nothing when it is gone. */
 function showShoot(client: QueryClient, id: string, shoot: Shoot | null): void {
   client.setQueryData<Shoot | null>(openKey(id), shoot);
-  const put = <T extends { readonly id: string; readonly startLocal: string }>(
+  const put = <T extends Pick<Summary, 'id' | 'startLocal' | 'title'>>(
     list: readonly T[] | undefined,
     entry: T | null,
   ): T[] | undefined => {
     if (!list) return undefined;
     const at = list.findIndex((other) => other.id === id);
     const old = list[at];
-    if (old && entry && old.startLocal === entry.startLocal) return list.with(at, entry);
+    if (old && entry && byStart(old, entry) === 0) return list.with(at, entry);
     const others = list.filter((other) => other.id !== id);
     return entry ? [...others, entry].sort(byStart) : others;
   };

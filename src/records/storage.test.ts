@@ -45,6 +45,14 @@ test('what is written is read back, in the order of the shoots', async () => {
   expect(await readShoots()).toEqual([larkmoor]);
 });
 
+test('of two that start at the same minute the original stands before its copy, whatever they are filed under', async () => {
+  const copies = ['a', 'zz'].map((id) => ({ ...larkmoor, id, title: `${larkmoor.title} (${id})` }));
+  for (const shoot of [...copies, larkmoor]) await write(shoot);
+  const ids = [larkmoor.id, 'a', 'zz'];
+  expect((await readShoots()).map(({ id }) => id)).toEqual(ids);
+  expect((await readList()).map(({ id }) => id)).toEqual(ids);
+});
+
 test.each([
   ['cut off', JSON.stringify(alder).slice(0, 300), /JSON/],
   ['wrong in a field', JSON.stringify({ ...alder, title: '' }), /^title:/],
