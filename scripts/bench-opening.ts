@@ -3,10 +3,9 @@ import path from 'node:path';
 import { createApp } from '../server/app';
 import { listenOnFreePort } from '../server/listen';
 import { CHROMIUM } from './chromium';
-import { quietRuns } from './speed';
+import { heldRuns, speedNow, timesSlower } from './speed';
 
-/** A phone on a slow line: a processor four times slower, 1.6 Mbps, 150 ms. */
-const SLOWER = 4;
+/** A phone on a slow line: 1.6 Mbps, 150 ms. */
 const BYTES_A_SECOND = 1_600_000 / 8;
 const LATENCY_MS = 150;
 /** Each is opened this often while the machine is not shared, and the middle told. */
@@ -35,7 +34,7 @@ async function openedBefore(context: BrowserContext, url: string, { css }: Mark)
   await page.close();
 }
 
-async function throttled(page: Page, cold: boolean): Promise<void> {
+async function throttled(page: Page, cold: boolean, slower: number): Promise<void> {
   const session = await page.context().newCDPSession(page);
   await session.send('Network.enable');
   await session.send('Network.setCacheDisabled', { cacheDisabled: cold });
@@ -43,7 +42,7 @@ async function throttled(page: Page, cold: boolean): Promise<void> {
     ...{ offline: false, latency: LATENCY_MS },
     ...{ downloadThroughput: BYTES_A_SECOND, uploadThroughput: BYTES_A_SECOND },
   });
-  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
 }
 
 /**
@@ -155,7 +154,7 @@ async function openSeason(browser: Browser, base: string): Promise<void> {
   await filling.goto(base);
   await fillSeason(filling);
   await filling.close();
-  const { runs, told } = await quietRuns(RUNS, async () => {
+  const { runs, told } = await heldRuns('quiet', RUNS, async () => {
     const page = await context.newPage();
     const times = await opened(page, base, { first: ROW, all: { ...ROW, count: SEASON } });
     await page.close();
@@ -234,7 +233,7 @@ async function changeSteps(browser: Browser, base: string): Promise<void> {
     // The other steps are fetched while one looks at the first.
     await page.waitForTimeout(6000);
     const session = await context.newCDPSession(page);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+    await session.send('Emulation.setCPUThrottlingRate', { rate: timesSlower(speedNow()) });
     for (const step of STEPS) {
       times.get(step)?.push(await stepTo(page, step));
       // One looks at a step before one presses the next.
@@ -252,20 +251,22 @@ async function changeSteps(browser: Browser, base: string): Promise<void> {
 export const benchOpening = (): Promise<void> => served(openings);
 
 async function openings(browser: Browser, base: string): Promise<void> {
-  const once = async (at: string, seen: Mark, alive: Mark, warm: boolean) => {
+  const once = async (slower: number, at: string, seen: Mark, alive: Mark, warm: boolean) => {
     const context = await browser.newContext({
       viewport: { width: 390, height: 844 },
       serviceWorkers: warm ? 'allow' : 'block',
     });
     if (warm) await openedBefore(context, base + at, alive);
     const opening = await context.newPage();
-    await throttled(opening, !warm);
+    await throttled(opening, !warm, slower);
     const times = await opened(opening, base + at, { outline: OUTLINE, seen, alive });
     await context.close();
     return times;
   };
   const row = async (what: string, at: string, seen: Mark, alive: Mark, warm: boolean) => {
-    const { runs, told } = await quietRuns(RUNS, () => once(at, seen, alive, warm));
+    const { runs, told } = await heldRuns('steady', RUNS, (perSecond) =>
+      once(timesSlower(perSecond), at, seen, alive, warm),
+    );
     const [outline, shown, pressed, longest] = (
       ['outline', 'seen', 'alive', 'longest'] as const
     ).map((mark) => Math.round(middle(runs.map((run) => run[mark]))));
@@ -273,7 +274,9 @@ async function openings(browser: Browser, base: string): Promise<void> {
       `${what.padEnd(32)} outline ${outline} ms, seen ${shown} ms, alive ${pressed} ms, longest task ${longest} ms ${told}`,
     );
   };
-  console.log(`opening, processor ${SLOWER}x slower, 1.6 Mbps, ${LATENCY_MS} ms:`);
+  console.log(
+    `opening, a processor four times slower than 93 000 suns a second, 1.6 Mbps, ${LATENCY_MS} ms:`,
+  );
   const ground = '/shoot/demo-larkmoor/ground';
   for (const warm of [false, true]) {
     const how = warm ? 'warm' : 'cold';
