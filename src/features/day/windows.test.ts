@@ -43,22 +43,28 @@ describe('an event that goes on', () => {
   });
 
   test('visits apart are told one after the other', () => {
-    const visit = (local: string) => {
+    const visit = (local: string, walkMs = 0) => {
       const fromMs = msOf(local, 'Europe/London');
       return {
         ...{ eventId: 'jump', positionId: 'bank', fromMs, untilMs: fromMs + 600_000 },
-        ...{ readyByMs: fromMs, walkM: 0, walkMs: 0, slackMs: 0, value: 1 },
+        ...{ readyByMs: fromMs, walkM: 0, walkMs, slackMs: 0, value: 1 },
       };
     };
     const [line] = dayLines(
       { ...TERN_WATER, events: [longJump] },
       {
         ...{ value: 2, missed: [], mustHavesMissed: [], debtsMissed: [], prices: {} },
-        stops: [visit('2027-06-19T12:45'), visit('2027-06-19T13:10')],
+        stops: [visit('2027-06-19T12:45'), visit('2027-06-19T13:10', 120_000)],
       },
     );
     expect(line?.why).toMatch(/^12:45 to 12:55, again 13:10 to 13:20\. From Bank/);
-    expect(line && stayLines([line])).toHaveLength(2);
+    const stays = line ? stayLines([line]) : [];
+    expect(stays).toHaveLength(2);
+    // One is there for the first, and comes back two minutes on foot to the second.
+    expect(stays.map(({ leaveMs }) => leaveMs)).toEqual([
+      undefined,
+      msOf('2027-06-19T13:08', 'Europe/London'),
+    ]);
   });
 
   test('visits that follow each other at once are one stay', async () => {

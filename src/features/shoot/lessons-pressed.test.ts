@@ -89,4 +89,8 @@ test('kept pictures tell the light of the hours that nobody measured', () => {
   // The hour was measured: pictures are not asked.
   expect(find(measured)?.evidence).toMatch(/^2 readings at this place in earlier shoots: 18:00 /);
   expect(find(measured)?.evidence).not.toContain('pictures');
+  // Each hour stands in its place, wherever it is known from.
+  const later = measured.map((one) => ({ ...one, atLocal: one.atLocal.replace('T18', 'T19') }));
+  const both = taughtByEarlier(next, [{ ...SLOW_FAILS, readings: later }]).light.learned;
+  expect(both?.map(({ atLocal }) => atLocal)).toEqual(['2027-04-16T18:30', '2027-04-16T19:30']);
 });
