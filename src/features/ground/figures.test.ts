@@ -6,7 +6,14 @@ import { viewOf } from '@/answers/view';
 import type { Position, Shoot } from '@/records/shoot';
 import { hoursOf, msOf } from '@/records/times';
 import { allFigures } from './all-figures';
-import { backgroundInWords, figuresOf, meshInWords, sunInFigures, walkInWords } from './figures';
+import {
+  backdropInShort,
+  backgroundInWords,
+  figuresOf,
+  meshInWords,
+  sunInFigures,
+  walkInWords,
+} from './figures';
 
 const [larkmoor] = DEMO_SHOOTS as [Shoot];
 const AT_MS = msOf('2027-04-16T18:50', 'Europe/London');
@@ -45,6 +52,22 @@ test('nearer than twice the distance it is said, and an open view has no name', 
   const near = { ...along.back, distanceM: view.sight.distanceM * 1.5 };
   expect(backgroundInWords(view, 2.8, near)).toMatch(/1\.5 times as far, short of twice: /);
   expect(backgroundInWords(view, 2.8, undefined)).toMatch(/^Open: sky or far ground, blur disc/);
+});
+
+test('in short, what is close behind is told in metres and what is not by how many times as far', () => {
+  const { view, along } = seen(larkmoor);
+  const { back } = along;
+  if (!back) throw new Error('nothing behind');
+  const levelM = Math.hypot(view.aim.x - view.camera.x, view.aim.y - view.camera.y);
+  const behind = (share: number) =>
+    backdropInShort(view, 2.8, { ...back, distanceM: levelM * (1 + share) });
+  // From a tenth of the subject's own distance on.
+  expect(behind(0.11)).toMatch(/ behind, 1\.1 times as far$/);
+  expect(behind(2)).toMatch(/ behind, 3\.0 times as far$/);
+  expect(behind(0.09)).toMatch(/, \d+\.\d m behind it$/);
+  const [closeM] = /\d+\.\d/.exec(behind(0.09)) ?? [];
+  expect(Number(closeM)).toBeCloseTo(0.09 * view.sight.distanceM, 1);
+  expect(backdropInShort(view, 2.8, undefined)).toBe('open behind');
 });
 
 test('wire is told by the cone of light through it: close and wide open it goes', () => {

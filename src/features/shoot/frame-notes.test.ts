@@ -1,6 +1,7 @@
 import type { View } from '@/answers/view';
 import type { ExposurePlan } from '@/core';
 import {
+  depthInWords,
   diffractionInWords,
   extensionInWords,
   flickerInWords,
@@ -46,4 +47,15 @@ test('focused so near that light is lost, it is told; all notes of a frame come 
   const notes = notesOf(view({ extensionStops: 0.5 }), plan(16));
   expect(notes.map((note) => note.split(' ')[0])).toEqual(['Past', 'Focusing']);
   expect(notes[1]).toMatch(/costs 0\.5 stops? of light/);
+});
+
+test.each([
+  [12.4, 19.8, '12.4 m to 19.8 m'],
+  [7.98, 8.03, '7.98 to 8.03 m (5 cm)'],
+  [7.5, 8.49, '7.50 to 8.49 m (99 cm)'],
+  // To the millimetre where the whole of it is less than two centimetres.
+  [1.204, 1.216, '1.204 to 1.216 m (12 mm)'],
+  [5.2, Infinity, '5.2 m to the horizon'],
+])('sharp from %d to %d m is told as %s', (nearM, farM, words) => {
+  expect(depthInWords({ nearM, farM })).toBe(words);
 });

@@ -83,7 +83,7 @@ export function throughInWords({ through }: View): string | undefined {
 /** Depths under this are told to the centimetre, whole depths under a hand's breadth by themselves. */
 const FINE_M = 1;
 
-/** "12.4 to 19.8 m", "7.98 to 8.03 m (5 cm)", "5.2 m to the horizon": how deep it is sharp. */
+/** "12.4 m to 19.8 m", "7.98 to 8.03 m (5 cm)", "5.2 m to the horizon": how deep it is sharp. */
 export function depthInWords({
   nearM,
   farM,

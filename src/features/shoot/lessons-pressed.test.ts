@@ -94,3 +94,24 @@ test('kept pictures tell the light of the hours that nobody measured', () => {
   const both = taughtByEarlier(next, [{ ...SLOW_FAILS, readings: later }]).light.learned;
   expect(both?.map(({ atLocal }) => atLocal)).toEqual(['2027-04-16T18:30', '2027-04-16T19:30']);
 });
+
+test('readings tell by how much it is brighter or darker than computed; six stops are the most a plan learns', () => {
+  const at = `${DATE}T18:40`;
+  const read = (ev: number): Shoot => ({
+    ...SLOW_FAILS,
+    readings: ['r', 's'].map((id) => ({
+      ...{ id, name: 'Goalkeeper', x: 0, y: 40, upM: 1.5, faceDeg: 0, ev, atLocal: at },
+      ...{ by: 'meter' as const, simulated: false },
+    })),
+  });
+  const evidence = (ev: number) =>
+    lessonsFor(next, [read(ev)]).find(({ id }) => id === 'light')?.evidence;
+  const offset = (ev: number) =>
+    Number(/18:00 ([+−]\d+\.\d) \(2\)/.exec(evidence(ev) ?? '')?.[1]?.replace('−', '-'));
+  const off = offset(10);
+  // Half a stop more on the meter is half a stop brighter, on either side of what is computed.
+  expect(offset(10 - off + 0.5)).toBeCloseTo(0.5, 1);
+  expect(offset(10 - off - 0.5)).toBeCloseTo(-0.5, 1);
+  const learned = (ev: number) => taughtByEarlier(next, [read(ev)]).light.learned?.[0]?.offsetStops;
+  expect([learned(10 - off + 8), learned(10 - off - 8)]).toEqual([6, -6]);
+});
