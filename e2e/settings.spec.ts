@@ -126,11 +126,12 @@ test('a dial is turned by thumb, held to repeat, and the others answer', async (
   await page.mouse.down();
   await page.waitForTimeout(1000);
   await page.mouse.up();
-  const held = Number((await dial(page, 'Aperture').getAttribute('aria-valuetext'))?.slice(2));
-  expect(held).toBeGreaterThanOrEqual(3.5);
-  const { aperture, iso } = await readAnswer(page);
-  expect(aperture).toBe(held);
-  expect(iso).toBe(200);
+  // A busy page may be a turn behind the thumb; then both say the same.
+  await expect(async () => {
+    const held = Number((await dial(page, 'Aperture').getAttribute('aria-valuetext'))?.slice(2));
+    expect(held).toBeGreaterThanOrEqual(3.5);
+    expect(await readAnswer(page)).toMatchObject({ aperture: held, iso: 200 });
+  }).toPass();
 });
 
 test('half-stop dials turn by halves', { tag: '@once' }, async ({ page }) => {
