@@ -1,7 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, giveFile, headline, readAnswer, settle, test } from './app';
-import { keepText, keptText } from './kept';
 
 const shoots = (page: Page) => page.getByRole('list', { name: 'Shoots' }).getByRole('listitem');
 const more = async (page: Page, title: string, task: string) => {
@@ -96,39 +95,3 @@ test('two tabs of one shoot overwrite nothing', { tag: '@once' }, async ({ page 
   await other.bringToFront();
   await expect(other.getByText('No such shoot here')).toBeVisible();
 });
-
-test(
-  'the first shoots of a season tell how they stand before the rest is read',
-  { tag: '@once' },
-  async ({ page }) => {
-    await page.goto('/');
-    await expect(shoots(page)).toHaveCount(3);
-    const kinds = ['shoot', 'summary'] as const;
-    const keyOf = (kind: string, id: string) => `bright-perch/${kind}/${id}`;
-    await expect.poll(() => keptText(page, keyOf('shoot', 'demo-larkmoor'))).not.toBeNull();
-    for (const kind of kinds) {
-      const text = (await keptText(page, keyOf(kind, 'demo-larkmoor'))) ?? '';
-      for (let year = 2031; year < 2040; year += 1) {
-        const copy = text
-          .replace('"demo-larkmoor"', `"copy-${year}"`)
-          .replace(/"(start|end)Local":"\d{4}/g, `"$1Local":"${year}`);
-        // The last one is damaged: that is known once it is read.
-        const kept = kind === 'shoot' && year === 2039 ? copy.slice(0, 300) : copy;
-        await keepText(page, keyOf(kind, `copy-${year}`), kept);
-      }
-    }
-    await page.addInitScript(() => {
-      const seen = new Set<string>();
-      new MutationObserver(() => {
-        const text = document.body?.textContent ?? '';
-        if (/Shots, place, kit and day settled|Unsettled: /.test(text)) seen.add('state');
-        if (text.includes('could not be read and was set aside')) seen.add('aside');
-        document.documentElement.dataset['seen'] = [...seen].join();
-      }).observe(document, { childList: true, subtree: true, characterData: true });
-    });
-    await page.reload();
-    await expect(page.getByText(/could not be read and was set aside/)).toBeVisible();
-    await expect(page.locator('html')).toHaveAttribute('data-seen', 'state,aside');
-    await expect(shoots(page)).toHaveCount(11);
-  },
-);

@@ -8,13 +8,12 @@ import { isDemo, type Summary } from '@/records/list';
 import { IconButton } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useInks } from '@/ui/theme';
+import { useNear } from '@/ui/use-near';
 import { Behind, ShootState } from './Behind';
 import type { Dated } from './dated';
 
-/** A season's list tells how it stands of those that are near. */
-const MOST_TOLD = 6;
-/** More than a screen holds: these are drawn first, the rest of a season in slices behind them. */
-const MOST_AT_FIRST = 12;
+/** As many as a screen holds: these come first and are told how they stand; the rest of a season in words until it is near. */
+const MOST_AT_FIRST = 6;
 
 /** What is drawn of the list: as many rows as a screen holds, all of them, or what is told behind them, too. */
 export type Drawn = 'screenful' | 'rows' | 'page';
@@ -75,7 +74,8 @@ export function Rows({
           key={shoot.id}
           shoot={shoot}
           next={nextFirst && i === 0}
-          told={drawn === 'page' && i < MOST_TOLD}
+          first={i < MOST_AT_FIRST}
+          told={drawn === 'page' && i < MOST_AT_FIRST}
           onMore={onMore}
         />
       ))}
@@ -83,27 +83,65 @@ export function Rows({
   );
 }
 
-/** A shoot of the list; the next one large, with how long it is until then. */
-const ShootRow = memo(function ShootRow({
-  shoot,
-  next,
-  told,
-  onMore,
-}: {
+interface Row {
   readonly shoot: Dated;
+  /** Whether it is the next one: that is large. */
   readonly next: boolean;
   /** Whether it is told how it stands. */
   readonly told: boolean;
   readonly onMore: (shoot: Summary) => void;
+}
+
+const ShootRow = memo(function ShootRow({
+  first,
+  ...row
+}: Row & {
+  /** Whether it is among those drawn first. */
+  readonly first: boolean;
 }) {
-  const inks = useInks();
-  const { startLocal, endLocal, nowLocal } = shoot;
-  const past = endLocal < nowLocal;
+  const { ref, near } = useNear(first);
   return (
     <View
+      ref={ref}
       role="listitem"
-      className={`row-when-near flex-row items-center border-line ${next ? 'border-b-2' : 'border-b'}`}
+      className={`row-when-near flex-row items-center border-line ${row.next ? 'border-b-2' : 'border-b'}`}
     >
+      {near ? <NearRow {...row} /> : <FarRow {...row} />}
+    </View>
+  );
+});
+
+/** When a shoot is: how long until then, its day, its hours. */
+function whenOf(shoot: Dated) {
+  const { startLocal, endLocal, nowLocal } = shoot;
+  const past = endLocal < nowLocal;
+  return {
+    past,
+    until: past ? undefined : untilInDays(startLocal, endLocal, nowLocal),
+    day: dayOf(startLocal),
+    hours: `${startLocal.slice(11)} to ${endLocal.slice(11)}${isDemo(shoot) ? ' · demo' : ''}`,
+  };
+}
+
+/** Words alone, in the place they have beside the sketch: a season stands at once, and one can search the page for it. */
+function FarRow({ shoot }: Pick<Row, 'shoot'>) {
+  const { until, day, hours } = whenOf(shoot);
+  const lines = [shoot.title, until, day, hours].filter(Boolean);
+  return (
+    <Link
+      href={`/shoot/${shoot.id}`}
+      className="min-h-[142px] flex-1 py-3 pl-[92px] font-body text-body text-ink"
+    >
+      {lines.join('\n')}
+    </Link>
+  );
+}
+
+function NearRow({ shoot, next, told, onMore }: Row) {
+  const inks = useInks();
+  const { past, until, day, hours } = whenOf(shoot);
+  return (
+    <>
       <Link href={`/shoot/${shoot.id}`} asChild>
         <Pressable
           role="link"
@@ -112,11 +150,9 @@ const ShootRow = memo(function ShootRow({
           <ShootSketch sketch={shoot.sketch} sizePx={next ? 116 : 76} />
           <View className="min-w-0 shrink grow">
             <Text kind={next ? 'title' : 'figure'}>{shoot.title}</Text>
-            {past ? null : <Text kind="strong">{untilInDays(startLocal, endLocal, nowLocal)}</Text>}
-            <Text ink="quiet">{dayOf(startLocal)}</Text>
-            <Text ink="quiet">
-              {`${startLocal.slice(11)} to ${endLocal.slice(11)}${isDemo(shoot) ? ' · demo' : ''}`}
-            </Text>
+            {until ? <Text kind="strong">{until}</Text> : null}
+            <Text ink="quiet">{day}</Text>
+            <Text ink="quiet">{hours}</Text>
             {told ? (
               <Behind>
                 <ShootState id={shoot.id} past={past} />
@@ -128,6 +164,6 @@ const ShootRow = memo(function ShootRow({
       <IconButton label={`More for ${shoot.title}`} onPress={() => onMore(shoot)}>
         <Ellipsis color={inks.ink} size={24} />
       </IconButton>
-    </View>
+    </>
   );
-});
+}
