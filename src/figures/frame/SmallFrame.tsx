@@ -8,8 +8,6 @@ import { askFrame } from './small-frames';
 
 /** Enough for a small picture to be smooth. */
 const ENOUGH = 24;
-/** What one looks at is seen roughly first: others that are looked at have their turn before it is fine. */
-const ROUGH = 8;
 const MOST_PX_PER_PX = 2;
 
 /** A frame among others: drawn in its turn, and left as it is. */
@@ -41,27 +39,12 @@ export function SmallFrame({
     const to = place.current;
     if (!to) return undefined;
     const scale = Math.min(sharp, window.devicePixelRatio || 1);
-    const ask = (count: number, onDone: () => void) =>
-      askFrame({
-        ...{
-          scene,
-          samples: count,
-          to,
-          paper: paperOf(inks),
-          first,
-          onRefused: setRefused,
-          onDone,
-        },
-        widthPx: Math.max(1, Math.round(widthPx * scale)),
-        heightPx: Math.max(1, Math.round(heightPx * scale)),
-      });
-    const whole = () => ask(samples, () => setDone(scene));
-    let leave = first
-      ? ask(ROUGH, () => {
-          leave = whole();
-        })
-      : whole();
-    return () => leave();
+    return askFrame({
+      ...{ scene, samples, to, first, onRefused: setRefused, onDone: () => setDone(scene) },
+      paper: paperOf(inks),
+      widthPx: Math.max(1, Math.round(widthPx * scale)),
+      heightPx: Math.max(1, Math.round(heightPx * scale)),
+    });
   }, [scene, widthPx, heightPx, samples, sharp, first, inks]);
   const size = { width: widthPx, height: heightPx };
   if (refused !== undefined) {

@@ -19,6 +19,8 @@ export interface Asked {
   readonly samples: number;
   /** Whether somebody waits for it: then a slow card does not leave the page its half. */
   readonly hurried?: boolean;
+  /** Of how many samples it is when it is first shown: more than what stands there; else of one. */
+  readonly shownFrom?: number;
 }
 
 /**
@@ -28,13 +30,13 @@ export interface Asked {
  */
 export function drawSteadily(
   renderer: FrameRenderer,
-  { scene, widthPx, heightPx, samples, hurried = false }: Asked,
+  { scene, widthPx, heightPx, samples, hurried = false, shownFrom = 1 }: Asked,
   onShown: (done: boolean) => void,
 ): () => void {
   let wait: ReturnType<typeof setTimeout>;
   let askedMs = 0;
   let stopped = false;
-  let showFrom = 1;
+  let showFrom = shownFrom;
   let asked = 1;
   const soon = () => {
     wait = setTimeout(step, ASKED_AGAIN_MS);

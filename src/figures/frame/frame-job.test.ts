@@ -30,7 +30,7 @@ function rendererOf() {
     linear: () => new Float32Array(4),
     dispose: () => undefined,
   };
-  return { renderer, loaded };
+  return { renderer, loaded, samples: () => samples };
 }
 
 const order = (id: number, changed: Partial<Scene>): Order => ({
@@ -38,11 +38,11 @@ const order = (id: number, changed: Partial<Scene>): Order => ({
 });
 
 function started() {
-  const { renderer, loaded } = rendererOf();
+  const { renderer, loaded, samples } = rendererOf();
   const service = frameService(() => renderer);
   const shown: [number, boolean][] = [];
   service.begin((id, _pixels, done) => shown.push([id, done]));
-  return { service, loaded, shown };
+  return { service, loaded, shown, samples };
 }
 
 beforeEach(() => jest.useFakeTimers());
@@ -56,6 +56,20 @@ test('a frame is shown as it grows, and its last picture says so', async () => {
   await later();
   expect(shown.length).toBeGreaterThan(2);
   expect(shown.slice(0, -1).every(([id, done]) => id === 1 && !done)).toBe(true);
+  expect(shown.at(-1)).toEqual([1, true]);
+});
+
+test('what stands there already is not shown again with fewer samples', async () => {
+  const { service, shown, samples } = started();
+  const drawn: number[] = [];
+  service.begin((id, _pixels, done) => {
+    drawn.push(samples());
+    shown.push([id, done]);
+  });
+  service.draw({ ...order(1, scene(1)), shownFrom: 7 });
+  await later();
+  expect(Math.min(...drawn)).toBeGreaterThanOrEqual(7);
+  expect(Math.min(...drawn)).toBeLessThan(40);
   expect(shown.at(-1)).toEqual([1, true]);
 });
 

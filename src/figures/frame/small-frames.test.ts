@@ -2,11 +2,16 @@ import type { Asked } from './draw';
 import type { Heard } from './frame-client';
 
 /** What stands in the worker's place: the frame it was last asked for, and what became of those before. */
-const begun: { readonly samples: number; readonly heard: Heard; halted: boolean }[] = [];
+const begun: {
+  readonly samples: number;
+  readonly shownFrom: number | undefined;
+  readonly heard: Heard;
+  halted: boolean;
+}[] = [];
 jest.doMock('./frame-client', () => ({
   openFrames: () => ({
-    draw: ({ samples }: Asked, _paper: unknown, heard: Heard) => {
-      const one = { samples, heard, halted: false };
+    draw: ({ samples, shownFrom }: Asked, _paper: unknown, heard: Heard) => {
+      const one = { samples, shownFrom, heard, halted: false };
       begun.push(one);
       return () => {
         one.halted = true;
@@ -83,4 +88,52 @@ test('what is no longer wanted leaves the line, begun or put off', async () => {
   leaveLast();
   expect(last()).toMatchObject({ samples: 5, halted: true });
   expect(done).toEqual([3, 2]);
+});
+
+test('all in the line are seen roughly before one is fine; what is looked at goes before them in both', async () => {
+  const { ask, done } = await asking();
+  ask(21);
+  ask(22);
+  const leave = ask(23);
+  ask(31, { first: true });
+  finish();
+  finish();
+  // Rough already, and taken back before its fine turn.
+  expect(last()).toMatchObject({ samples: 31, shownFrom: 7 });
+  [1, 2, 3].forEach(finish);
+  expect(done).toEqual([31]);
+  leave();
+  // One that comes late is seen before the others are fine.
+  ask(24);
+  [1, 2, 3, 4].forEach(finish);
+  expect(begun.map(({ samples, shownFrom }) => [samples, shownFrom])).toEqual([
+    ...[
+      [6, undefined],
+      [6, undefined],
+      [31, 7],
+    ],
+    ...[
+      [6, undefined],
+      [6, undefined],
+    ],
+    ...[
+      [21, 7],
+      [6, undefined],
+    ],
+    ...[
+      [22, 7],
+      [24, 7],
+    ],
+  ]);
+  expect(done).toEqual([31, 21, 22, 24]);
+});
+
+test('what shows it in a few samples, or is hurried, is drawn once', async () => {
+  const { ask, done } = await asking();
+  ask(11);
+  ask(64, { first: true, hurried: true });
+  finish();
+  finish();
+  expect(begun.map(({ samples }) => samples)).toEqual([11, 64, 11]);
+  expect(done).toEqual([64, 11]);
 });

@@ -10,11 +10,14 @@ import type { Paper } from './paper';
 interface Job extends Asked {
   readonly paper: Paper;
   readonly to: HTMLCanvasElement;
-  /** Whether it is what one looks at: then it goes before all others; hurried, before what is begun. */
+  /** Whether it is what one looks at: then it goes before others; hurried, before what is begun. */
   readonly first: boolean;
   readonly onRefused: (why: string) => void;
   readonly onDone: () => void;
 }
+
+/** With so many samples it is seen roughly: so are all in the line before one of them is fine. */
+const ROUGH = 6;
 
 /** The worker goes when nothing was asked for so long. */
 const IDLE_MS = 20_000;
@@ -44,7 +47,7 @@ function work(): void {
   if (!job || working) return;
   clearTimeout(idle);
   const { to, paper, onRefused, onDone } = job;
-  const { scene, samples, widthPx, heightPx, hurried } = job;
+  const { scene, samples, widthPx, heightPx, hurried, shownFrom } = job;
   let over = false;
   const next = () => {
     over = true;
@@ -54,7 +57,11 @@ function work(): void {
     else rest();
   };
   frames ??= openFrames();
-  const asked: Asked = { scene, samples, widthPx, heightPx, ...(hurried && { hurried }) };
+  const asked: Asked = {
+    ...{ scene, samples, widthPx, heightPx },
+    ...(hurried && { hurried }),
+    ...(shownFrom !== undefined && { shownFrom }),
+  };
   const halt = frames.draw(asked, paper, {
     onShown: (pixels, done) => {
       put(pixels, to);
@@ -83,10 +90,14 @@ function work(): void {
   };
 }
 
-/** Asks for a frame on a canvas; what it gives back takes the asking away. */
-export function askFrame(job: Job): () => void {
-  const behind = job.hurried ? 0 : line.findIndex(({ first }) => !first);
-  const at = job.first && behind >= 0 ? behind : line.length;
+/** What goes before what: the hurried, then what one looks at, each roughly and then finely, then the others so. */
+const rankOf = ({ hurried, first, shownFrom }: Job): number =>
+  hurried ? 0 : (first ? 1 : 3) + (shownFrom === undefined ? 0 : 1);
+
+function enter(job: Job): () => void {
+  // The newest of the hurried goes before the others.
+  const behind = line.findIndex((other) => rankOf(other) > rankOf(job) || job.hurried);
+  const at = behind < 0 ? line.length : behind;
   line = [...line.slice(0, at), job, ...line.slice(at)];
   if (job.hurried && !working?.job.hurried) working?.putOff();
   work();
@@ -94,4 +105,17 @@ export function askFrame(job: Job): () => void {
     line = line.filter((other) => other !== job);
     if (working?.job === job) working.stop();
   };
+}
+
+/** Asks for a frame on a canvas; what it gives back takes the asking away. */
+export function askFrame(job: Job): () => void {
+  if (job.hurried || job.samples < 2 * ROUGH) return enter(job);
+  let leave = enter({
+    ...job,
+    samples: ROUGH,
+    onDone: () => {
+      leave = enter({ ...job, shownFrom: ROUGH + 1 });
+    },
+  });
+  return () => leave();
 }
