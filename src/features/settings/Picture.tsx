@@ -163,6 +163,7 @@ function Loupe({ picture }: { readonly picture: Pictured }) {
               widthPx={LOUPE_PX}
               heightPx={LOUPE_PX}
               sharp={1}
+              first
             />
             <Text kind="small">{name}</Text>
           </View>

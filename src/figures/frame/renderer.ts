@@ -30,7 +30,7 @@ import {
 import { createShade } from './shade';
 import { fullScreen, type Uniforms } from './full-screen';
 import { emptied, figureMeshes } from './figure-meshes';
-import { groundGeometry, meshGeometry, solidsGeometry } from './geometry';
+import { groundGeometry, joined, meshGeometry, solidsGeometry } from './geometry';
 import type { Paper } from './paper';
 import { skyMesh } from './sky-mesh';
 import { ADD_FRAGMENT, PICTURE_FRAGMENT, SURFACE_FRAGMENT, SURFACE_VERTEX } from './shaders';
@@ -185,8 +185,9 @@ export function createFrameRenderer(
     emptied(others);
     figures.forEach((figure) => {
       const one = new Stage();
-      others.add(one);
       figureMeshes(one, stillSurface).load(figure, camera.position);
+      // It does not move, and a long lens sees past most: what is out of the frame is not drawn.
+      others.add(new Mesh(joined(one.children as Mesh[]), stillSurface));
     });
   };
 
