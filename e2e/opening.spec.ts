@@ -97,6 +97,7 @@ test(
     await expect(rows).toHaveCount(23);
     await expect(rows.first()).toContainText('Larkmoor');
     await expect(rows.last()).toContainText('Evening 29');
+    await rows.last().scrollIntoViewIfNeeded();
     await rows.last().getByRole('button', { name: 'More for Evening 29' }).click();
     await expect(page.getByRole('dialog')).toContainText('Evening 29');
     await page.keyboard.press('Escape');
