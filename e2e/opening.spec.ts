@@ -52,61 +52,6 @@ test('before any script the page shows its outline', { tag: '@once' }, async ({ 
 });
 
 test(
-  'a season’s list: the next shoot first, and the last one there can be pressed',
-  {
-    tag: '@once',
-  },
-  async ({ page }) => {
-    await page.goto('/');
-    // Twenty more evenings like the demo's, once that has been put in.
-    const put = () =>
-      page.evaluate(
-        () =>
-          new Promise<boolean>((done) => {
-            const opening = indexedDB.open('bright-perch');
-            opening.onsuccess = () => {
-              const transaction = opening.result.transaction('entries', 'readwrite');
-              const store = transaction.objectStore('entries');
-              let there = true;
-              transaction.oncomplete = () => {
-                opening.result.close();
-                done(there);
-              };
-              for (const kind of ['shoot', 'summary']) {
-                const reading = store.get(`bright-perch/${kind}/demo-larkmoor`);
-                reading.onsuccess = () => {
-                  const text = reading.result as string | undefined;
-                  if (text === undefined) there = false;
-                  for (let day = 10; text !== undefined && day < 30; day++)
-                    store.put(
-                      text
-                        .replace('"demo-larkmoor"', `"evening-${day}"`)
-                        .replaceAll('2027-04-16', `2027-06-${day}`)
-                        .replace('Larkmoor, evening hockey', `Evening ${day}`),
-                      `bright-perch/${kind}/evening-${day}`,
-                    );
-                };
-              }
-            };
-          }),
-      );
-    await expect(page.getByRole('listitem')).toHaveCount(3);
-    await expect.poll(put).toBe(true);
-    await page.reload();
-    const rows = page.getByRole('listitem');
-    await expect(rows).toHaveCount(23);
-    await expect(rows.first()).toContainText('Larkmoor');
-    await expect(rows.last()).toContainText('Evening 29');
-    await rows.last().scrollIntoViewIfNeeded();
-    await rows.last().getByRole('button', { name: 'More for Evening 29' }).click();
-    await expect(page.getByRole('dialog')).toContainText('Evening 29');
-    await page.keyboard.press('Escape');
-    await rows.last().getByRole('link').click();
-    await expect(page.getByRole('heading', { level: 1, name: 'Evening 29' })).toBeVisible();
-  },
-);
-
-test(
   'keys skip to the content, and focus goes to a new screen’s heading',
   { tag: '@once' },
   async ({ page }) => {

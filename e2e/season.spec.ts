@@ -91,3 +91,22 @@ test(
     await expect(page.getByRole('heading', { level: 1, name: 'Match 2050' })).toBeVisible();
   },
 );
+
+test(
+  'a season’s list: the next shoot first, and the last one there can be pressed',
+  { tag: '@once' },
+  async ({ page }) => {
+    await keepSeason(page, 20);
+    await page.reload();
+    const rows = page.getByRole('listitem');
+    await expect(rows).toHaveCount(23);
+    await expect(rows.first()).toContainText('Larkmoor');
+    await expect(rows.last()).toContainText('Match 2050');
+    await rows.last().scrollIntoViewIfNeeded();
+    await rows.last().getByRole('button', { name: 'More for Match 2050' }).click();
+    await expect(page.getByRole('dialog')).toContainText('Match 2050');
+    await page.keyboard.press('Escape');
+    await rows.last().getByRole('link').click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Match 2050' })).toBeVisible();
+  },
+);
